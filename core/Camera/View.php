@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Camera;
+
+use Larkspur\Geo\Position;
+use Larkspur\Measure\Angle;
+
+/**
+ * A camera at one instant: where it stands, which way it looks, through which lens. Level horizon.
+ *
+ * With heading psi (clockwise from north) and tilt theta (negative down), for an offset (e, n, z) from the camera:
+ * ahead f = e sin psi + n cos psi, right r = e cos psi - n sin psi, depth Z = f cos theta + z sin theta,
+ * up Y = -f sin theta + z cos theta, u = r / (2 Z tan(HFOV/2)), v = Y / (2 Z tan(VFOV/2)).
+ */
+final readonly class View
+{
+    /** Nearest depth at which a point is drawn, m: what lies behind the lens must be cut off before dividing. */
+    public const NEAR = 0.05;
+
+    public function __construct(
+        public Position $position,
+        public float $heading,
+        public float $tilt,
+        public Lens $lens,
+    ) {}
+
+    /**
+     * Offset of a point from the lens in the lens' own axes.
+     *
+     * @return array{float, float, float} right, up, depth; metres
+     */
+    public function inLensAxes(Position $point): array
+    {
+        $offset = $point->minus($this->position);
+        $ahead = $offset->east * sin($this->heading) + $offset->north * cos($this->heading);
+        $right = $offset->east * cos($this->heading) - $offset->north * sin($this->heading);
+
+        return [
+            $right,
+            -$ahead * sin($this->tilt) + $offset->up * cos($this->tilt),
+            $ahead * cos($this->tilt) + $offset->up * sin($this->tilt),
+        ];
+    }
+
+    /** Where a point falls in the frame; null where it lies behind the lens. */
+    public function project(Position $point): ?FramePoint
+    {
+        return $this->onPlane(...$this->inLensAxes($point));
+    }
+
+    public function onPlane(float $right, float $up, float $depth): ?FramePoint
+    {
+        if ($depth < self::NEAR) {
+            return null;
+        }
+
+        return new FramePoint(
+            $right / (2 * $depth * $this->lens->halfWidth),
+            $up / (2 * $depth * $this->lens->halfHeight),
+            $depth,
+        );
+    }
+
+    /** Height of the horizon above the frame's centre, as a fraction of the frame's height; unbounded. */
+    public function horizon(): float
+    {
+        $tilt = max(-89.9 * Angle::DEGREE, min(89.9 * Angle::DEGREE, $this->tilt));
+
+        return -tan($tilt) / (2 * $this->lens->halfHeight);
+    }
+
+    /**
+     * The heading and tilt that put a point at a wanted place in the frame.
+     *
+     * From the lens axes, the ray to (u, v) is (a, b, 1) with a = 2u tan(HFOV/2), b = 2v tan(VFOV/2); its upward part
+     * b cos theta + sin theta must equal n sin(elevation) with n = |(a, b, 1)|, which gives theta; the heading follows.
+     *
+     * @return array{float, float} heading and tilt, rad
+     */
+    public static function aim(Position $from, Position $point, Lens $lens, float $u = 0.0, float $v = 0.0): array
+    {
+        $offset = $point->minus($from);
+        $distance = max(1e-9, $offset->length());
+        $a = 2 * $u * $lens->halfWidth;
+        $b = 2 * $v * $lens->halfHeight;
+        $n = sqrt(1 + $a * $a + $b * $b);
+        $sine = max(-1.0, min(1.0, $n * $offset->up / $distance / sqrt(1 + $b * $b)));
+        $tilt = asin($sine) - atan($b);
+        $heading = $offset->bearing() - atan2($a, cos($tilt) - $b * sin($tilt));
+
+        return [Angle::wrap($heading), $tilt];
+    }
+}

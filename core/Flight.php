@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur;
+
+use Larkspur\Geo\Position;
+use Larkspur\Rig\Finger;
+
+/**
+ * A flight in the local frame, whether planned, simulated or flown: the currency between the rooms of core/.
+ *
+ * All lists have the same length. Times are seconds and rise; places are metres east, north and up; heading
+ * (clockwise from north, unwrapped) and tilt (0 level, negative down) are radians; fingers are raw travel, -1..1.
+ */
+final readonly class Flight
+{
+    /**
+     * @param  list<float>  $t
+     * @param  list<float>  $east
+     * @param  list<float>  $north
+     * @param  list<float>  $up
+     * @param  list<float>  $heading
+     * @param  list<float>  $tilt
+     * @param  ?array<value-of<Finger>, list<float>>  $fingers  what the fingers did, where known
+     */
+    public function __construct(
+        public array $t,
+        public array $east,
+        public array $north,
+        public array $up,
+        public array $heading,
+        public array $tilt,
+        public ?array $fingers = null,
+    ) {}
+
+    public function count(): int
+    {
+        return count($this->t);
+    }
+
+    public function duration(): float
+    {
+        return $this->t === [] ? 0.0 : $this->t[count($this->t) - 1] - $this->t[0];
+    }
+
+    public function position(int $index): Position
+    {
+        return new Position($this->east[$index], $this->north[$index], $this->up[$index]);
+    }
+
+    /** Index of the sample nearest to a time, for evenly sampled flights. */
+    public function indexAt(float $time): int
+    {
+        $last = count($this->t) - 1;
+        if ($last < 1) {
+            return 0;
+        }
+        $step = ($this->t[$last] - $this->t[0]) / $last;
+
+        return (int) max(0, min($last, round(($time - $this->t[0]) / $step)));
+    }
+
+    /** Every $stride-th sample; the last one is always kept. */
+    public function thinned(int $stride): self
+    {
+        $n = count($this->t);
+        $keep = range(0, max(0, $n - 1), max(1, $stride));
+        if ($n > 0 && $keep[count($keep) - 1] !== $n - 1) {
+            $keep[] = $n - 1;
+        }
+        $pick = static fn (array $values): array => array_map(static fn (int $i): float => $values[$i], $keep);
+
+        return new self(
+            $pick($this->t), $pick($this->east), $pick($this->north), $pick($this->up), $pick($this->heading), $pick($this->tilt),
+            $this->fingers === null ? null : array_map($pick, $this->fingers),
+        );
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Rig;
+
+use Larkspur\Fields;
+use Larkspur\Measure\Angle;
+
+/**
+ * One flight mode of a craft as it is set up: top rates, how hard it speeds up and brakes, how it lags behind the
+ * sticks, the gimbal's tune and the curve of each finger. Metres, seconds, radians.
+ */
+final readonly class ModeTune
+{
+    /**
+     * @param  float  $run  top speed ahead and back, m/s
+     * @param  float  $slide  top speed sideways, m/s
+     * @param  float  $turn  top turn rate, rad/s
+     * @param  float  $accelerate  greatest gain of ground speed, m/s2
+     * @param  float  $brake  greatest loss of ground speed, m/s2
+     * @param  float  $climbAccelerate  greatest change of climb rate, m/s2
+     * @param  float  $turnAccelerate  greatest change of turn rate, rad/s2
+     * @param  float  $travelLag  time constant of ground speed behind the stick, s
+     * @param  float  $climbLag  the same of climb rate, s
+     * @param  float  $turnLag  the same of turn rate, s
+     * @param  float  $tilt  greatest tilt rate of the gimbal, rad/s
+     * @param  float  $tiltCushion  seconds in which the tilt rate reaches 95 % of what the wheel asks
+     * @param  array<value-of<Finger>, ResponseCurve>  $curves
+     */
+    public function __construct(
+        public string $name,
+        public float $run,
+        public float $slide,
+        public float $climb,
+        public float $sink,
+        public float $turn,
+        public float $accelerate,
+        public float $brake,
+        public float $climbAccelerate,
+        public float $turnAccelerate,
+        public float $travelLag,
+        public float $climbLag,
+        public float $turnLag,
+        public float $tilt,
+        public float $tiltCushion,
+        public array $curves,
+    ) {}
+
+    public static function read(string $name, Fields $fields): self
+    {
+        $lag = $fields->group('lag_s');
+        $gimbal = $fields->group('gimbal');
+        $curves = [];
+        foreach (Finger::cases() as $finger) {
+            $curves[$finger->value] = CurveKinds::read($fields->group('curves')->group($finger->value));
+        }
+
+        return new self(
+            $name,
+            $fields->number('run_mps', 0.1, 60, 'm/s'),
+            $fields->number('slide_mps', 0.1, 60, 'm/s'),
+            $fields->number('climb_mps', 0.1, 30, 'm/s'),
+            $fields->number('sink_mps', 0.1, 30, 'm/s'),
+            $fields->number('turn_dps', 1, 1000, 'deg/s') * Angle::DEGREE,
+            $fields->number('accelerate_mps2', 0.1, 50, 'm/s2'),
+            $fields->number('brake_mps2', 0.1, 50, 'm/s2'),
+            $fields->number('climb_accelerate_mps2', 0.1, 50, 'm/s2'),
+            $fields->number('turn_accelerate_dps2', 1, 5000, 'deg/s2') * Angle::DEGREE,
+            $lag->number('travel', 0, 5, 's'),
+            $lag->number('climb', 0, 5, 's'),
+            $lag->number('turn', 0, 5, 's'),
+            $gimbal->number('top_rate_dps', 0.5, 500, 'deg/s') * Angle::DEGREE,
+            $gimbal->number('cushion_s', 0, 5, 's'),
+            $curves,
+        );
+    }
+
+    public function curve(Finger $finger): ResponseCurve
+    {
+        return $this->curves[$finger->value];
+    }
+
+    /** Greatest rate of an axis in the given direction: m/s or rad/s. */
+    public function top(Finger $finger, bool $positive = true): float
+    {
+        return match ($finger) {
+            Finger::Climb => $positive ? $this->climb : $this->sink,
+            Finger::Turn => $this->turn,
+            Finger::Run => $this->run,
+            Finger::Slide => $this->slide,
+            Finger::Tilt => $this->tilt,
+        };
+    }
+
+    /** Time constant of an axis, s. */
+    public function lag(Finger $finger): float
+    {
+        return match ($finger) {
+            Finger::Climb => $this->climbLag,
+            Finger::Turn => $this->turnLag,
+            Finger::Run, Finger::Slide => $this->travelLag,
+            // A first-order response has covered 95 % after three time constants.
+            Finger::Tilt => $this->tiltCushion / 3,
+        };
+    }
+
+    /** What a finger at the given travel asks of its axis: m/s or rad/s. */
+    public function asked(Finger $finger, float $travel): float
+    {
+        return $this->curve($finger)->output($travel) * $this->top($finger, $travel >= 0);
+    }
+
+    /** The travel that asks for a rate; beyond -1..1 the rate can't be had, and the nearest end is given. */
+    public function travelFor(Finger $finger, float $rate): float
+    {
+        return $this->curve($finger)->travel($rate / $this->top($finger, $rate >= 0));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $curves = [];
+        foreach ($this->curves as $finger => $curve) {
+            $curves[$finger] = $curve->toArray();
+        }
+
+        return [
+            'run_mps' => $this->run, 'slide_mps' => $this->slide, 'climb_mps' => $this->climb, 'sink_mps' => $this->sink,
+            'turn_dps' => round($this->turn / Angle::DEGREE, 6),
+            'accelerate_mps2' => $this->accelerate, 'brake_mps2' => $this->brake,
+            'climb_accelerate_mps2' => $this->climbAccelerate,
+            'turn_accelerate_dps2' => round($this->turnAccelerate / Angle::DEGREE, 6),
+            'lag_s' => ['travel' => $this->travelLag, 'climb' => $this->climbLag, 'turn' => $this->turnLag],
+            'gimbal' => ['top_rate_dps' => round($this->tilt / Angle::DEGREE, 6), 'cushion_s' => $this->tiltCushion],
+            'curves' => $curves,
+        ];
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Rig;
+
+use Larkspur\Fields;
+use Larkspur\Measure\Angle;
+use Larkspur\Refusal;
+
+/** A craft as an operator has set it up: its three flight modes and the facts of its airframe. */
+final readonly class Rig
+{
+    public const MODES = ['slow', 'standard', 'fast'];
+
+    /**
+     * @param  float  $width  tip to tip, m
+     * @param  float  $windLimit  strongest wind in which the maker lets it fly, m/s
+     * @param  float  $gustCoupling  how much of a change of wind reaches the craft, 0 (none) to 1 (all)
+     * @param  float  $tiltLow  lowest tilt of the gimbal, rad, negative down
+     * @param  float  $tiltHigh  highest tilt, rad
+     * @param  float  $batteryMinutes  hover time of one battery
+     * @param  array<string, ModeTune>  $modes  slow, standard and fast
+     */
+    public function __construct(
+        public string $craft,
+        public float $width,
+        public float $windLimit,
+        public float $gustCoupling,
+        public float $tiltLow,
+        public float $tiltHigh,
+        public float $batteryMinutes,
+        public array $modes,
+    ) {}
+
+    public static function read(Fields $fields): self
+    {
+        $modes = [];
+        foreach (self::MODES as $mode) {
+            $modes[$mode] = ModeTune::read($mode, $fields->group('modes')->group($mode));
+        }
+        $tilt = $fields->group('tilt_range_deg');
+        $low = $tilt->number('low', -120, 0, 'degrees');
+        $high = $tilt->number('high', 0, 90, 'degrees');
+
+        return new self(
+            $fields->text('craft'),
+            $fields->number('width_m', 0.02, 5, 'm'),
+            $fields->number('wind_limit_mps', 0.5, 40, 'm/s'),
+            $fields->number('gust_coupling', 0, 1),
+            $low * Angle::DEGREE,
+            $high * Angle::DEGREE,
+            $fields->number('battery_min', 1, 120, 'minutes'),
+            $modes,
+        );
+    }
+
+    public function mode(string $name): ModeTune
+    {
+        return $this->modes[$name] ?? throw new Refusal(sprintf('This craft has no flight mode “%s”.', $name), 'mode', 'one of '.implode(', ', self::MODES));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'craft' => $this->craft, 'width_m' => $this->width, 'wind_limit_mps' => $this->windLimit,
+            'gust_coupling' => $this->gustCoupling,
+            'tilt_range_deg' => ['low' => round($this->tiltLow / Angle::DEGREE, 6), 'high' => round($this->tiltHigh / Angle::DEGREE, 6)],
+            'battery_min' => $this->batteryMinutes,
+            'modes' => array_map(static fn (ModeTune $mode): array => $mode->toArray(), $this->modes),
+        ];
+    }
+}

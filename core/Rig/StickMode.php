@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Rig;
+
+/**
+ * Which thumb plays which axis. The mode belongs to the operator; the axes themselves never change.
+ *
+ * Modes 1 to 4 as transmitters have numbered them for decades (common practice, no published source).
+ */
+enum StickMode: int
+{
+    case Mode1 = 1;
+    case Mode2 = 2;
+    case Mode3 = 3;
+    case Mode4 = 4;
+
+    /** Such as "Left thumb, up" for the positive direction of a finger. */
+    public function thumb(Finger $finger): string
+    {
+        if ($finger === Finger::Tilt) {
+            return 'Index finger';
+        }
+        $left = match ($finger) {
+            Finger::Climb => $this === self::Mode2 || $this === self::Mode4,
+            Finger::Turn => $this === self::Mode1 || $this === self::Mode2,
+            Finger::Run => $this === self::Mode1 || $this === self::Mode3,
+            default => $this === self::Mode3 || $this === self::Mode4,
+        };
+        $direction = $finger === Finger::Climb || $finger === Finger::Run ? 'up and down' : 'sideways';
+
+        return ($left ? 'Left' : 'Right').' thumb, '.$direction;
+    }
+}

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Site;
+
+use Larkspur\Camera\View;
+use Larkspur\Fields;
+use Larkspur\Geo\Position;
+use Larkspur\Measure\Angle;
+
+/**
+ * An upright box or cylinder that stands on a site: filmed, hiding, or in the way. Metres in the site's frame.
+ *
+ * A cylinder is drawn as a prism of twelve sides; its distance is measured on the true cylinder.
+ */
+final readonly class Solid
+{
+    /**
+     * @param  'box'|'cylinder'  $shape
+     * @param  Position  $base  centre of the foot
+     * @param  float  $width  across, m; the diameter of a cylinder
+     * @param  float  $length  along the heading, m; ignored for a cylinder
+     * @param  float  $heading  direction of the length, rad clockwise from north
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $shape,
+        public Position $base,
+        public float $width,
+        public float $length,
+        public float $height,
+        public float $heading = 0.0,
+        public bool $isSubject = false,
+    ) {}
+
+    public static function read(Fields $fields): self
+    {
+        $shape = $fields->choiceOrNull('shape', ['box', 'cylinder']) === 'cylinder' ? 'cylinder' : 'box';
+        $width = $fields->number('width_m', 0.01, 2000, 'm');
+
+        return new self(
+            $fields->textOrNull('id') ?? '',
+            $fields->textOrNull('name') ?? 'obstacle',
+            $shape,
+            new Position(
+                $fields->number('east_m', -20000, 20000, 'm'),
+                $fields->number('north_m', -20000, 20000, 'm'),
+                $fields->numberOrNull('base_m', -500, 9000, 'm') ?? 0.0,
+            ),
+            $width,
+            $fields->numberOrNull('length_m', 0.01, 2000, 'm') ?? $width,
+            $fields->number('height_m', 0.01, 1000, 'm'),
+            ($fields->numberOrNull('heading_deg', -360, 360, 'degrees') ?? 0.0) * Angle::DEGREE,
+            $fields->choiceOrNull('role', ['subject', 'obstacle']) === 'subject',
+        );
+    }
+
+    /** @return array<string, string|float> */
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id, 'name' => $this->name, 'role' => $this->isSubject ? 'subject' : 'obstacle', 'shape' => $this->shape,
+            'east_m' => round($this->base->east, 3), 'north_m' => round($this->base->north, 3), 'base_m' => round($this->base->up, 3),
+            'width_m' => $this->width, 'length_m' => $this->length, 'height_m' => $this->height,
+            'heading_deg' => round($this->heading / Angle::DEGREE, 3),
+        ];
+    }
+
+    /**
+     * The foot's outline, in order round it.
+     *
+     * @return list<Position>
+     */
+    public function outline(): array
+    {
+        $corners = [];
+        if ($this->shape === 'cylinder') {
+            for ($i = 0; $i < 12; $i++) {
+                $corners[] = $this->base->plus(sin($i * M_PI / 6) * $this->width / 2, cos($i * M_PI / 6) * $this->width / 2, 0);
+            }
+
+            return $corners;
+        }
+        foreach ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as [$across, $along]) {
+            $a = $across * $this->width / 2;
+            $l = $along * $this->length / 2;
+            $corners[] = $this->base->plus(
+                $a * cos($this->heading) + $l * sin($this->heading),
+                -$a * sin($this->heading) + $l * cos($this->heading),
+                0,
+            );
+        }
+
+        return $corners;
+    }
+
+    /** Shortest distance from a point to the solid, m; 0 inside it. */
+    public function distance(Position $point): float
+    {
+        $offset = $point->minus($this->base);
+        $above = max(0.0, -$offset->up, $offset->up - $this->height);
+        if ($this->shape === 'cylinder') {
+            return hypot(max(0.0, $offset->ground() - $this->width / 2), $above);
+        }
+        $across = $offset->east * cos($this->heading) - $offset->north * sin($this->heading);
+        $along = $offset->east * sin($this->heading) + $offset->north * cos($this->heading);
+
+        return sqrt(max(0.0, abs($across) - $this->width / 2) ** 2 + max(0.0, abs($along) - $this->length / 2) ** 2 + $above ** 2);
+    }
+
+    /**
+     * The solid as the lens sees it: the convex outline of its projected corners, in frame fractions from the centre.
+     *
+     * Edges that pass behind the lens are cut at the near plane first, so no corner is ever divided by a depth of
+     * zero or less. Empty where all of it lies behind the lens.
+     *
+     * @return list<array{float, float}> (u, v) in order round the outline
+     */
+    public function silhouette(View $view): array
+    {
+        $foot = array_map($view->inLensAxes(...), $this->outline());
+        $top = array_map(fn (Position $p): array => $view->inLensAxes($p->plus(0, 0, $this->height)), $this->outline());
+        $n = count($foot);
+        $points = [];
+        for ($i = 0; $i < $n; $i++) {
+            $next = ($i + 1) % $n;
+            foreach ([[$foot[$i], $foot[$next]], [$top[$i], $top[$next]], [$foot[$i], $top[$i]]] as [$a, $b]) {
+                foreach (self::cut($a, $b) as [$right, $up, $depth]) {
+                    $point = $view->onPlane($right, $up, $depth);
+                    if ($point !== null) {
+                        $points[] = [$point->u, $point->v];
+                    }
+                }
+            }
+        }
+
+        return self::hull($points);
+    }
+
+    /**
+     * The ends of the part of an edge that lies before the near plane.
+     *
+     * @param  array{float, float, float}  $a
+     * @param  array{float, float, float}  $b
+     * @return list<array{float, float, float}>
+     */
+    private static function cut(array $a, array $b): array
+    {
+        $near = View::NEAR;
+        if ($a[2] < $near && $b[2] < $near) {
+            return [];
+        }
+        if ($a[2] >= $near && $b[2] >= $near) {
+            return [$a, $b];
+        }
+        $share = ($near - $a[2]) / ($b[2] - $a[2]);
+        $at = [$a[0] + $share * ($b[0] - $a[0]), $a[1] + $share * ($b[1] - $a[1]), $near];
+
+        return [$a[2] >= $near ? $a : $b, $at];
+    }
+
+    /**
+     * Convex hull by the monotone chain (A. M. Andrew, Inf. Process. Lett. 9 (1979) 216-219).
+     *
+     * @param  list<array{float, float}>  $points
+     * @return list<array{float, float}>
+     */
+    private static function hull(array $points): array
+    {
+        sort($points);
+        $points = array_values(array_unique($points, SORT_REGULAR));
+        if (count($points) < 3) {
+            return $points;
+        }
+        $chain = static function (array $points): array {
+            $hull = [];
+            foreach ($points as $p) {
+                while (count($hull) >= 2) {
+                    [$ax, $ay] = $hull[count($hull) - 2];
+                    [$bx, $by] = $hull[count($hull) - 1];
+                    if (($bx - $ax) * ($p[1] - $ay) - ($by - $ay) * ($p[0] - $ax) > 0) {
+                        break;
+                    }
+                    array_pop($hull);
+                }
+                $hull[] = $p;
+            }
+            array_pop($hull);
+
+            return $hull;
+        };
+
+        return [...$chain($points), ...$chain(array_reverse($points))];
+    }
+}
