@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Larkspur\Move;
 
-use Larkspur\Camera\Lens;
 use Larkspur\Camera\View;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
@@ -26,11 +25,6 @@ final readonly class Orbit implements Move
 
     public const COUNTERCLOCKWISE = 'counterclockwise';
 
-    /** Longest time by which the turn may follow the slide, s. */
-    private const LONGEST_LEAD = 0.4;
-
-    /** Share of the frame's width by which the subject may move while the turn catches up. */
-    private const LEAD_STRAY = 0.008;
 
     public function id(): string
     {
@@ -95,7 +89,7 @@ final readonly class Orbit implements Move
         $up = $foot + ($intent->number('height_m') ?? 0.0);
 
         $speed = new Pace($radius * $arc, $pace, $intent->number('ease_s') ?? 2.6);
-        $lead = self::lead($pace / $radius, $intent->lens);
+        $lead = Lead::seconds($pace / $radius, $intent->lens);
         // The aim is the same all the way round but for the bearing, so it is solved once, seen from due north.
         [$aimedHeading, $tilt] = View::aim(new Position(0, $radius, $up), new Position(0, 0, $subject->up), $intent->lens, $intent->u(), $intent->v());
 
@@ -114,18 +108,6 @@ final readonly class Orbit implements Move
             $intent, $assumed, $flight, $speed->onset(), $speed->holdFrom(), $speed->holdTo(), $speed->stop(),
             $subject, $foot, hypot($radius, $up - $subject->up), $pace / $radius, $lead,
         );
-    }
-
-    /**
-     * Seconds by which the turn follows the slide: as long as the trade likes it, yet so short that the subject
-     * moves less than 1 % of the width meanwhile. The subject strays by at most turn rate times lead times S (1 - S),
-     * a quarter at most.
-     *
-     * @param  float  $turnRate  rad/s
-     */
-    public static function lead(float $turnRate, Lens $lens): float
-    {
-        return min(self::LONGEST_LEAD, 4 * self::LEAD_STRAY * 2 * $lens->halfWidth / max(1e-6, abs($turnRate)));
     }
 
     private static function subject(Intent $intent): GeoPoint

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography;
+
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\MovePlan;
+use Larkspur\Rig\Finger;
+
+/** What one finger does over a whole sheet, in the few numbers that an operator can keep in mind. */
+final readonly class Press
+{
+    /** Travel below which a finger is said to rest: less than a thumb can tell (common practice, no published source). */
+    public const RESTS = 0.02;
+
+    /** A held travel below this is a touch beside another axis, not a part of its own; it has no comfort band. */
+    public const TOUCH = 0.15;
+
+    /**
+     * @param  float  $hold  median travel during the hold, signed
+     * @param  float  $peak  travel of greatest size, signed
+     * @param  ?float  $onset  when it leaves its rest, s; null for a finger that rests throughout
+     * @param  ?float  $settled  when it has first reached nine tenths of its hold
+     * @param  ?float  $release  when it last holds nine tenths
+     * @param  ?float  $off  when it is back at rest
+     */
+    private function __construct(
+        public Finger $finger,
+        public float $hold,
+        public float $peak,
+        public ?float $onset,
+        public ?float $settled,
+        public ?float $release,
+        public ?float $off,
+    ) {}
+
+    public static function of(Finger $finger, ThumbSheet $sheet, MovePlan $plan): self
+    {
+        $travel = $sheet->travel[$finger->value];
+        $from = max(0, (int) round($plan->holdFrom / $sheet->step));
+        $to = max($from, (int) round($plan->holdTo / $sheet->step));
+        $hold = Statistics::median(array_slice($travel, $from, $to - $from + 1));
+        $peak = 0.0;
+        $first = $last = $settled = $release = null;
+        foreach ($travel as $i => $x) {
+            if (abs($x) > abs($peak)) {
+                $peak = $x;
+            }
+            if (abs($x) > self::RESTS) {
+                $first ??= $i;
+                $last = $i;
+            }
+            if (abs($hold) > self::RESTS && abs($x) >= 0.9 * abs($hold)) {
+                $settled ??= $i;
+                $release = $i;
+            }
+        }
+        $time = static fn (?int $i): ?float => $i === null ? null : $sheet->t[$i];
+
+        return new self($finger, $hold, $peak, $time($first), $time($settled), $time($release), $time($last));
+    }
+
+    public function rests(): bool
+    {
+        return $this->onset === null;
+    }
+
+    public function isTouch(): bool
+    {
+        return ! $this->rests() && abs($this->hold) < self::TOUCH;
+    }
+}

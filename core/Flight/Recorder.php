@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Flight;
+
+use Larkspur\Flight;
+use Larkspur\Geo\LocalFrame;
+use Larkspur\Geo\Position;
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\SeededNoise;
+use Larkspur\Telemetry\FlightLog;
+
+/**
+ * Turns a flight into the log that a craft would have kept of it: sampled at the log's rate, in degrees and metres
+ * above the datum, with the error of satellite positioning (white noise on top of a slow walk) and of the compass.
+ * The flight itself is not touched.
+ */
+final readonly class Recorder
+{
+    /** Time constant of the slow walk of a satellite position, s (common practice, no published source). */
+    private const WALK_TIME = 40.0;
+
+    /**
+     * @param  float  $rate  samples per second
+     * @param  float  $white  noise of a position from sample to sample, m; heights get two thirds of it
+     * @param  float  $walk  spread of its slow walk, m
+     * @param  float  $compass  noise of the heading, rad
+     */
+    public function __construct(
+        public float $rate = 10.0,
+        public float $white = 0.0,
+        public float $walk = 0.0,
+        public float $compass = 0.0,
+    ) {}
+
+    /** As a folding craft's receiver does on a fair day. */
+    public static function fair(float $rate = 10.0): self
+    {
+        return new self($rate, 0.08, 0.2, 0.15 * Angle::DEGREE);
+    }
+
+    /** @param array<string, list<float>> $extra further columns, sampled like the flight */
+    public function record(Flight $flight, LocalFrame $frame, int $seed = 0, string $flightMode = '', array $extra = []): FlightLog
+    {
+        $n = $flight->count();
+        $step = $n > 1 ? $flight->duration() / ($n - 1) : 0.02;
+        $stride = max(1, (int) round(1 / ($this->rate * $step)));
+        $noise = SeededNoise::named($seed, 'receiver');
+        $keep = exp(-$stride * $step / self::WALK_TIME);
+        $kick = $this->walk * sqrt(1 - $keep * $keep);
+        [$we, $wn, $wu] = [$this->walk * $noise->normal(), $this->walk * $noise->normal(), $this->walk * $noise->normal()];
+
+        $columns = array_fill_keys([...FlightLog::REQUIRED, ...array_keys($extra)], []);
+        foreach ($flight->fingers === null ? [] : array_keys($flight->fingers) as $finger) {
+            $columns['stick_'.$finger] = [];
+        }
+        for ($i = 0; $i < $n; $i += $stride) {
+            $point = $frame->geoPoint(new Position(
+                $flight->east[$i] + $we + $this->white * $noise->normal(),
+                $flight->north[$i] + $wn + $this->white * $noise->normal(),
+                $flight->up[$i] + 0.67 * ($wu + $this->white * $noise->normal()),
+            ));
+            $columns['t'][] = round($flight->t[$i], 3);
+            $columns['lat'][] = $point->latitude;
+            $columns['lon'][] = $point->longitude;
+            $columns['alt_m'][] = $point->altitude;
+            $columns['heading_deg'][] = Angle::bearing($flight->heading[$i] + $this->compass * $noise->normal());
+            $columns['gimbal_tilt_deg'][] = $flight->tilt[$i] / Angle::DEGREE;
+            foreach ($flight->fingers ?? [] as $finger => $travel) {
+                $columns['stick_'.$finger][] = $travel[$i];
+            }
+            foreach ($extra as $name => $values) {
+                $columns[$name][] = $values[$i];
+            }
+            $we = $keep * $we + $kick * $noise->normal();
+            $wn = $keep * $wn + $kick * $noise->normal();
+            $wu = $keep * $wu + $kick * $noise->normal();
+        }
+
+        return new FlightLog($columns, $flightMode === '' ? [] : array_fill(0, count($columns['t']), $flightMode));
+    }
+}

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Measure;
+
+/**
+ * Local quadratic regression with tricube weights: value, rate and acceleration of unevenly sampled channels at
+ * evenly spaced nodes (an irregular-sample Savitzky-Golay filter; W. S. Cleveland, J. Am. Stat. Assoc. 74 (1979)
+ * 829-836).
+ *
+ * At node tn the samples |t - tn| < W enter with u = (t - tn) / W and w = (1 - |u|^3)^3; the 3x3 normal equations
+ * give c0 + c1 u + c2 u^2, so value = c0, rate = c1 / W, acceleration = 2 c2 / W^2. Each of these is a weighted sum
+ * of samples, sum l_i y_i, and the noise gain sqrt(sum l_i^2) tells what white noise of the samples does to it.
+ * With fewer than five samples in the window, W grows by 1.3, up to seven times.
+ */
+final class LocalQuadratic
+{
+    private const FEWEST = 5;
+
+    private const GROWTH = 1.3;
+
+    private const GROWTHS = 7;
+
+    /**
+     * Value, rate and acceleration.
+     *
+     * @param  list<float>  $t  rising
+     * @param  list<list<float>>  $channels  each as long as $t
+     * @param  list<float>  $nodes  rising, within the span of $t
+     * @return array{list<array{list<float>, list<float>, list<float>}>, array{list<float>, list<float>, list<float>}}
+     *                                                                                                                 per channel value, rate, acceleration; then the three gains
+     */
+    public static function fit(array $t, array $channels, array $nodes, float $halfWidth): array
+    {
+        $fits = array_fill(0, count($channels), [[], [], []]);
+        $g0 = $g1 = $g2 = [];
+        foreach (self::windows($t, $nodes, $halfWidth, true) as [$low, $l0, $l1, $l2, $gains]) {
+            [$g0[], $g1[], $g2[]] = $gains;
+            $m = count($l0);
+            foreach ($channels as $c => $y) {
+                $value = $rate = $accel = 0.0;
+                for ($j = 0, $i = $low; $j < $m; $j++, $i++) {
+                    $sample = $y[$i];
+                    $value += $l0[$j] * $sample;
+                    $rate += $l1[$j] * $sample;
+                    $accel += $l2[$j] * $sample;
+                }
+                $fits[$c][0][] = $value;
+                $fits[$c][1][] = $rate;
+                $fits[$c][2][] = $accel;
+            }
+        }
+
+        return [$fits, [$g0, $g1, $g2]];
+    }
+
+    /**
+     * Rates only, for the wide kernels whose values nobody reads.
+     *
+     * @param  list<float>  $t
+     * @param  list<list<float>>  $channels
+     * @param  list<float>  $nodes
+     * @return array{list<list<float>>, list<float>} rate per channel, and its gain
+     */
+    public static function rates(array $t, array $channels, array $nodes, float $halfWidth): array
+    {
+        $rates = array_fill(0, count($channels), []);
+        $g1 = [];
+        foreach (self::windows($t, $nodes, $halfWidth, false) as [$low, , $l1, , $gains]) {
+            $g1[] = $gains[1];
+            $m = count($l1);
+            foreach ($channels as $c => $y) {
+                $rate = 0.0;
+                for ($j = 0, $i = $low; $j < $m; $j++, $i++) {
+                    $rate += $l1[$j] * $y[$i];
+                }
+                $rates[$c][] = $rate;
+            }
+        }
+
+        return [$rates, $g1];
+    }
+
+    /**
+     * The weights of every node: first sample of its window, the three rows l0, l1, l2, and their gains.
+     *
+     * Logs with an even time step meet the same few windows over and over; those are worked out once.
+     *
+     * @param  list<float>  $t
+     * @param  list<float>  $nodes
+     * @return \Generator<int, array{int, list<float>, list<float>, list<float>, array{float, float, float}}>
+     */
+    private static function windows(array $t, array $nodes, float $halfWidth, bool $full): \Generator
+    {
+        $n = count($t);
+        $even = self::isEven($t);
+        $known = [];
+        $low = $high = 0;
+        foreach ($nodes as $node) {
+            $width = $halfWidth;
+            while ($low < $n && $t[$low] <= $node - $width) {
+                $low++;
+            }
+            while ($high < $n && $t[$high] < $node + $width) {
+                $high++;
+            }
+            $from = $low;
+            $to = $high;
+            for ($grown = 0; $to - $from < self::FEWEST && $grown < self::GROWTHS; $grown++) {
+                $width *= self::GROWTH;
+                while ($from > 0 && $t[$from - 1] > $node - $width) {
+                    $from--;
+                }
+                while ($to < $n && $t[$to] < $node + $width) {
+                    $to++;
+                }
+            }
+            $key = $even && $to > $from ? ((int) round(($t[$from] - $node) * 1e6)) * 4096 + ($to - $from) : null;
+            if ($key === null || ! isset($known[$key])) {
+                $rows = self::rows($t, $from, $to, $node, $width, $full);
+                if ($key !== null) {
+                    $known[$key] = $rows;
+                }
+            } else {
+                $rows = $known[$key];
+            }
+            yield [$from, $rows[0], $rows[1], $rows[2], $rows[3]];
+        }
+    }
+
+    /**
+     * @param  list<float>  $t
+     * @return array{list<float>, list<float>, list<float>, array{float, float, float}}
+     */
+    private static function rows(array $t, int $from, int $to, float $node, float $width, bool $full): array
+    {
+        $w = $wu = $wuu = [];
+        $s0 = $s1 = $s2 = $s3 = $s4 = 0.0;
+        for ($i = $from; $i < $to; $i++) {
+            $u = ($t[$i] - $node) / $width;
+            $a = $u < 0 ? -$u : $u;
+            $k = 1 - $a * $a * $a;
+            $k = $k * $k * $k;
+            $ku = $k * $u;
+            $kuu = $ku * $u;
+            $w[] = $k;
+            $wu[] = $ku;
+            $wuu[] = $kuu;
+            $s0 += $k;
+            $s1 += $ku;
+            $s2 += $kuu;
+            $s3 += $kuu * $u;
+            $s4 += $kuu * $u * $u;
+        }
+        // The symmetric 3x3 inverse, with a ridge far below the samples' weight against windows of identical times.
+        $ridge = 1e-12 * max($s0, 1e-6);
+        $a00 = $s0 + $ridge;
+        $a11 = $s2 + $ridge;
+        $a22 = $s4 + $ridge;
+        $c00 = $a11 * $a22 - $s3 * $s3;
+        $c01 = $s2 * $s3 - $s1 * $a22;
+        $c02 = $s1 * $s3 - $s2 * $a11;
+        $c11 = $a00 * $a22 - $s2 * $s2;
+        $c12 = $s1 * $s2 - $a00 * $s3;
+        $c22 = $a00 * $a11 - $s1 * $s1;
+        $determinant = $a00 * $c00 + $s1 * $c01 + $s2 * $c02;
+        $inverse = $determinant === 0.0 ? 0.0 : 1 / $determinant;
+        $first = $inverse / $width;
+        $second = 2 * $inverse / ($width * $width);
+        $l0 = $l1 = $l2 = [];
+        $q0 = $q1 = $q2 = 0.0;
+        foreach ($w as $j => $k) {
+            $ku = $wu[$j];
+            $kuu = $wuu[$j];
+            $b = $first * ($c01 * $k + $c11 * $ku + $c12 * $kuu);
+            $l1[] = $b;
+            $q1 += $b * $b;
+            if ($full) {
+                $a = $inverse * ($c00 * $k + $c01 * $ku + $c02 * $kuu);
+                $c = $second * ($c02 * $k + $c12 * $ku + $c22 * $kuu);
+                $l0[] = $a;
+                $l2[] = $c;
+                $q0 += $a * $a;
+                $q2 += $c * $c;
+            }
+        }
+
+        return [$l0, $l1, $l2, [sqrt($q0), sqrt($q1), sqrt($q2)]];
+    }
+
+    /** @param list<float> $t */
+    private static function isEven(array $t): bool
+    {
+        $n = count($t);
+        if ($n < 3) {
+            return false;
+        }
+        $step = ($t[$n - 1] - $t[0]) / ($n - 1);
+        for ($i = 1; $i < $n; $i++) {
+            if (abs($t[$i] - $t[$i - 1] - $step) > 1e-6) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

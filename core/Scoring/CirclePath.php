@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\Statistics;
+
+/** A path round a subject: along it is tangential, off it is radial. */
+final readonly class CirclePath implements FlownPath
+{
+    /** Slow wander of a satellite position that is nobody's fault, m. */
+    private const WALK = 0.35;
+
+    /** Distance from the subject over the ground, m, per node. */
+    public array $distance;
+
+    /** @var list<float> unit vector along the path, clockwise positive: east part, per node */
+    private array $alongEast;
+
+    /** @var list<float> north part */
+    private array $alongNorth;
+
+    /**
+     * @param  list<float>  $dx  subject minus craft, east, per node
+     * @param  list<float>  $dy  north
+     * @param  float  $centreX  subject in the local frame, east, m
+     * @param  float  $way  +1 clockwise seen from above, -1 the other way
+     */
+    public function __construct(
+        private Grid $grid,
+        private array $dx,
+        private array $dy,
+        private float $centreX,
+        private float $centreY,
+        private float $way,
+    ) {
+        $distance = $east = $north = [];
+        foreach ($dx as $i => $x) {
+            $distance[] = $ground = hypot($x, $dy[$i]);
+            $r = max(1.0, $ground);
+            $east[] = -$dy[$i] / $r;
+            $north[] = $x / $r;
+        }
+        $this->distance = $distance;
+        $this->alongEast = $east;
+        $this->alongNorth = $north;
+    }
+
+    public function speed(): array
+    {
+        return $this->along($this->grid->x->rate, $this->grid->y->rate);
+    }
+
+    public function steadySpeed(): array
+    {
+        return $this->along($this->grid->x->steady, $this->grid->y->steady);
+    }
+
+    public function acceleration(): array
+    {
+        return $this->along($this->grid->x->acceleration, $this->grid->y->acceleration);
+    }
+
+    /**
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     * @return list<float>
+     */
+    private function along(array $x, array $y): array
+    {
+        $along = [];
+        foreach ($x as $i => $east) {
+            $along[] = $this->way * ($east * $this->alongEast[$i] + $y[$i] * $this->alongNorth[$i]);
+        }
+
+        return $along;
+    }
+
+    public function rawDistance(Span $span): array
+    {
+        $radius = Statistics::median(array_slice($this->distance, $span->holdFrom, $span->holdTo - $span->holdFrom + 1));
+        $bearings = [];
+        foreach ($this->grid->samples->x as $i => $x) {
+            $bearings[] = atan2($x - $this->centreX, $this->grid->samples->y[$i] - $this->centreY);
+        }
+
+        return array_map(fn (float $bearing): float => $this->way * $bearing * $radius, Angle::unwrap($bearings));
+    }
+
+    public function stray(Span $span): array
+    {
+        $length = $span->holdTo - $span->holdFrom + 1;
+        $radius = array_slice($this->distance, $span->holdFrom, $length);
+        $time = array_slice($this->grid->t, $span->holdFrom, $length);
+        $noise = $this->grid->x->sigma * Statistics::mean(array_slice($this->grid->x->g0, $span->holdFrom, $length));
+
+        return [
+            'wander' => Corrected::value(Statistics::variance($radius), $noise ** 2 + self::WALK ** 2),
+            'drift' => max(0.0, abs(Statistics::slope($time, $radius)) * ($time[$length - 1] - $time[0]) - 2 * self::WALK),
+        ];
+    }
+
+    /** Mean radius over the hold, m. */
+    public function meanRadius(Span $span): float
+    {
+        return Statistics::mean(array_slice($this->distance, $span->holdFrom, $span->holdTo - $span->holdFrom + 1));
+    }
+
+    /** Arc flown from first motion to last, degrees, always positive. */
+    public function arc(Span $span): float
+    {
+        $bearings = [];
+        for ($i = $span->from; $i <= $span->to; $i++) {
+            $bearings[] = atan2(-$this->dx[$i], -$this->dy[$i]);
+        }
+        $bearings = Angle::unwrap($bearings);
+
+        return abs($bearings[count($bearings) - 1] - $bearings[0]) / Angle::DEGREE;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\Axis;
+use Larkspur\Move\Role;
+
+/** What the axes did that should have rested, as image speed, %/s ("Cross-axis"). */
+final readonly class CrossTalk
+{
+    private const VELOCITY_WALK = 0.08;
+
+    /** @param array<value-of<Axis>, Corrected> $axes */
+    private function __construct(public array $axes, public Corrected $total) {}
+
+    public static function of(Take $take): self
+    {
+        $axes = [];
+        $seconds = ($take->main->to - $take->main->from) * Grid::STEP;
+        $perFrame = 100 / $take->hfov();
+        foreach (Axis::cases() as $axis) {
+            if ($take->judging->role($axis) !== Role::Still) {
+                continue;
+            }
+            $channel = $take->channel($axis);
+            $noise = $channel->sigma ** 2 * Statistics::meanSquare($take->moving($channel->g1));
+            if ($axis === Axis::Travel) {
+                $square = Statistics::meanSquare($take->moving($take->grid->x->rate)) + Statistics::meanSquare($take->moving($take->grid->y->rate));
+                $axes[$axis->value] = Corrected::rate($square, 2 * $noise + self::VELOCITY_WALK ** 2, $seconds, Grid::POSITION)->times($take->imageSpeed(1.0));
+
+                continue;
+            }
+            $square = Statistics::meanSquare($take->moving($take->rate[$axis->value]));
+            $axes[$axis->value] = $axis->rotates()
+                ? Corrected::rate($square, $noise, $seconds, Grid::ANGLE)->times($perFrame)
+                : Corrected::rate($square, $noise, $seconds, Grid::ALTITUDE)->times($take->imageSpeed(1.0));
+        }
+        $total = Corrected::value(0.0, 0.0);
+        foreach ($axes as $axis) {
+            $total = Corrected::combine($total, $axis);
+        }
+
+        return new self($axes, $total);
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\Axis;
+
+/** How gently each held axis started and stopped, and whether the axes did so together. */
+final readonly class Eases
+{
+    /** Slow wander of the sensor of each axis, per root second. */
+    private const WALK = ['travel' => 0.12, 'climb' => 0.05, 'turn' => 0.1, 'tilt' => 0.03];
+
+    /**
+     * @param  array<value-of<Axis>, array{start: ?EaseFit, stop: ?EaseFit}>  $fits
+     * @param  ?float  $sync  seconds by which the axes miss each other, less the planned lead; null with fewer than two
+     */
+    private function __construct(public array $fits, public ?float $sync) {}
+
+    /** @param float $lead seconds by which rotation was planned to follow translation */
+    public static function of(Take $take, float $lead): self
+    {
+        $fits = [];
+        $t = $take->grid->t;
+        foreach ($take->spans as $name => $span) {
+            $axis = Axis::from($name);
+            $samples = match ($axis) {
+                Axis::Travel => $take->path->rawDistance($take->main),
+                Axis::Climb => $take->grid->samples->z,
+                Axis::Turn => $take->grid->samples->heading,
+                Axis::Tilt => $take->grid->samples->tilt,
+            };
+            $middle = ($t[$span->holdFrom] + $t[$span->holdTo]) / 2;
+            $sigma = $take->channel($axis)->sigma;
+            $fits[$name] = [
+                'start' => EaseFit::fit($take->grid->samples->t, $samples, ($t[$span->from] + $t[$span->holdFrom]) / 2, false, $middle, $sigma, self::WALK[$name]),
+                'stop' => EaseFit::fit($take->grid->samples->t, $samples, ($t[$span->to] + $t[$span->holdTo]) / 2, true, $middle, $sigma, self::WALK[$name]),
+            ];
+        }
+
+        return new self($fits, self::sync($take, $lead));
+    }
+
+    /**
+     * How far the axes' half-rate times lie apart, at the start and at the stop; the larger counts.
+     *
+     * At the start rotation may follow translation by the planned lead at no cost; ahead of it, it costs double.
+     */
+    private static function sync(Take $take, float $lead): ?float
+    {
+        if (count($take->spans) < 2) {
+            return null;
+        }
+        $starts = $stops = ['moves' => [], 'rotates' => []];
+        foreach ($take->spans as $name => $span) {
+            $kind = Axis::from($name)->rotates() ? 'rotates' : 'moves';
+            [$starts[$kind][], $stops[$kind][]] = self::halfRateTimes($take, $name, $span);
+        }
+        $allStops = [...$stops['moves'], ...$stops['rotates']];
+        $sync = max($allStops) - min($allStops);
+        foreach ($starts as $times) {
+            $sync = $times === [] ? $sync : max($sync, max($times) - min($times));
+        }
+        if ($starts['moves'] !== [] && $starts['rotates'] !== []) {
+            $last = max($starts['rotates']) - min($starts['moves']);
+            $first = min($starts['rotates']) - max($starts['moves']);
+            $sync = max($sync, $last - $lead, $first < 0 ? -2 * $first : 0.0);
+        }
+
+        return $sync;
+    }
+
+    /** @return array{float, float} first and last time at which the 1 s mean reaches half the held rate */
+    private static function halfRateTimes(Take $take, string $name, Span $span): array
+    {
+        $mean = Statistics::movingAverage($take->rate[$name], 11);
+        $first = $last = null;
+        for ($i = $span->from; $i <= $span->to; $i++) {
+            if ($mean[$i] >= 0.5 * $span->rate) {
+                $first ??= $i;
+                $last = $i;
+            }
+        }
+
+        return [$take->grid->t[$first ?? $span->from], $take->grid->t[$last ?? $span->to]];
+    }
+
+    /** @return list<array{Axis, string, EaseFit}> axis, 'start' or 'stop', fit */
+    public function all(): array
+    {
+        $all = [];
+        foreach ($this->fits as $name => $ends) {
+            foreach ($ends as $end => $fit) {
+                if ($fit !== null) {
+                    $all[] = [Axis::from($name), $end, $fit];
+                }
+            }
+        }
+
+        return $all;
+    }
+
+    /** Score of one fit, 0 to 100. */
+    public static function score(Axis $axis, float $seconds): float
+    {
+        return ($axis->rotates() ? Anchored::EaseAngle : Anchored::EaseTravel)->score($seconds);
+    }
+}

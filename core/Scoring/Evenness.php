@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\Axis;
+
+/** How evenly each held axis was held: spread of its rate over its hold, as a share of the rate ("Steadiness"). */
+final class Evenness
+{
+    /** @return array<value-of<Axis>, Corrected> */
+    public static function of(Take $take): array
+    {
+        $evenness = [];
+        foreach ($take->spans as $name => $span) {
+            $evenness[$name] = self::axis($take, Axis::from($name), $span);
+        }
+
+        return $evenness;
+    }
+
+    private static function axis(Take $take, Axis $axis, Span $span): Corrected
+    {
+        $channel = $take->channel($axis);
+        if ($axis === Axis::Tilt) {
+            [$from, $to, $width, $gain, $allowance] = [$span->holdFrom, $span->holdTo + 1, Grid::ANGLE, $channel->g1, 0.0];
+        } else {
+            // The kernel is wide, so the ends of the hold still hold some of the ramps: trimmed, more of a long hold.
+            $trim = $span->holdTo + 1 - $span->holdFrom > 50 ? 9 : 4;
+            $from = $span->holdFrom + $trim;
+            $to = max($span->holdTo + 1 - $trim, $from + 8);
+            [$width, $gain] = [Grid::STEADY, $channel->gSteady];
+            $allowance = match ($axis) {
+                Axis::Travel => 0.04,
+                Axis::Climb => 0.015,
+                default => 0.05,
+            };
+        }
+        $rates = array_slice($take->steady[$axis->value], $from, $to - $from);
+        $valid = [];
+        foreach ($rates as $i => $rate) {
+            if ($take->grid->valid[$from + $i]) {
+                $valid[] = $rate;
+            }
+        }
+        $rates = count($valid) > 5 ? $valid : $rates;
+        $median = Statistics::median($rates);
+        $square = Statistics::meanSquare(array_map(static fn (float $rate): float => $rate - $median, $rates));
+        $noise = $channel->sigma ** 2 * Statistics::meanSquare(array_slice($gain, $from, $to - $from)) + $allowance ** 2;
+
+        return Corrected::rate($square, $noise, ($to - $from) * Grid::STEP, $width)->times(1 / max($span->rate, $take->floor($axis)));
+    }
+}

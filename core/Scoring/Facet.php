@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+
+/** One of the five petals: ease, flow, hold, line or frame. */
+final readonly class Facet
+{
+    /**
+     * @param  ?float  $score  0 to 100; null where the log can't support it
+     * @param  string  $why  in words, what made it so
+     * @param  list<Figure>  $figures
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public ?float $score,
+        public string $why,
+        public array $figures,
+    ) {}
+
+    /**
+     * The five facets of a take. A facet of several parts is their mean under the move's weights.
+     *
+     * @return list<self>
+     */
+    public static function all(Measured $measured, Parts $parts): array
+    {
+        $weights = $measured->take->judging->weights;
+        $mean = static function (string ...$names) use ($parts, $weights): float {
+            $sum = $total = 0.0;
+            foreach ($names as $name) {
+                $sum += $weights[$name] * $parts->scores[$name];
+                $total += $weights[$name];
+            }
+
+            return $sum / $total;
+        };
+
+        return [
+            self::make('ease', 'Ease', $mean('ease'), self::easeFigures($measured), 'Starts and stops'),
+            self::make('flow', 'Flow', $mean('smooth'), self::flowFigures($measured), 'Smoothness while moving'),
+            self::make('hold', 'Hold', $mean('steady', 'pace'), self::holdFigures($measured), 'Evenness of the pace'),
+            self::make('line', 'Line', $mean('path', 'clean', 'completion'), self::lineFigures($measured), 'Shape of the path'),
+            self::make('frame', 'Frame', $mean('framing'), self::frameFigures($measured), 'What the picture keeps where'),
+        ];
+    }
+
+    /** @param list<Figure> $figures */
+    private static function make(string $id, string $name, float $score, array $figures, string $about): self
+    {
+        $weakest = null;
+        foreach ($figures as $figure) {
+            if ($weakest === null || $figure->score < $weakest->score) {
+                $weakest = $figure;
+            }
+        }
+        $why = match (true) {
+            $weakest === null => $about.': this log can’t tell, so it counts as 80.',
+            $weakest->score >= 95 => $about.': textbook throughout.',
+            default => sprintf('%s: %s is %s%s, textbook is %s.', $about, lcfirst($weakest->label), self::number($weakest->value), self::unit($weakest->unit), self::number($weakest->textbook)),
+        };
+
+        return new self($id, $name, $score, $why, $figures);
+    }
+
+    /** @return list<Figure> */
+    private static function easeFigures(Measured $measured): array
+    {
+        $figures = [];
+        foreach ($measured->eases->all() as [$axis, $end, $fit]) {
+            $label = sprintf('%s %s', ucfirst($axis->value), $end === 'start' ? 'eased in over' : 'eased out over');
+            $figures[] = Figure::of($axis->value.'_'.$end, $label, $fit->usable(), 's', $axis->rotates() ? Anchored::EaseAngle : Anchored::EaseTravel);
+        }
+        if ($measured->eases->sync !== null) {
+            $figures[] = Figure::of('sync', 'Axes miss each other by', $measured->eases->sync, 's', Anchored::Sync);
+        }
+
+        return $figures;
+    }
+
+    /** @return list<Figure> */
+    private static function flowFigures(Measured $measured): array
+    {
+        $shake = $measured->shake;
+
+        return [
+            Figure::of('image_shake', 'Picture shake, all together', $shake->image->value, '%/s', Anchored::Shake),
+            Figure::of('pan_shake', 'Sideways shake', $shake->pan->value, '%/s', Anchored::Shake),
+            Figure::of('tilt_shake', 'Up-and-down shake', $shake->tilt->value, '%/s', Anchored::Shake),
+            Figure::of('bob', 'Bobbing in the picture', $shake->bob->times($measured->take->imageSpeed(1.0))->value, '%/s', Anchored::Shake),
+        ];
+    }
+
+    /** @return list<Figure> */
+    private static function holdFigures(Measured $measured): array
+    {
+        $figures = [];
+        foreach ($measured->evenness as $axis => $evenness) {
+            $figures[] = Figure::of('evenness_'.$axis, sprintf('%s varies by', ucfirst($axis)), $evenness->value, '%', Anchored::Evenness, 100);
+        }
+        $figures[] = Figure::of('pace', 'A point crosses the frame in', $measured->pace, 's', Anchored::Pace);
+
+        return $figures;
+    }
+
+    /** @return list<Figure> */
+    private static function lineFigures(Measured $measured): array
+    {
+        $figures = [
+            Figure::of('path', 'Distance from the subject strays by', $measured->path->value, '% of distance', Anchored::Path),
+            Figure::of('drift', 'Radius drifts by', $measured->drift, '%', Anchored::Drift),
+        ];
+        if ($measured->altitude !== null) {
+            $figures[] = Figure::of('altitude', 'Height strays by', $measured->altitude->value, '% of distance', Anchored::Path);
+        }
+        $figures[] = Figure::of('cross', 'Resting axes move the picture by', $measured->cross->total->value, '%/s', Anchored::Cross);
+        $figures[] = Figure::of('completion', 'Of the planned arc, flown', min(1.5, $measured->completion), '%', Anchored::Completion, 100);
+
+        return $figures;
+    }
+
+    /** @return list<Figure> */
+    private static function frameFigures(Measured $measured): array
+    {
+        return [
+            Figure::of('frame_rms', 'Subject strays from its mark by', $measured->framing->rms->value, '% of frame', Anchored::FrameRms),
+            Figure::of('frame_max', 'At most', $measured->framing->most, '% of frame', Anchored::FrameMax),
+        ];
+    }
+
+    private static function number(float $value): string
+    {
+        return number_format($value, abs($value) >= 10 ? 0 : (abs($value) >= 1 ? 1 : 2), '.', '');
+    }
+
+    private static function unit(string $unit): string
+    {
+        return $unit === '' ? '' : ' '.$unit;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'name' => $this->name,
+            'score' => $this->score === null ? null : round($this->score, 1),
+            'why' => $this->why,
+            'figures' => array_map(static fn (Figure $figure): array => $figure->toArray(), $this->figures),
+        ];
+    }
+}

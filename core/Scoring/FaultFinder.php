@@ -1,0 +1,330 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\Axis;
+
+/** Finds the named faults of a take (docs/scoring.md, section 6). */
+final class FaultFinder
+{
+    /** Below this a kick is not worth a word, though it may cost a fraction of a point. */
+    public const WORTH_SAYING = 1.2;
+
+    /** Greatest sudden acceleration: share of the field of view per s2, or m/s2. */
+    private const KICK = ['travel' => 1.8, 'climb' => 1.2, 'turn' => 0.12, 'tilt' => 0.16];
+
+    /** Nodes before and after the take in which a kick still counts: 1.5 s. */
+    private const REACH = 15;
+
+    /** Excesses closer than this are one kick, nodes. */
+    private const MERGE = 8;
+
+    private const WORST_SECONDS = 3.0;
+
+    /** Stray from the mark that counts as off it, fraction of the frame. */
+    private const OFF_MARK = 0.12;
+
+    /** @return list<Fault> in order of time */
+    public static function find(Measured $measured): array
+    {
+        $faults = [
+            ...self::kicks($measured), ...self::flicks($measured), ...self::stalls($measured), ...self::bobbing($measured),
+            ...self::shaky($measured), ...self::offMark($measured), ...self::sustained($measured),
+        ];
+        usort($faults, static fn (Fault $a, Fault $b): int => $a->t <=> $b->t);
+
+        return $faults;
+    }
+
+    /**
+     * Those to be shown: kicks too small to mention left out, shaking and unevenness left out where a kick of the same
+     * axis explains them, the weightiest first.
+     *
+     * @param  list<Fault>  $faults
+     * @return list<Fault>
+     */
+    public static function worthShowing(array $faults): array
+    {
+        $kicks = array_filter($faults, static fn (Fault $f): bool => $f->id === 'kick' && $f->severity >= self::WORTH_SAYING);
+        $shown = array_filter($faults, static function (Fault $fault) use ($kicks): bool {
+            if ($fault->id === 'kick') {
+                return $fault->severity >= self::WORTH_SAYING;
+            }
+            if ($fault->id === 'shaky') {
+                foreach ($kicks as $kick) {
+                    if ($kick->axis === $fault->axis && $kick->t >= $fault->t - 0.5 && $kick->t <= $fault->until + 0.5) {
+                        return false;
+                    }
+                }
+            }
+
+            return true;
+        });
+        usort($shown, static fn (Fault $a, Fault $b): int => [FaultKinds::rank($a->id), -$a->severity] <=> [FaultKinds::rank($b->id), -$b->severity]);
+
+        return $shown;
+    }
+
+    /** @return list<Fault> */
+    private static function kicks(Measured $measured): array
+    {
+        $take = $measured->take;
+        $grid = $take->grid;
+        $first = $take->main->from > self::REACH ? $take->main->from - self::REACH : 0;
+        $last = min($grid->count() - 1, $take->main->to + self::REACH);
+        $faults = [];
+        foreach (Axis::cases() as $axis) {
+            $channel = $take->channel($axis);
+            $limit = self::KICK[$axis->value] * match ($axis) {
+                Axis::Turn => $take->hfov(),
+                Axis::Tilt => $take->vfov(),
+                default => 1.0,
+            };
+            // 0.9375 times the rate is the steepest slope of a planned ramp of two seconds.
+            $limit = max($limit, 2.2 * 0.9375 * $take->held($axis));
+            $acceleration = $take->acceleration[$axis->value];
+            $peak = null;
+            $end = -INF;
+            $flush = function () use (&$peak, &$faults, $axis, $acceleration, $limit, $channel, $take, $measured): void {
+                if ($peak === null) {
+                    return;
+                }
+                $threshold = max($limit, 4.5 * $channel->sigma * $channel->g2[$peak]);
+                $faults[] = new Fault(
+                    'kick', $axis->value, $take->grid->t[$peak], $take->grid->t[$peak], abs($acceleration[$peak]) / $threshold, self::phase($take, $peak),
+                    abs($acceleration[$peak]), $axis->rotates() ? 'deg/s2' : 'm/s2', self::jump($measured, $peak),
+                );
+            };
+            for ($i = $first; $i <= $last; $i++) {
+                $size = abs($acceleration[$i]);
+                if (! $grid->valid[$i] || $size <= max($limit, 4.5 * $channel->sigma * $channel->g2[$i])) {
+                    continue;
+                }
+                if ($i - $end > self::MERGE) {
+                    $flush();
+                    $peak = $i;
+                } elseif ($size > abs($acceleration[(int) $peak])) {
+                    $peak = $i;
+                }
+                $end = $i;
+            }
+            $flush();
+        }
+
+        return $faults;
+    }
+
+    /** @return list<Fault> */
+    private static function flicks(Measured $measured): array
+    {
+        $faults = [];
+        foreach ($measured->eases->all() as [$axis, $end, $fit]) {
+            $limit = $axis->rotates() ? 0.6 : 0.8;
+            $usable = $fit->usable();
+            if ($usable < $limit && $measured->take->held($axis) > $measured->take->floor($axis)) {
+                $faults[] = new Fault(
+                    'flick-'.$end, $axis->value, $fit->centre, $fit->centre, $limit / $usable, $end === 'start' ? 'start' : 'stop', $usable, 's',
+                    self::jump($measured, self::node($measured->take, $fit->centre)),
+                );
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<Fault> */
+    private static function stalls(Measured $measured): array
+    {
+        $take = $measured->take;
+        $primary = $take->judging->primary();
+        $rate = $take->rate[$primary->value];
+        $faults = [];
+        $low = array_map(static fn (float $r): bool => $r < 0.55 * $take->main->rate, $take->hold($rate));
+        foreach (self::runs($low, 1) as [$from, $to, $length]) {
+            if ($length >= 7) {
+                $seconds = $length * Grid::STEP;
+                $faults[] = self::lasting($take, 'stall', $primary->value, $take->main->holdFrom + $from, $take->main->holdFrom + $to, 1 + $seconds, $seconds, 's', 'The picture all but stands still.');
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<Fault> */
+    private static function bobbing(Measured $measured): array
+    {
+        $take = $measured->take;
+        $grid = $take->grid;
+        $squares = $noise = [];
+        for ($i = $take->main->holdFrom; $i <= $take->main->holdTo; $i++) {
+            $squares[] = ($grid->bob[$i] - $grid->z->slow[$i]) ** 2;
+            if ($grid->valid[$i]) {
+                $noise[] = ($grid->z->sigma * $grid->gBob[$i]) ** 2;
+            }
+        }
+        [$at, $worst] = self::worst($squares);
+        $bob = sqrt(max(0.0, $worst - 1.8 * Statistics::mean($noise)));
+
+        return $bob > 0.13 ? [self::worstWindow($take, 'bobbing', 'climb', $at, $bob / 0.13, $bob, 'm/s', 'The foreground hops up and down; no stabiliser takes that out.')] : [];
+    }
+
+    /** @return list<Fault> */
+    private static function shaky(Measured $measured): array
+    {
+        $take = $measured->take;
+        $faults = [];
+        foreach ([['turn', $take->grid->heading, $measured->shake->pan->value], ['tilt', $take->grid->tilt, $measured->shake->tilt->value]] as [$axis, $channel, $shake]) {
+            if ($shake > 1.2) {
+                $squares = [];
+                for ($i = $take->main->holdFrom; $i <= $take->main->holdTo; $i++) {
+                    $squares[] = $channel->band($i) ** 2;
+                }
+                $faults[] = self::worstWindow($take, 'shaky', $axis, self::worst($squares)[0], $shake / 1.2, $shake, '%/s', sprintf('The whole picture trembles by %.1f %% of its width a second.', $shake));
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<Fault> */
+    private static function offMark(Measured $measured): array
+    {
+        $take = $measured->take;
+        if (! $take->judging->hasSubject) {
+            return [];
+        }
+        $stray = array_map(static fn (float $u, float $v): float => max(abs($u), abs($v)), $measured->framing->u, $measured->framing->v);
+        $off = array_map(static fn (float $s): bool => $s > self::OFF_MARK, $stray);
+        $faults = [];
+        foreach (self::runs($off, 5) as [$from, $to, $length]) {
+            if ($length >= 6) {
+                $most = max(array_slice($stray, $from, $to - $from + 1));
+                $faults[] = self::lasting(
+                    $take, 'off-mark', 'picture', $take->main->from + $from, $take->main->from + $to, $most / self::OFF_MARK, 100 * $most, '%',
+                    $most > 0.5 ? 'The subject leaves the picture.' : sprintf('The subject sits %.0f %% of the frame off its mark.', 100 * $most),
+                );
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<Fault> */
+    private static function sustained(Measured $measured): array
+    {
+        $take = $measured->take;
+        $main = $take->main;
+        $faults = [];
+        if ($measured->drift > 7) {
+            $faults[] = self::lasting($take, 'drift', 'travel', $main->holdFrom, $main->holdTo, $measured->drift / 7, $measured->drift, '%', sprintf('The subject changes size by about %.0f %% over the hold.', $measured->drift));
+        }
+        foreach ($measured->evenness as $axis => $evenness) {
+            if ($evenness->value > 0.12) {
+                $picture = $axis === 'turn' ? 'The background hurries and dawdles.' : 'The move surges and sags.';
+                $faults[] = self::lasting($take, 'uneven', $axis, $main->holdFrom, $main->holdTo, $evenness->value / 0.12, 100 * $evenness->value, '%', $picture);
+            }
+        }
+        if ($measured->completion < 0.85) {
+            $faults[] = new Fault('stopped-short', 'all', $take->grid->t[$main->to], $take->grid->t[$main->to], 0.85 / max($measured->completion, 0.05), 'stop', 100 * $measured->completion, '%', 'The last part of the planned picture is missing.');
+        }
+        $sync = $measured->eases->sync;
+        if ($sync !== null && $sync > 1.2) {
+            $faults[] = new Fault('out-of-step', 'all', $take->grid->t[$main->from], $take->grid->t[$main->from], $sync / 1.2, 'start', $sync, 's', 'The subject slides out of place while only one axis moves.');
+        }
+
+        return $faults;
+    }
+
+    /** How far the subject is thrown about a moment, in words; empty where the take has no subject there. */
+    private static function jump(Measured $measured, int $node): string
+    {
+        $from = $measured->take->main->from;
+        $n = count($measured->framing->u);
+        $first = max(0, $node - $from - 4);
+        $last = min($n - 1, $node - $from + 8);
+        if ($last <= $first) {
+            return '';
+        }
+        $most = 0.0;
+        foreach ([$measured->framing->u, $measured->framing->v] as $series) {
+            $part = array_slice($series, $first, $last - $first + 1);
+            $most = max($most, max($part) - min($part));
+        }
+
+        return sprintf('The subject jumps %.1f %% of the frame.', 100 * $most);
+    }
+
+    private static function phase(Take $take, int $node): string
+    {
+        return $node < $take->main->holdFrom ? 'start' : ($node > $take->main->holdTo ? 'stop' : 'hold');
+    }
+
+    private static function node(Take $take, float $time): int
+    {
+        return (int) max(0, min($take->grid->count() - 1, round(($time - $take->grid->t[0]) / Grid::STEP)));
+    }
+
+    private static function lasting(Take $take, string $id, string $axis, int $from, int $to, float $severity, float $size, string $unit, string $picture): Fault
+    {
+        return new Fault($id, $axis, $take->grid->t[$from], $take->grid->t[$to], $severity, 'hold', $size, $unit, $picture);
+    }
+
+    private static function worstWindow(Take $take, string $id, string $axis, int $at, float $severity, float $size, string $unit, string $picture): Fault
+    {
+        $from = $take->main->holdFrom + $at;
+
+        return self::lasting($take, $id, $axis, $from, min($from + (int) (self::WORST_SECONDS / Grid::STEP), $take->grid->count() - 1), $severity, $size, $unit, $picture);
+    }
+
+    /**
+     * Start and mean of the worst three seconds.
+     *
+     * @param  list<float>  $values
+     * @return array{int, float}
+     */
+    private static function worst(array $values): array
+    {
+        $width = (int) (self::WORST_SECONDS / Grid::STEP);
+        $n = count($values);
+        if ($n <= $width) {
+            return [0, Statistics::mean($values)];
+        }
+        $sum = array_sum(array_slice($values, 0, $width));
+        $best = [0, $sum];
+        for ($i = 1; $i + $width <= $n; $i++) {
+            $sum += $values[$i + $width - 1] - $values[$i - 1];
+            if ($sum > $best[1]) {
+                $best = [$i, $sum];
+            }
+        }
+
+        return [$best[0], $best[1] / $width];
+    }
+
+    /**
+     * Runs of true values; breaks of up to $join - 1 false values do not part a run.
+     *
+     * @param  list<bool>  $flags
+     * @return list<array{int, int, int}> first, last, number of true values
+     */
+    private static function runs(array $flags, int $join): array
+    {
+        $runs = [];
+        foreach ($flags as $i => $flag) {
+            if (! $flag) {
+                continue;
+            }
+            $k = count($runs) - 1;
+            if ($k >= 0 && $i - $runs[$k][1] <= $join) {
+                $runs[$k] = [$runs[$k][0], $i, $runs[$k][2] + 1];
+            } else {
+                $runs[] = [$i, $i, 1];
+            }
+        }
+
+        return $runs;
+    }
+}

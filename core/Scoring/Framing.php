@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\Statistics;
+
+/**
+ * Where the subject sat in the frame from first motion to last, against its planned place (docs/scoring.md,
+ * section 4, "Framing"). Fractions of the frame; percent where a name says so.
+ */
+final readonly class Framing
+{
+    /** How far the subject's pin may be off on the map without that counting as aim error, m. */
+    private const PIN = 1.2;
+
+    private const PIN_RIDGE = 0.05;
+
+    /**
+     * @param  list<float>  $u  place in the frame less the planned place, per node of S
+     * @param  list<float>  $v
+     * @param  float  $offset  offset of the pin that was found, m, before its limit
+     * @param  Corrected  $rms  % of the frame
+     * @param  float  $most  % of the frame, greatest stray less noise
+     * @param  float  $stray  99th percentile of the stray, fraction: what a rescue crop must take
+     * @param  float  $recompose  crop that would do if the subject might sit elsewhere, %
+     */
+    private function __construct(
+        public array $u,
+        public array $v,
+        public float $offset,
+        public Corrected $rms,
+        public float $most,
+        public float $stray,
+        public float $recompose,
+    ) {}
+
+    /**
+     * @param  float  $aimU  planned place, fraction of the width right of the centre
+     * @param  float  $aimV  fraction of the height above the centre
+     */
+    public static function of(Take $take, float $aimU, float $aimV): self
+    {
+        $dx = $take->moving($take->dx);
+        $dy = $take->moving($take->dy);
+        $dz = $take->moving($take->dz);
+        $heading = $take->moving($take->grid->heading->value);
+        $tilt = $take->moving($take->grid->tilt->value);
+        $distance = $take->moving($take->distance);
+
+        [$ex, $ey, $offset] = self::pinOffset($take, $dx, $dy, $dz, $heading, $tilt, $distance, $aimU, $aimV);
+        $u = $v = [];
+        foreach ($dx as $i => $x) {
+            [$pu, $pv] = self::project($x + $ex, $dy[$i] + $ey, $dz[$i], $heading[$i], $tilt[$i], $take);
+            $u[] = $pu - $aimU;
+            $v[] = $pv - $aimV;
+        }
+        [$nu, $nv] = self::noise($take, $dz, $distance);
+        $ru = Corrected::value(Statistics::meanSquare($u), $nu ** 2);
+        $rv = Corrected::value(Statistics::meanSquare($v), $nv ** 2);
+        $absU = array_map(abs(...), $u);
+        $absV = array_map(abs(...), $v);
+        $near = static fn (array $values): array => array_map(static fn (float $value): float => max(-2.0, min(2.0, $value)), $values);
+
+        return new self(
+            $u, $v, $offset,
+            Corrected::combine($ru, $rv)->times(100),
+            100 * max(0.0, Statistics::percentile($absU, 98) - 2 * $nu, Statistics::percentile($absV, 98) - 2 * $nv),
+            max(Statistics::percentile($absU, 99), Statistics::percentile($absV, 99)),
+            100 * max(max($near($u)) - min($near($u)), max($near($v)) - min($near($v))),
+        );
+    }
+
+    /**
+     * Projection as the scorer needs it: a subject beside or behind the lens is held at 5 % of its range in depth, so
+     * that it counts as far off and not as a division by nothing. Degrees in, fractions out.
+     *
+     * @return array{float, float}
+     */
+    private static function project(float $dx, float $dy, float $dz, float $heading, float $tilt, Take $take): array
+    {
+        $psi = $heading * Angle::DEGREE;
+        $theta = $tilt * Angle::DEGREE;
+        $ahead = $dx * sin($psi) + $dy * cos($psi);
+        $right = $dx * cos($psi) - $dy * sin($psi);
+        $depth = max($ahead * cos($theta) + $dz * sin($theta), 0.05 * sqrt($dx * $dx + $dy * $dy + $dz * $dz) + 1e-9);
+        $up = -$ahead * sin($theta) + $dz * cos($theta);
+
+        return [$right / (2 * $depth * $take->lens->halfWidth), $up / (2 * $depth * $take->lens->halfHeight)];
+    }
+
+    /**
+     * One horizontal offset of the subject that explains the misses best, by ridge least squares, held to PIN.
+     *
+     * @param  list<float>  $dx
+     * @param  list<float>  $dy
+     * @param  list<float>  $dz
+     * @param  list<float>  $heading
+     * @param  list<float>  $tilt
+     * @param  list<float>  $distance
+     * @return array{float, float, float} east and north after the limit, size before it, m
+     */
+    private static function pinOffset(Take $take, array $dx, array $dy, array $dz, array $heading, array $tilt, array $distance, float $aimU, float $aimV): array
+    {
+        $a11 = $a12 = $a22 = $b1 = $b2 = 0.0;
+        $rows = 0;
+        foreach ($dx as $i => $x) {
+            [$u, $v] = self::project($x, $dy[$i], $dz[$i], $heading[$i], $tilt[$i], $take);
+            $psi = $heading[$i] * Angle::DEGREE;
+            $theta = $tilt[$i] * Angle::DEGREE;
+            $lateral = -max(-1.0, min(1.0, 2 * $take->lens->halfWidth * ($u - $aimU))) * $distance[$i];
+            $vertical = -max(-1.0, min(1.0, 2 * $take->lens->halfHeight * ($v - $aimV))) * $distance[$i];
+            foreach ([[cos($psi), -sin($psi), $lateral], [-sin($theta) * sin($psi), -sin($theta) * cos($psi), $vertical]] as [$p, $q, $miss]) {
+                $a11 += $p * $p;
+                $a12 += $p * $q;
+                $a22 += $q * $q;
+                $b1 += $p * $miss;
+                $b2 += $q * $miss;
+                $rows++;
+            }
+        }
+        $a11 += self::PIN_RIDGE * $rows;
+        $a22 += self::PIN_RIDGE * $rows;
+        $determinant = $a11 * $a22 - $a12 * $a12;
+        $ex = ($b1 * $a22 - $b2 * $a12) / $determinant;
+        $ey = ($a11 * $b2 - $a12 * $b1) / $determinant;
+        $size = hypot($ex, $ey);
+        $held = $size > self::PIN ? self::PIN / $size : 1.0;
+
+        return [$ex * $held, $ey * $held, $size];
+    }
+
+    /**
+     * What position, height and compass noise alone would do to the place in the frame, fractions.
+     *
+     * @param  list<float>  $dz
+     * @param  list<float>  $distance
+     * @return array{float, float}
+     */
+    private static function noise(Take $take, array $dz, array $distance): array
+    {
+        $position = $take->grid->x->sigma * Statistics::mean($take->hold($take->grid->x->g0));
+        $height = $take->grid->z->sigma * Statistics::mean($take->hold($take->grid->z->g0));
+        $inverse = $slope = 0.0;
+        foreach ($distance as $i => $range) {
+            $inverse += 1 / max($range, 1.0) ** 2;
+            $slope += $dz[$i] / $range;
+        }
+        $n = count($distance);
+        $typical = max(1.0, ($inverse / $n) ** -0.5);
+        $across = hypot($position, 0.3) / $typical / Angle::DEGREE;
+        $compass = $take->grid->heading->sigma * Statistics::mean($take->moving($take->grid->heading->g0));
+        $upward = hypot(hypot($height, 0.2), 0.3 * abs($slope / $n)) / $typical / Angle::DEGREE;
+
+        return [hypot($across, $compass) / $take->hfov(), hypot($upward, 0.03) / $take->vfov()];
+    }
+}

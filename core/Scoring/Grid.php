@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\LocalQuadratic;
+use Larkspur\Measure\NoiseLevel;
+use Larkspur\Refusal;
+
+/**
+ * A log on the common 10 Hz grid (docs/scoring.md, section 1): the ground on which logs of 5 to 50 Hz agree.
+ * Metres, degrees, seconds.
+ */
+final readonly class Grid
+{
+    public const STEP = 0.1;
+
+    /** Half-widths of the kernels, s. */
+    public const POSITION = 1.2;
+
+    public const ALTITUDE = 1.0;
+
+    public const ANGLE = 0.7;
+
+    public const STEADY = 1.8;
+
+    public const SLOW = 2.5;
+
+    public const BOB = 0.6;
+
+    /** Around a gap in the log this much on either side is not judged, s. */
+    private const GAP_MARGIN = 0.3;
+
+    /**
+     * @param  list<float>  $t
+     * @param  list<float>  $bob  climb rate by the 0.6 s kernel
+     * @param  list<float>  $gBob  its noise gain
+     * @param  list<bool>  $valid  false inside and about a gap
+     */
+    private function __construct(
+        public Samples $samples,
+        public array $t,
+        public Channel $x,
+        public Channel $y,
+        public Channel $z,
+        public Channel $heading,
+        public Channel $tilt,
+        public array $bob,
+        public array $gBob,
+        public array $valid,
+    ) {}
+
+    public static function of(Samples $samples): self
+    {
+        $t = $samples->t;
+        $nodes = self::nodes($t);
+        [$sx, $sz, $sh, $st] = self::noise($samples);
+        $even = $samples->positionT === $t;
+
+        [[$fx, $fy], $gp] = LocalQuadratic::fit($samples->positionT, [$samples->positionX, $samples->positionY], $nodes, self::POSITION);
+        [[$fz], $gz] = LocalQuadratic::fit($t, [$samples->z], $nodes, self::ALTITUDE);
+        [[$fh, $ft], $ga] = LocalQuadratic::fit($t, [$samples->heading, $samples->tilt], $nodes, self::ANGLE);
+        [[$bob], $gBob] = LocalQuadratic::rates($t, [$samples->z], $nodes, self::BOB);
+
+        $wide = [];
+        foreach ([self::STEADY, self::SLOW] as $width) {
+            if ($even) {
+                [[$x, $y, $z, $h, $g], $gain] = LocalQuadratic::rates($t, [$samples->x, $samples->y, $samples->z, $samples->heading, $samples->tilt], $nodes, $width);
+                $wide[] = [$x, $y, $z, $h, $g, $gain, $gain];
+            } else {
+                [[$x, $y], $positionGain] = LocalQuadratic::rates($samples->positionT, [$samples->positionX, $samples->positionY], $nodes, $width);
+                [[$z, $h, $g], $gain] = LocalQuadratic::rates($t, [$samples->z, $samples->heading, $samples->tilt], $nodes, $width);
+                $wide[] = [$x, $y, $z, $h, $g, $positionGain, $gain];
+            }
+        }
+        [$steady, $slow] = $wide;
+
+        return new self(
+            $samples, $nodes,
+            new Channel($fx[0], $fx[1], $fx[2], $steady[0], $slow[0], $gp[0], $gp[1], $gp[2], $steady[5], $slow[5], $sx),
+            new Channel($fy[0], $fy[1], $fy[2], $steady[1], $slow[1], $gp[0], $gp[1], $gp[2], $steady[5], $slow[5], $sx),
+            new Channel($fz[0], $fz[1], $fz[2], $steady[2], $slow[2], $gz[0], $gz[1], $gz[2], $steady[6], $slow[6], $sz),
+            new Channel($fh[0], $fh[1], $fh[2], $steady[3], $slow[3], $ga[0], $ga[1], $ga[2], $steady[6], $slow[6], $sh),
+            new Channel($ft[0], $ft[1], $ft[2], $steady[4], $slow[4], $ga[0], $ga[1], $ga[2], $steady[6], $slow[6], $st),
+            $bob, $gBob, self::valid($t, $nodes),
+        );
+    }
+
+    /**
+     * White noise of position (the larger of both directions), height, heading and tilt. The upper bounds keep a
+     * shaky pilot from being excused as noise.
+     *
+     * @return array{float, float, float, float}
+     */
+    public static function noise(Samples $samples): array
+    {
+        return [
+            max(
+                NoiseLevel::of($samples->positionT, $samples->positionX, 0.02, 0.4),
+                NoiseLevel::of($samples->positionT, $samples->positionY, 0.02, 0.4),
+            ),
+            NoiseLevel::of($samples->t, $samples->z, 0.02, 0.25),
+            NoiseLevel::of($samples->t, $samples->heading, 0.03, 0.6),
+            NoiseLevel::of($samples->t, $samples->tilt, 0.03, 0.12),
+        ];
+    }
+
+    /**
+     * @param  list<float>  $t
+     * @return list<float>
+     */
+    public static function nodes(array $t): array
+    {
+        $n = count($t);
+        if ($n < 5) {
+            throw new Refusal('There are too few samples to judge.', '', 'at least five');
+        }
+        $nodes = [];
+        $last = $t[$n - 1] + 1e-9;
+        for ($k = (int) ceil($t[0] / self::STEP - 1e-9); $k * self::STEP <= $last; $k++) {
+            $nodes[] = $k * self::STEP;
+        }
+        if (count($nodes) < 10) {
+            throw new Refusal('This log is too short to judge.', '', 'at least a second of flight');
+        }
+
+        return $nodes;
+    }
+
+    /**
+     * @param  list<float>  $t
+     * @param  list<float>  $nodes
+     * @return list<bool>
+     */
+    private static function valid(array $t, array $nodes): array
+    {
+        $steps = [];
+        for ($i = 1, $n = count($t); $i < $n; $i++) {
+            $steps[] = $t[$i] - $t[$i - 1];
+        }
+        $limit = max(0.6, 3 * \Larkspur\Measure\Statistics::median($steps));
+        $valid = array_fill(0, count($nodes), true);
+        foreach ($steps as $i => $step) {
+            if ($step > $limit) {
+                foreach ($nodes as $k => $node) {
+                    if ($node > $t[$i] - self::GAP_MARGIN && $node < $t[$i + 1] + self::GAP_MARGIN) {
+                        $valid[$k] = false;
+                    }
+                }
+            }
+        }
+
+        return array_values($valid);
+    }
+
+    public function count(): int
+    {
+        return count($this->t);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\Axis;
+use Larkspur\Move\Role;
+
+/** Every figure that a take is judged by, measured once (docs/scoring.md, section 4). */
+final readonly class Measured
+{
+    /**
+     * @param  array<value-of<Axis>, Corrected>  $evenness  share of the held rate
+     * @param  Corrected  $path  % of the viewing distance
+     * @param  float  $drift  %
+     * @param  ?Corrected  $altitude  % of the viewing distance; null where the move climbs
+     * @param  float  $pace  seconds that a point takes to cross the frame
+     * @param  float  $completion  flown over planned; 1 where nothing was planned
+     * @param  float  $radius  mean radius, m
+     * @param  float  $arc  degrees flown
+     */
+    private function __construct(
+        public Take $take,
+        public array $evenness,
+        public Eases $eases,
+        public Corrected $path,
+        public float $drift,
+        public ?Corrected $altitude,
+        public Framing $framing,
+        public Shake $shake,
+        public CrossTalk $cross,
+        public float $pace,
+        public float $completion,
+        public float $radius,
+        public float $arc,
+    ) {}
+
+    /**
+     * @param  float  $lead  planned lead of translation over rotation, s
+     * @param  ?float  $arcPlanned  degrees
+     */
+    public static function of(Take $take, float $aimU, float $aimV, float $lead, ?float $arcPlanned): self
+    {
+        $stray = $take->path->stray($take->main);
+        $radius = $take->path->meanRadius($take->main);
+        $arc = $take->path->arc($take->main);
+
+        return new self(
+            $take,
+            Evenness::of($take),
+            Eases::of($take, $lead),
+            $stray['wander']->times(100 / $take->viewing),
+            100 * $stray['drift'] / max(1.0, $radius),
+            $take->judging->role(Axis::Climb) === Role::Still ? self::altitude($take) : null,
+            Framing::of($take, $aimU, $aimV),
+            Shake::of($take),
+            CrossTalk::of($take),
+            $take->hfov() / max(0.01, $take->held(Axis::Turn)),
+            $arcPlanned === null ? 1.0 : $arc / $arcPlanned,
+            $radius,
+            $arc,
+        );
+    }
+
+    /** Spread of the height about its mean, less noise and the slow walk of a satellite height. */
+    private static function altitude(Take $take): Corrected
+    {
+        $noise = $take->grid->z->sigma * Statistics::mean($take->hold($take->grid->z->g0));
+
+        return Corrected::value(Statistics::variance($take->moving($take->grid->z->value)), $noise ** 2 + 0.15 ** 2)->times(100 / $take->viewing);
+    }
+
+    /** Median tilt over the hold, rad. */
+    public function tilt(): float
+    {
+        return Statistics::median($this->take->hold($this->take->grid->tilt->value)) * Angle::DEGREE;
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Statistics;
+
+/** The eight parts of a take, 0 to 100, and the overall score that follows from them (docs/scoring.md, section 5). */
+final readonly class Parts
+{
+    private const EASE_UNKNOWN = 80.0;
+
+    /** Shares of the weighted mean and of the weakest part in the overall score. */
+    private const MEAN_SHARE = 0.85;
+
+    /** A part lighter than this can't be the weakest part. */
+    private const WEAKEST_LEAST_WEIGHT = 0.06;
+
+    /**
+     * @param  array<string, float>  $scores  by part
+     * @param  array<string, float>  $errors  one standard deviation of each, points
+     * @param  float  $easeWeight  how measurable the eases were, 0 to 1
+     */
+    private function __construct(public array $scores, public array $errors, public float $easeWeight) {}
+
+    public static function of(Measured $measured): self
+    {
+        [$ease, $easeError, $easeWeight] = self::ease($measured->eases);
+        $path = [Anchored::Path->score($measured->path->value), Anchored::Drift->score($measured->drift)];
+        if ($measured->altitude !== null) {
+            $path[] = Anchored::Path->score($measured->altitude->value);
+        }
+        $even = array_map(static fn (Corrected $c): float => Anchored::Evenness->score($c->value), array_values($measured->evenness));
+        $evenError = array_map(static fn (Corrected $c): float => self::error(Anchored::Evenness, $c), array_values($measured->evenness));
+
+        return new self(
+            [
+                'path' => self::weakestAndMean($path),
+                'framing' => 0.6 * Anchored::FrameRms->score($measured->framing->rms->value) + 0.4 * Anchored::FrameMax->score($measured->framing->most),
+                'steady' => self::weakestAndMean($even),
+                'ease' => $ease,
+                'smooth' => Anchored::Shake->score($measured->shake->image->value),
+                'clean' => Anchored::Cross->score($measured->cross->total->value),
+                'pace' => Anchored::Pace->score($measured->pace),
+                'completion' => Anchored::Completion->score($measured->completion),
+            ],
+            [
+                'path' => self::error(Anchored::Path, $measured->path),
+                'framing' => self::error(Anchored::FrameRms, $measured->framing->rms),
+                'steady' => $evenError === [] ? 0.0 : max($evenError),
+                'ease' => $easeError,
+                'smooth' => self::error(Anchored::Shake, $measured->shake->image),
+                'clean' => self::error(Anchored::Cross, $measured->cross->total),
+                'pace' => 0.0,
+                'completion' => 0.0,
+            ],
+            $easeWeight,
+        );
+    }
+
+    /**
+     * Overall score before deductions, and its standard deviation.
+     *
+     * @param  array<string, float>  $weights
+     * @return array{float, float}
+     */
+    public function overall(array $weights): array
+    {
+        $weights['ease'] *= min(1.0, max(0.25, $this->easeWeight));
+        $total = array_sum($weights);
+        $mean = $variance = 0.0;
+        $weakest = 100.0;
+        foreach ($weights as $part => $weight) {
+            $mean += $weight / $total * $this->scores[$part];
+            $variance += (self::MEAN_SHARE * $weight / $total * $this->errors[$part]) ** 2;
+            if ($weight >= self::WEAKEST_LEAST_WEIGHT && $this->scores[$part] < $weakest) {
+                $weakest = $this->scores[$part];
+            }
+        }
+
+        return [self::MEAN_SHARE * $mean + (1 - self::MEAN_SHARE) * $weakest, sqrt($variance)];
+    }
+
+    /**
+     * Score of the eases, its standard deviation, and how measurable they were.
+     *
+     * @return array{float, float, float}
+     */
+    private static function ease(Eases $eases): array
+    {
+        $fits = $eases->all();
+        if ($fits === []) {
+            return [self::EASE_UNKNOWN, 10.0, 0.0];
+        }
+        $weights = array_map(static fn (array $fit): float => $fit[2]->weight(), $fits);
+        $combine = static function (callable $seconds) use ($fits, $weights, $eases): float {
+            $sum = 0.0;
+            $worst = $worstRank = INF;
+            foreach ($fits as $i => [$axis, , $fit]) {
+                $score = Eases::score($axis, $seconds($fit));
+                $sum += $weights[$i] * $score;
+                // An ease that could hardly be measured must look worse than it is before it counts as the worst.
+                $rank = $score + 60 * (1 - $weights[$i]);
+                if ($rank < $worstRank) {
+                    [$worst, $worstRank] = [$score, $rank];
+                }
+            }
+            $mean = $sum / array_sum($weights);
+            $ease = 0.6 * $mean + 0.4 * min($mean, $worst);
+
+            return $eases->sync === null ? $ease : 0.8 * $ease + 0.2 * Anchored::Sync->score($eases->sync);
+        };
+        $score = $combine(static fn (EaseFit $fit): float => $fit->usable());
+        // The credited time is one spread above the estimate, so the estimate itself is one spread below.
+        $below = $combine(static fn (EaseFit $fit): float => $fit->duration);
+
+        return [$score, abs($score - $below) / 2, Statistics::mean($weights)];
+    }
+
+    /** Half weakest, half mean. @param list<float> $scores */
+    private static function weakestAndMean(array $scores): float
+    {
+        return $scores === [] ? self::EASE_UNKNOWN : 0.5 * min($scores) + 0.5 * Statistics::mean($scores);
+    }
+
+    private static function error(Anchored $anchor, Corrected $figure): float
+    {
+        return abs($anchor->score(max(0.0, $figure->value - $figure->error)) - $anchor->score($figure->value + $figure->error)) / 2;
+    }
+}

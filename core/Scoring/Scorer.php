@@ -1,0 +1,282 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Camera\Lens;
+use Larkspur\Camera\RescueCrop;
+use Larkspur\Geo\GeoPoint;
+use Larkspur\Geo\LocalFrame;
+use Larkspur\Geo\Position;
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\CircleFit;
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\Axis;
+use Larkspur\Move\Catalogue;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Lead;
+use Larkspur\Move\Orbit;
+use Larkspur\Refusal;
+use Larkspur\Site\Wind;
+use Larkspur\Telemetry\FlightLog;
+
+/** Judges a take of a flight log against what it was meant to be (docs/scoring.md). */
+final class Scorer
+{
+    /** Share of the picture that a delivery at source size can spare. */
+    public const CROP_BUDGET = 0.15;
+
+    /** Least arc on which a circle is fitted through a noisy log, degrees, and the noise from which that matters, m. */
+    private const LEAST_ARC = 45.0;
+
+    private const ARC_NOISE = 0.3;
+
+    /**
+     * The takes in a log, each with its limits and the move it looks like.
+     *
+     * @return list<array{from: float, to: float, recognition: Recognition}>
+     */
+    public static function takes(FlightLog $log, ?Intent $intent = null): array
+    {
+        $frame = self::frame($log, null);
+        $samples = Samples::of($log, $frame);
+        $found = TakeFinder::find($samples, hfov: ($intent->lens ?? Lens::assumed())->horizontal / Angle::DEGREE);
+        $takes = [];
+        foreach ($found as $i => [$from, $to]) {
+            $cut = TakeFinder::cut($found, $i, $log->from(), $log->to());
+            $grid = Grid::of(Samples::of($log->between(...$cut), $frame));
+            $takes[] = ['from' => $from, 'to' => $to, 'recognition' => Recognition::of($grid, $from, $to)];
+        }
+
+        return $takes;
+    }
+
+    /**
+     * @param  ?int  $number  which take of the log, from 1; needed where there are several
+     * @param  float  $cropBudget  share of the picture that the delivery can spare
+     *
+     * @throws Refusal where there is no take, or several and none was chosen
+     */
+    public static function score(FlightLog $log, ?Intent $intent = null, ?int $number = null, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null): Score
+    {
+        $frame = self::frame($log, $intent);
+        $lens = $intent->lens ?? Lens::assumed();
+        $lift = $intent?->home === null ? 0.0 : $intent->home->altitude;
+        $found = TakeFinder::find(Samples::of($log, $frame, $lift), hfov: $lens->horizontal / Angle::DEGREE);
+        $index = self::choose($found, $number);
+        [$from, $to] = $found[$index];
+        $cut = $log->between(...TakeFinder::cut($found, $index, $log->from(), $log->to()));
+
+        return self::judge($log, $cut, $frame, $lift, $from, $to, $intent, $cropBudget, $wind);
+    }
+
+    private static function judge(FlightLog $log, FlightLog $cut, LocalFrame $frame, float $lift, float $from, float $to, ?Intent $intent, float $cropBudget, ?Wind $wind): Score
+    {
+        $grid = Grid::of(Samples::of($cut, $frame, $lift));
+        $recognition = Recognition::of($grid, $from, $to);
+        $remarks = [];
+        if ($intent === null) {
+            $intent = self::recognised($recognition);
+            $given = false;
+            $remarks[] = 'No plan was given, so the take is judged against the move it looks like.';
+        } else {
+            $given = true;
+        }
+        if ($lift !== 0.0) {
+            $remarks[] = sprintf('Heights in the log count from take-off; %.1f m were added.', $lift);
+        }
+        if ($intent->lens->assumed) {
+            $remarks[] = 'No camera was stated: 70 degrees and 16:9 are assumed.';
+        }
+        $judging = Catalogue::move($intent->move)->judging();
+        $subject = $intent->subject === null ? null : $frame->position($intent->subject);
+        if ($subject === null) {
+            $subject = self::fittedCentre($grid, $from, $to);
+            $remarks[] = 'No subject was given: the middle of the circle that was flown serves.';
+        }
+        $flownWay = self::way($grid, $subject, $from, $to);
+        $way = match ($intent->choice('direction')) {
+            Orbit::CLOCKWISE => 1.0,
+            Orbit::COUNTERCLOCKWISE => -1.0,
+            default => $flownWay,
+        };
+        $take = Take::of($grid, $judging, $intent->lens, $subject, $way)
+            ?? throw new Refusal('Nothing in this take goes round the subject.', 'take', 'a take that fits its plan');
+        $lead = Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $intent->lens);
+        $measured = Measured::of($take, $intent->u(), $intent->v(), $lead, $intent->number('arc_deg'));
+        $parts = Parts::of($measured);
+        $faults = FaultFinder::find($measured);
+        if ($flownWay !== $way) {
+            $faults[] = new Fault('wrong-way', 'travel', $grid->t[$take->main->from], $grid->t[$take->main->to], 2.5, 'hold', 100, '%', 'The picture turns the other way from the one that was planned.');
+        }
+
+        $raw = array_sum(array_map(static fn (Fault $fault): float => $fault->deduction(), $faults));
+        $deduction = 25 * (1 - exp(-$raw / 25));
+        [$overall, $spread] = $parts->overall($judging->weights);
+        $score = max(0.0, $overall - $deduction);
+
+        $usable = UsableStretches::of($measured, $faults);
+        $crop = RescueCrop::ofStray($measured->framing->stray, self::roll($cut, $from, $to), $intent->lens->aspect);
+        [$complete, $fitted] = self::complete($intent, $measured, $flownWay, $frame, $subject);
+        $t = $grid->t;
+
+        return new Score(
+            $complete, $fitted, $given, $given ? 1.0 : $recognition->confidence, $score, $deduction,
+            self::uncertainty($spread, $faults), Facet::all($measured, $parts), FaultFinder::worthShowing($faults), $faults, $usable, $crop,
+            Verdict::of($score, $faults, $crop, $usable, $cropBudget), $remarks,
+            ['samples' => $log->count(), 'rate_hz' => round($log->rate(), 2), 'duration_s' => round($log->to() - $log->from(), 2), 'sha256' => $log->sha256],
+            [
+                'from_s' => round($from, 1), 'to_s' => round($to, 1),
+                'hold_from_s' => round($t[$take->main->holdFrom], 1), 'hold_to_s' => round($t[$take->main->holdTo], 1),
+            ],
+            $measured, $parts,
+            $wind?->mean ?? self::columnMean($cut, 'wind_mps'), $wind?->gust,
+        );
+    }
+
+    /** Origin at the subject or the first sample, at height zero of the log's datum: positions stay small. */
+    private static function frame(FlightLog $log, ?Intent $intent): LocalFrame
+    {
+        return new LocalFrame(new GeoPoint(
+            $intent->subject->latitude ?? $log->column('lat')[0],
+            $intent->subject->longitude ?? $log->column('lon')[0],
+            0.0,
+        ));
+    }
+
+    /** @param list<array{float, float}> $found */
+    private static function choose(array $found, ?int $number): int
+    {
+        if ($found === []) {
+            throw new Refusal('Nothing in this log moves the picture for three seconds, so there is no take in it.', 'log', 'a log of at least one pass');
+        }
+        if ($number !== null) {
+            return isset($found[$number - 1]) ? $number - 1 : throw new Refusal(sprintf('There is no take %d.', $number), 'take', 'a number from 1 to '.count($found));
+        }
+        if (count($found) > 1) {
+            $list = [];
+            foreach ($found as $i => [$from, $to]) {
+                $list[] = sprintf('take %d from %s to %s', $i + 1, Verdict::clock($from), Verdict::clock($to));
+            }
+            throw new Refusal(sprintf('There are %d takes in this log: %s.', count($found), implode(', ', $list)), 'take', 'one of them to be chosen');
+        }
+
+        return 0;
+    }
+
+    private static function recognised(Recognition $recognition): Intent
+    {
+        if ($recognition->confidence < Recognition::SURE || ! in_array($recognition->move, Catalogue::ids(), true)) {
+            [$first, $second] = array_keys($recognition->likelihoods);
+            throw new Refusal(
+                sprintf('Which move this was can’t be told from the log alone; it looks most like %s, then %s.', $first, $second),
+                'move', 'an intent that names the move',
+            );
+        }
+
+        return new Intent($recognition->move, null, null, 0.5, 0.5, Lens::assumed(), null, []);
+    }
+
+    /** The middle of the circle flown, at the height on which the lens was trained. */
+    private static function fittedCentre(Grid $grid, float $from, float $to): Position
+    {
+        $x = $y = $z = $tilt = [];
+        foreach ($grid->t as $i => $t) {
+            if ($t >= $from && $t <= $to) {
+                $x[] = $grid->x->value[$i];
+                $y[] = $grid->y->value[$i];
+                $z[] = $grid->z->value[$i];
+                $tilt[] = $grid->tilt->value[$i];
+            }
+        }
+        $circle = CircleFit::taubin($x, $y);
+        $expected = 'the subject’s position in the intent';
+        if ($circle === null || $circle->radius > 2000) {
+            throw new Refusal('The path is straight, so no middle can be found.', 'subject', $expected);
+        }
+        $bearings = Angle::unwrap(array_map(static fn (float $east, float $north): float => atan2($east - $circle->x, $north - $circle->y), $x, $y));
+        $arc = (max($bearings) - min($bearings)) / Angle::DEGREE;
+        if ($arc < self::LEAST_ARC && $grid->x->sigma > self::ARC_NOISE) {
+            throw new Refusal(sprintf('An arc of %.0f degrees in so noisy a log does not tell where its middle is.', $arc), 'subject', $expected);
+        }
+
+        return new Position($circle->x, $circle->y, Statistics::median($z) + $circle->radius * tan(Statistics::median($tilt) * Angle::DEGREE));
+    }
+
+    /** +1 where the craft went round clockwise, seen from above. */
+    private static function way(Grid $grid, Position $subject, float $from, float $to): float
+    {
+        $bearings = [];
+        foreach ($grid->t as $i => $t) {
+            if ($t >= $from && $t <= $to) {
+                $bearings[] = atan2($grid->x->value[$i] - $subject->east, $grid->y->value[$i] - $subject->north);
+            }
+        }
+        $bearings = Angle::unwrap($bearings);
+
+        return $bearings !== [] && $bearings[count($bearings) - 1] < $bearings[0] ? -1.0 : 1.0;
+    }
+
+    /** Largest steady lean of the horizon during the take, rad; null where the log has no roll. */
+    private static function roll(FlightLog $log, float $from, float $to): ?float
+    {
+        $rolls = [];
+        foreach ($log->column('gimbal_roll_deg') as $i => $roll) {
+            $t = $log->column('t')[$i];
+            if (! is_nan($roll) && $t >= $from && $t <= $to) {
+                $rolls[] = abs($roll);
+            }
+        }
+
+        return $rolls === [] ? null : Statistics::percentile($rolls, 95) * Angle::DEGREE;
+    }
+
+    private static function columnMean(FlightLog $log, string $name): ?float
+    {
+        $values = array_values(array_filter($log->column($name), static fn (float $value): bool => ! is_nan($value)));
+
+        return $values === [] ? null : round(Statistics::mean($values), 2);
+    }
+
+    /**
+     * The intent with what was left open filled in from the flight.
+     *
+     * @return array{Intent, list<string>}
+     */
+    private static function complete(Intent $intent, Measured $measured, float $flownWay, LocalFrame $frame, Position $subject): array
+    {
+        $flown = [
+            'radius_m' => round($measured->radius, 1),
+            'arc_deg' => round($measured->arc, 1),
+            'pace_mps' => round($measured->take->main->rate, 2),
+            'direction' => $flownWay > 0 ? Orbit::CLOCKWISE : Orbit::COUNTERCLOCKWISE,
+        ];
+        $open = array_diff_key($flown, $intent->parameters);
+        if ($intent->subject === null) {
+            $intent = new Intent($intent->move, $frame->geoPoint($subject), null, $intent->aimX, $intent->aimY, $intent->lens, $intent->home, $intent->parameters);
+
+            return [$intent->with($open), ['subject', ...array_keys($open)]];
+        }
+
+        return [$intent->with($open), array_keys($open)];
+    }
+
+    /**
+     * One standard deviation of the score, points: what noise does to the parts, and faults so near their threshold
+     * that another log of the same flight might not show them.
+     *
+     * @param  list<Fault>  $faults
+     */
+    private static function uncertainty(float $spread, array $faults): float
+    {
+        $variance = $spread ** 2 + 0.3 ** 2;
+        foreach ($faults as $fault) {
+            if ($fault->severity < 1.3) {
+                $variance += (0.5 * $fault->deduction()) ** 2;
+            }
+        }
+
+        return sqrt($variance);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Statistics;
+
+/** The stretch in which one axis moves, and within it the hold (docs/scoring.md, section 3). Indices are grid nodes. */
+final readonly class Span
+{
+    private function __construct(
+        public float $rate,
+        public int $from,
+        public int $holdFrom,
+        public int $holdTo,
+        public int $to,
+    ) {}
+
+    /**
+     * @param  list<float>  $rate  signed so that its sum is positive
+     * @return ?self null where the axis hardly moves
+     */
+    public static function of(array $rate): ?self
+    {
+        $p95 = Statistics::percentile($rate, 95);
+        $fast = array_values(array_filter($rate, static fn (float $p): bool => $p > 0.5 * $p95));
+        if ($p95 <= 0 || count($fast) < 5) {
+            return null;
+        }
+        $hold = Statistics::median($fast);
+        [$from, $to] = self::mainRun($rate, 0.1 * $hold);
+
+        $mean = Statistics::movingAverage($rate, 11);
+        $first = $last = null;
+        $count = 0;
+        for ($i = $from; $i <= $to; $i++) {
+            if ($mean[$i] >= 0.9 * $hold) {
+                $first ??= $i;
+                $last = $i;
+                $count++;
+            }
+        }
+        if ($count < 3 || $last - $first < 10) {
+            $length = $to - $from;
+            $first = $from + (int) (0.2 * $length);
+            $last = $to - (int) (0.2 * $length);
+        }
+
+        return new self($hold, $from, (int) $first, (int) $last, $to);
+    }
+
+    /**
+     * Runs above a threshold, those closer than 1 s joined; of these the one with the largest sum.
+     *
+     * @param  list<float>  $rate
+     * @return array{int, int}
+     */
+    private static function mainRun(array $rate, float $threshold): array
+    {
+        $best = [0, 0];
+        $bestSum = -INF;
+        $start = $end = null;
+        $n = count($rate);
+        for ($i = 0; $i <= $n; $i++) {
+            $moving = $i < $n && $rate[$i] > $threshold;
+            if ($moving && $end !== null && $i - $end <= 10) {
+                $end = $i;
+            } elseif ($moving || $i === $n) {
+                if ($start !== null && $end !== null) {
+                    $sum = array_sum(array_slice($rate, $start, $end - $start + 1));
+                    if ($sum > $bestSum) {
+                        [$best, $bestSum] = [[$start, $end], $sum];
+                    }
+                }
+                $start = $end = $i;
+            }
+        }
+
+        return $best;
+    }
+
+    /** Number of nodes from first motion to last. */
+    public function nodes(): int
+    {
+        return $this->to - $this->from + 1;
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\LocalQuadratic;
+use Larkspur\Measure\Statistics;
+
+/**
+ * Finds the takes in a log: stretches in which the picture moves, between stretches in which it rests
+ * (docs/scoring.md, section 2).
+ */
+final class TakeFinder
+{
+    /** Image speed at which a take begins, and below which it is over, % of the frame's width a second. */
+    private const ON = 1.0;
+
+    private const OFF = 0.5;
+
+    /** A take ends when the picture has rested this long, s. */
+    private const IDLE = 1.5;
+
+    private const SHORTEST = 3.0;
+
+    /** Kept before and after each take, where the neighbouring takes allow, s. */
+    private const MARGIN = 3.0;
+
+    /**
+     * @param  float  $viewing  viewing distance, m
+     * @param  float  $hfov  horizontal field of view, degrees
+     * @return list<array{float, float}> begin and end of each take, s
+     */
+    public static function find(Samples $samples, float $viewing = 20.0, float $hfov = 70.0): array
+    {
+        $nodes = Grid::nodes($samples->t);
+        $activity = Statistics::movingAverage(self::activity($samples, $nodes, $viewing, $hfov), 11);
+        $n = count($nodes);
+        $takes = [];
+        $start = null;
+        for ($i = 0; $i < $n;) {
+            if ($start === null) {
+                if ($activity[$i] > self::ON) {
+                    for ($start = $i; $start > 0 && $activity[$start - 1] > self::OFF;) {
+                        $start--;
+                    }
+                }
+                $i++;
+            } elseif ($activity[$i] < self::OFF) {
+                for ($j = $i; $j < $n && $activity[$j] < self::OFF && $nodes[$j] - $nodes[$i] < self::IDLE;) {
+                    $j++;
+                }
+                if ($j >= $n || $nodes[$j] - $nodes[$i] >= self::IDLE - 1e-9) {
+                    $takes[] = [$nodes[$start], $nodes[$i]];
+                    $start = null;
+                }
+                $i = $j;
+            } else {
+                $i++;
+            }
+        }
+        if ($start !== null) {
+            $takes[] = [$nodes[$start], $nodes[$n - 1]];
+        }
+
+        return array_values(array_filter($takes, static fn (array $take): bool => $take[1] - $take[0] >= self::SHORTEST));
+    }
+
+    /**
+     * The stretch of log that belongs to one take: the take with its margins, halfway to its neighbours at most.
+     *
+     * @param  list<array{float, float}>  $takes
+     * @return array{float, float}
+     */
+    public static function cut(array $takes, int $index, float $from, float $to): array
+    {
+        [$begin, $end] = $takes[$index];
+        $before = isset($takes[$index - 1]) ? ($takes[$index - 1][1] + $begin) / 2 : $from;
+        $after = isset($takes[$index + 1]) ? ($end + $takes[$index + 1][0]) / 2 : $to;
+
+        return [max($before, $begin - self::MARGIN), min($after, $end + self::MARGIN)];
+    }
+
+    /**
+     * How fast the picture moves at each node, % of the frame's width a second, less twice the noise.
+     *
+     * @param  list<float>  $nodes
+     * @return list<float>
+     */
+    private static function activity(Samples $samples, array $nodes, float $viewing, float $hfov): array
+    {
+        [$sp, $sz, $sh, $st] = Grid::noise($samples);
+        [[[, $vx], [, $vy]], [, $gp]] = LocalQuadratic::fit($samples->positionT, [$samples->positionX, $samples->positionY], $nodes, Grid::POSITION);
+        [[[, $vz]], [, $gz]] = LocalQuadratic::fit($samples->t, [$samples->z], $nodes, Grid::ALTITUDE);
+        [[[, $vh], [, $vt]], [, $ga]] = LocalQuadratic::fit($samples->t, [$samples->heading, $samples->tilt], $nodes, Grid::ANGLE);
+        $degree = 1 / Angle::DEGREE;
+        $activity = [];
+        foreach ($nodes as $i => $_) {
+            $activity[] = 100 / $hfov * max(
+                0.0,
+                $degree * (hypot($vx[$i], $vy[$i]) - 2 * $sp * $gp[$i]) / $viewing,
+                $degree * (abs($vz[$i]) - 2 * $sz * $gz[$i]) / $viewing,
+                abs($vh[$i]) - 2 * $sh * $ga[$i],
+                abs($vt[$i]) - 2 * $st * $ga[$i],
+            );
+        }
+
+        return $activity;
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Telemetry;
+
+use Larkspur\Measure\Statistics;
+
+/**
+ * A flight log as it was recorded: columns of equal length in the units of the Flight CSV contract.
+ *
+ * t rises strictly. The first six columns (t, lat, lon, alt_m, heading_deg, gimbal_tilt_deg) are always there and
+ * finite; the others may be absent, or NAN in places. Flight modes are words.
+ */
+final readonly class FlightLog
+{
+    public const REQUIRED = ['t', 'lat', 'lon', 'alt_m', 'heading_deg', 'gimbal_tilt_deg'];
+
+    public const OPTIONAL = [
+        'speed_mps', 'climb_mps', 'gimbal_roll_deg', 'zoom', 'automated', 'recording', 'wind_mps', 'wind_from_deg',
+        'stick_climb', 'stick_turn', 'stick_run', 'stick_slide', 'stick_tilt', 'subject_lat', 'subject_lon', 'subject_alt_m',
+    ];
+
+    /**
+     * @param  array<string, list<float>>  $columns  by contract name
+     * @param  list<string>  $flightModes  one a row, or empty
+     * @param  list<LogNote>  $notes  what the reader had to say about it
+     */
+    public function __construct(
+        public array $columns,
+        public array $flightModes = [],
+        public array $notes = [],
+        public string $sha256 = '',
+    ) {}
+
+    public function count(): int
+    {
+        return count($this->columns['t']);
+    }
+
+    public function has(string $column): bool
+    {
+        return isset($this->columns[$column]);
+    }
+
+    /** @return list<float> */
+    public function column(string $name): array
+    {
+        return $this->columns[$name] ?? [];
+    }
+
+    public function from(): float
+    {
+        return $this->columns['t'][0];
+    }
+
+    public function to(): float
+    {
+        return $this->columns['t'][$this->count() - 1];
+    }
+
+    /** Samples per second: one over the median time step. */
+    public function rate(): float
+    {
+        $steps = [];
+        $t = $this->columns['t'];
+        for ($i = 1, $n = count($t); $i < $n; $i++) {
+            $steps[] = $t[$i] - $t[$i - 1];
+        }
+        $step = Statistics::median($steps);
+
+        return $step > 0 ? 1 / $step : 0.0;
+    }
+
+    /** The part between two times, s, both included. */
+    public function between(float $from, float $to): self
+    {
+        $t = $this->columns['t'];
+        $first = 0;
+        $n = count($t);
+        while ($first < $n && $t[$first] < $from - 1e-9) {
+            $first++;
+        }
+        $last = $n - 1;
+        while ($last >= $first && $t[$last] > $to + 1e-9) {
+            $last--;
+        }
+        if ($first === 0 && $last === $n - 1) {
+            return $this;
+        }
+        $length = $last - $first + 1;
+
+        return new self(
+            array_map(static fn (array $column): array => array_slice($column, $first, $length), $this->columns),
+            array_slice($this->flightModes, $first, $this->flightModes === [] ? 0 : $length),
+            $this->notes,
+            $this->sha256,
+        );
+    }
+
+    public function withSha256(string $sha256): self
+    {
+        return new self($this->columns, $this->flightModes, $this->notes, $sha256);
+    }
+}
