@@ -115,6 +115,23 @@ final readonly class ThumbSheet
         return $peak;
     }
 
+    /** Whether the craft can give every rate and every acceleration that the sheet asks for. */
+    public function withinLimits(ModeTune $mode): bool
+    {
+        foreach (Finger::cases() as $finger) {
+            $top = $mode->top($finger);
+            $bottom = -$mode->top($finger, false);
+            foreach ($this->asked[$finger->value] as $rate) {
+                if ($rate > $top || $rate < $bottom) {
+                    return false;
+                }
+            }
+        }
+
+        return $this->effort['accelerate']['peak'] <= $mode->accelerate && $this->effort['brake']['peak'] <= $mode->brake
+            && $this->effort['climb']['peak'] <= $mode->climbAccelerate && $this->effort['turn']['peak'] <= $mode->turnAccelerate;
+    }
+
     /** Travel of a finger at a time, s; between samples the nearest, outside the sheet rest. */
     public function at(Finger $finger, float $time): float
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Move;
 
 use Larkspur\Measure\Ramp;
+use Larkspur\Refusal;
 
 /**
  * The speed of a move over time: rest, swell to the pace over one ease, hold, fade over one ease, rest.
@@ -21,11 +22,26 @@ final readonly class Pace
     /** Rest after last motion, s: the recording ends only after a full stop. */
     public const REST = 2.5;
 
+    /** Longest pass that can be planned, s: nobody holds a stick still for longer. */
+    public const LONGEST = 300.0;
+
     public float $ease;
 
-    /** @param float $length along the path, in the unit of $rate times seconds; @param float $rate above 0 */
+    /**
+     * @param  float  $length  along the path, m
+     * @param  float  $rate  m/s, above 0
+     *
+     * @throws Refusal where the pass would last longer than LONGEST
+     */
     public function __construct(public float $length, public float $rate, float $ease)
     {
+        if ($length / $rate > self::LONGEST) {
+            throw new Refusal(
+                sprintf('At that pace the pass would take %.0f minutes.', $length / $rate / 60),
+                'intent.parameters.pace_mps',
+                sprintf('a pace of %.1f m/s or more, or a shorter way', ceil(10 * $length / self::LONGEST) / 10),
+            );
+        }
         $this->ease = max(1e-3, min($ease, $length / $rate));
     }
 

@@ -48,6 +48,12 @@ final readonly class Corrected
         return new self($this->value * $factor, $this->error * abs($factor));
     }
 
+    /** What is left when a known, independent part is taken off: the root of the difference of squares. */
+    public function less(float $known): self
+    {
+        return new self(sqrt(max(0.0, $this->value ** 2 - $known ** 2)), $this->error);
+    }
+
     private static function root(float $square, float $meanSquare, float $noise, float $nu): self
     {
         $value = sqrt(max(0.0, $square));

@@ -36,6 +36,12 @@ final readonly class EaseFit
         public float $spread,
     ) {}
 
+    /** The same ease, its duration no longer in doubt: the fingers themselves were recorded. */
+    public function known(): self
+    {
+        return new self($this->duration, $this->centre, $this->rate, 0.0);
+    }
+
     /** What is credited: T times exp(spread), the benefit of the doubt. */
     public function usable(): float
     {

@@ -6,6 +6,7 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Axis;
+use Larkspur\Rig\Finger;
 
 /** How gently each held axis started and stopped, and whether the axes did so together. */
 final readonly class Eases
@@ -15,13 +16,18 @@ final readonly class Eases
 
     /**
      * @param  array<value-of<Axis>, array{start: ?EaseFit, stop: ?EaseFit}>  $fits
+     * @param  list<array{finger: Finger, axis: Axis, end: 'start'|'stop', at: float, seconds: float}>  $flicks  read from the fingers
      * @param  ?float  $sync  seconds by which the axes miss each other, less the planned lead; null with fewer than two
      */
-    private function __construct(public array $fits, public ?float $sync) {}
+    private function __construct(public array $fits, public array $flicks, public ?float $sync) {}
 
-    /** @param float $lead seconds by which rotation was planned to follow translation */
-    public static function of(Take $take, float $lead): self
+    /**
+     * @param  float  $lead  seconds by which rotation was planned to follow translation
+     * @param  ?Sticks  $sticks  what the fingers did, where the log has it
+     */
+    public static function of(Take $take, float $lead, ?Sticks $sticks = null): self
     {
+        $flicks = $sticks?->flicks($take->grid->t[$take->main->holdFrom], $take->grid->t[$take->main->holdTo]) ?? [];
         $fits = [];
         $t = $take->grid->t;
         foreach ($take->spans as $name => $span) {
@@ -39,8 +45,14 @@ final readonly class Eases
                 'stop' => EaseFit::fit($take->grid->samples->t, $samples, ($t[$span->to] + $t[$span->holdTo]) / 2, true, $middle, $sigma, self::WALK[$name]),
             ];
         }
+        foreach ($flicks as $flick) {
+            $fit = $fits[$flick['axis']->value][$flick['end']] ?? null;
+            if ($fit !== null) {
+                $fits[$flick['axis']->value][$flick['end']] = $fit->known();
+            }
+        }
 
-        return new self($fits, self::sync($take, $lead));
+        return new self($fits, $flicks, self::sync($take, $lead));
     }
 
     /**

@@ -60,7 +60,7 @@ final readonly class Facet
         $why = match (true) {
             $weakest === null => $about.': this log can’t tell, so it counts as 80.',
             $weakest->score >= 95 => $about.': textbook throughout.',
-            default => sprintf('%s: %s is %s%s, textbook is %s.', $about, lcfirst($weakest->label), self::number($weakest->value), self::unit($weakest->unit), self::number($weakest->textbook)),
+            default => sprintf('%s: %s %s%s; textbook is %s.', $about, lcfirst($weakest->label), self::number($weakest->value), self::unit($weakest->unit), self::number($weakest->textbook)),
         };
 
         return new self($id, $name, $score, $why, $figures);
@@ -87,10 +87,10 @@ final readonly class Facet
         $shake = $measured->shake;
 
         return [
-            Figure::of('image_shake', 'Picture shake, all together', $shake->image->value, '%/s', Anchored::Shake),
-            Figure::of('pan_shake', 'Sideways shake', $shake->pan->value, '%/s', Anchored::Shake),
-            Figure::of('tilt_shake', 'Up-and-down shake', $shake->tilt->value, '%/s', Anchored::Shake),
-            Figure::of('bob', 'Bobbing in the picture', $shake->bob->times($measured->take->imageSpeed(1.0))->value, '%/s', Anchored::Shake),
+            Figure::of('image_shake', 'The picture trembles by', $measured->disturbance->value, '%/s', Anchored::Shake),
+            Figure::of('pan_shake', 'Of that, sideways', $shake->pan->value, '%/s', Anchored::Shake),
+            Figure::of('tilt_shake', 'Of that, up and down', $shake->tilt->value, '%/s', Anchored::Shake),
+            Figure::of('bob', 'Of that, bobbing', $shake->bob->times($measured->take->imageSpeed(1.0))->value, '%/s', Anchored::Shake),
         ];
     }
 
@@ -117,7 +117,7 @@ final readonly class Facet
             $figures[] = Figure::of('altitude', 'Height strays by', $measured->altitude->value, '% of distance', Anchored::Path);
         }
         $figures[] = Figure::of('cross', 'Resting axes move the picture by', $measured->cross->total->value, '%/s', Anchored::Cross);
-        $figures[] = Figure::of('completion', 'Of the planned arc, flown', min(1.5, $measured->completion), '%', Anchored::Completion, 100);
+        $figures[] = Figure::of('completion', 'Of the planned arc you flew', min(1.5, $measured->completion), '%', Anchored::Completion, 100);
 
         return $figures;
     }
@@ -127,7 +127,7 @@ final readonly class Facet
     {
         return [
             Figure::of('frame_rms', 'Subject strays from its mark by', $measured->framing->rms->value, '% of frame', Anchored::FrameRms),
-            Figure::of('frame_max', 'At most', $measured->framing->most, '% of frame', Anchored::FrameMax),
+            Figure::of('frame_max', 'At most it strays by', $measured->framing->most, '% of frame', Anchored::FrameMax),
         ];
     }
 

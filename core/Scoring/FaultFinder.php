@@ -121,7 +121,18 @@ final class FaultFinder
     private static function flicks(Measured $measured): array
     {
         $faults = [];
+        $known = [];
+        foreach ($measured->eases->flicks as $flick) {
+            $known[$flick['axis']->value.$flick['end']] = true;
+            $faults[] = new Fault(
+                'flick-'.$flick['end'], $flick['finger']->value, $flick['at'], $flick['at'], 0.3 / max(0.1, $flick['seconds']), $flick['end'], $flick['seconds'], 's',
+                self::jump($measured, self::node($measured->take, $flick['at'])),
+            );
+        }
         foreach ($measured->eases->all() as [$axis, $end, $fit]) {
+            if (isset($known[$axis->value.$end])) {
+                continue;
+            }
             $limit = $axis->rotates() ? 0.6 : 0.8;
             $usable = $fit->usable();
             if ($usable < $limit && $measured->take->held($axis) > $measured->take->floor($axis)) {

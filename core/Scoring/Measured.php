@@ -17,6 +17,7 @@ final readonly class Measured
      * @param  Corrected  $path  % of the viewing distance
      * @param  float  $drift  %
      * @param  ?Corrected  $altitude  % of the viewing distance; null where the move climbs
+     * @param  Corrected  $disturbance  shake of the picture that its eases don't explain, %/s
      * @param  float  $pace  seconds that a point takes to cross the frame
      * @param  float  $completion  flown over planned; 1 where nothing was planned
      * @param  float  $radius  mean radius, m
@@ -31,6 +32,7 @@ final readonly class Measured
         public ?Corrected $altitude,
         public Framing $framing,
         public Shake $shake,
+        public Corrected $disturbance,
         public CrossTalk $cross,
         public float $pace,
         public float $completion,
@@ -41,9 +43,12 @@ final readonly class Measured
     /**
      * @param  float  $lead  planned lead of translation over rotation, s
      * @param  ?float  $arcPlanned  degrees
+     * @param  ?Sticks  $sticks  what the fingers did, where the log has it
      */
-    public static function of(Take $take, float $aimU, float $aimV, float $lead, ?float $arcPlanned): self
+    public static function of(Take $take, float $aimU, float $aimV, float $lead, ?float $arcPlanned, ?Sticks $sticks = null): self
     {
+        $eases = Eases::of($take, $lead, $sticks);
+        $shake = Shake::of($take);
         $stray = $take->path->stray($take->main);
         $radius = $take->path->meanRadius($take->main);
         $arc = $take->path->arc($take->main);
@@ -51,12 +56,13 @@ final readonly class Measured
         return new self(
             $take,
             Evenness::of($take),
-            Eases::of($take, $lead),
+            $eases,
             $stray['wander']->times(100 / $take->viewing),
             100 * $stray['drift'] / max(1.0, $radius),
             $take->judging->role(Axis::Climb) === Role::Still ? self::altitude($take) : null,
             Framing::of($take, $aimU, $aimV),
-            Shake::of($take),
+            $shake,
+            $shake->image->less(EaseShare::of($take, $eases)),
             CrossTalk::of($take),
             $take->hfov() / max(0.01, $take->held(Axis::Turn)),
             $arcPlanned === null ? 1.0 : $arc / $arcPlanned,

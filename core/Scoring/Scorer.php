@@ -41,7 +41,7 @@ final class Scorer
     {
         $frame = self::frame($log, null);
         $samples = Samples::of($log, $frame);
-        $found = TakeFinder::find($samples, hfov: ($intent->lens ?? Lens::assumed())->horizontal / Angle::DEGREE);
+        $found = TakeFinder::find($samples, hfov: ($intent->lens ?? Lens::assumed())->horizontal / Angle::DEGREE, pace: $intent?->number('pace_mps'));
         $takes = [];
         foreach ($found as $i => [$from, $to]) {
             $cut = TakeFinder::cut($found, $i, $log->from(), $log->to());
@@ -63,7 +63,7 @@ final class Scorer
         $frame = self::frame($log, $intent);
         $lens = $intent->lens ?? Lens::assumed();
         $lift = $intent?->home === null ? 0.0 : $intent->home->altitude;
-        $found = TakeFinder::find(Samples::of($log, $frame, $lift), hfov: $lens->horizontal / Angle::DEGREE);
+        $found = TakeFinder::find(Samples::of($log, $frame, $lift), hfov: $lens->horizontal / Angle::DEGREE, pace: $intent?->number('pace_mps'));
         $index = self::choose($found, $number);
         [$from, $to] = $found[$index];
         $cut = $log->between(...TakeFinder::cut($found, $index, $log->from(), $log->to()));
@@ -71,17 +71,25 @@ final class Scorer
         return self::judge($log, $cut, $frame, $lift, $from, $to, $intent, $cropBudget, $wind);
     }
 
+    /** Judges a log whose take is known to lie between two times, s: a planned flight, or limits set by hand. */
+    public static function scoreBetween(FlightLog $log, Intent $intent, float $from, float $to, float $cropBudget = self::CROP_BUDGET): Score
+    {
+        $lift = $intent->home === null ? 0.0 : $intent->home->altitude;
+
+        return self::judge($log, $log, self::frame($log, $intent), $lift, $from, $to, $intent, $cropBudget, null);
+    }
+
     private static function judge(FlightLog $log, FlightLog $cut, LocalFrame $frame, float $lift, float $from, float $to, ?Intent $intent, float $cropBudget, ?Wind $wind): Score
     {
         $grid = Grid::of(Samples::of($cut, $frame, $lift));
-        $recognition = Recognition::of($grid, $from, $to);
         $remarks = [];
+        $confidence = 1.0;
+        $given = $intent !== null;
         if ($intent === null) {
+            $recognition = Recognition::of($grid, $from, $to);
             $intent = self::recognised($recognition);
-            $given = false;
+            $confidence = $recognition->confidence;
             $remarks[] = 'No plan was given, so the take is judged against the move it looks like.';
-        } else {
-            $given = true;
         }
         if ($lift !== 0.0) {
             $remarks[] = sprintf('Heights in the log count from take-off; %.1f m were added.', $lift);
@@ -104,7 +112,7 @@ final class Scorer
         $take = Take::of($grid, $judging, $intent->lens, $subject, $way)
             ?? throw new Refusal('Nothing in this take goes round the subject.', 'take', 'a take that fits its plan');
         $lead = Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $intent->lens);
-        $measured = Measured::of($take, $intent->u(), $intent->v(), $lead, $intent->number('arc_deg'));
+        $measured = Measured::of($take, $intent->u(), $intent->v(), $lead, $intent->number('arc_deg'), Sticks::of($cut));
         $parts = Parts::of($measured);
         $faults = FaultFinder::find($measured);
         if ($flownWay !== $way) {
@@ -122,7 +130,7 @@ final class Scorer
         $t = $grid->t;
 
         return new Score(
-            $complete, $fitted, $given, $given ? 1.0 : $recognition->confidence, $score, $deduction,
+            $complete, $fitted, $given, $confidence, $score, $deduction,
             self::uncertainty($spread, $faults), Facet::all($measured, $parts), FaultFinder::worthShowing($faults), $faults, $usable, $crop,
             Verdict::of($score, $faults, $crop, $usable, $cropBudget), $remarks,
             ['samples' => $log->count(), 'rate_hz' => round($log->rate(), 2), 'duration_s' => round($log->to() - $log->from(), 2), 'sha256' => $log->sha256],

@@ -30,10 +30,13 @@ final class TakeFinder
     /**
      * @param  float  $viewing  viewing distance, m
      * @param  float  $hfov  horizontal field of view, degrees
+     * @param  ?float  $pace  planned pace, m/s: a move planned slower than ON is looked for at half its own image speed
      * @return list<array{float, float}> begin and end of each take, s
      */
-    public static function find(Samples $samples, float $viewing = 20.0, float $hfov = 70.0): array
+    public static function find(Samples $samples, float $viewing = 20.0, float $hfov = 70.0, ?float $pace = null): array
     {
+        $on = $pace === null ? self::ON : min(self::ON, 50 * $pace / $viewing / Angle::DEGREE / $hfov);
+        $off = $on * self::OFF / self::ON;
         $nodes = Grid::nodes($samples->t);
         $activity = Statistics::movingAverage(self::activity($samples, $nodes, $viewing, $hfov), 11);
         $n = count($nodes);
@@ -41,14 +44,14 @@ final class TakeFinder
         $start = null;
         for ($i = 0; $i < $n;) {
             if ($start === null) {
-                if ($activity[$i] > self::ON) {
-                    for ($start = $i; $start > 0 && $activity[$start - 1] > self::OFF;) {
+                if ($activity[$i] > $on) {
+                    for ($start = $i; $start > 0 && $activity[$start - 1] > $off;) {
                         $start--;
                     }
                 }
                 $i++;
-            } elseif ($activity[$i] < self::OFF) {
-                for ($j = $i; $j < $n && $activity[$j] < self::OFF && $nodes[$j] - $nodes[$i] < self::IDLE;) {
+            } elseif ($activity[$i] < $off) {
+                for ($j = $i; $j < $n && $activity[$j] < $off && $nodes[$j] - $nodes[$i] < self::IDLE;) {
                     $j++;
                 }
                 if ($j >= $n || $nodes[$j] - $nodes[$i] >= self::IDLE - 1e-9) {

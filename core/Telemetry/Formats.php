@@ -13,7 +13,7 @@ final class Formats
     {
         return match (self::ending($fileName)) {
             'csv', 'txt', 'tsv' => new FlightCsvReader,
-            default => throw new Refusal(sprintf('Logs ending in “.%s” can’t be read.', self::ending($fileName)), $fileName, 'a Flight CSV log, ending in .csv'),
+            default => throw new Refusal(sprintf('“%s” is not a name that a flight log has.', basename($fileName)), '', 'a Flight CSV log, ending in .csv'),
         };
     }
 
@@ -22,7 +22,7 @@ final class Formats
         return match (self::ending($fileName)) {
             'csv' => new FlightCsvWriter,
             'geojson', 'json' => new GeoJsonWriter,
-            default => throw new Refusal(sprintf('Logs can’t be written as “.%s”.', self::ending($fileName)), $fileName, 'a name ending in .csv or .geojson'),
+            default => throw new Refusal(sprintf('A log can’t be written as “%s”.', basename($fileName)), '', 'a name ending in .csv or .geojson'),
         };
     }
 

@@ -1,0 +1,374 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography;
+
+use Larkspur\Fields;
+use Larkspur\Measure\Angle;
+use Larkspur\Move\MovePlan;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+use Larkspur\Site\Solid;
+
+/**
+ * Everything that is checked about a plan before it is flown, each with the nearest change that mends it.
+ *
+ * Rates grow with the pace, and accelerations with its square or with pace over ease, so the nearest pace and the
+ * nearest ease follow from the ratio of what is asked to what is allowed.
+ */
+final class Checks
+{
+    /** Shortest ease that reads as an ease, s (common practice, no published source). */
+    public const EASE = 2.2;
+
+    /** Shortest hold worth flying, and the one to aim for, s (common practice, no published source). */
+    public const HOLD = 4.0;
+
+    private const GOOD_HOLD = 10.0;
+
+    /** Least time for a point to cross the frame, s: the seven-second rule of thumb of panning tables (from memory). */
+    public const CROSSING = 7.0;
+
+    private const ARC = 30.0;
+
+    /** Clearance to keep from anything solid beside half the craft's width, m (common practice, no published source). */
+    private const CLEARANCE = 2.0;
+
+    private const LOWEST = 2.0;
+
+    /**
+     * @param  list<Press>  $presses
+     * @return list<Finding> broken first, then notes, then what is fine
+     */
+    public static function all(Shot $shot, MovePlan $plan, ThumbSheet $sheet, array $presses): array
+    {
+        $mode = $shot->tune();
+        $findings = [
+            ...self::rates($plan, $sheet, $mode),
+            ...self::efforts($plan, $sheet, $mode),
+            self::tiltRange($shot, $plan),
+            self::comfort($shot, $plan, $presses, $mode),
+            self::crossing($shot, $plan),
+            self::phases($plan),
+            self::clearance($shot, $plan),
+            self::height($shot, $plan),
+            self::sightLine($shot, $plan),
+            self::wind($shot, $plan, $mode),
+            self::battery($shot, $plan),
+        ];
+        $order = [Finding::BROKEN => 0, Finding::NOTE => 1, Finding::OK => 2];
+        usort($findings, static fn (Finding $a, Finding $b): int => $order[$a->state] <=> $order[$b->state]);
+
+        return $findings;
+    }
+
+    /**
+     * Whether the plan lies where the sheet is known to fly true: inside every limit, eased, held and slow enough.
+     *
+     * @param  list<Finding>  $findings
+     */
+    public static function feasible(MovePlan $plan, Shot $shot, array $findings): bool
+    {
+        foreach ($findings as $finding) {
+            if ($finding->state === Finding::BROKEN) {
+                return false;
+            }
+        }
+        $ease = $plan->holdFrom - $plan->onset;
+        $arc = $plan->intent->number('arc_deg');
+
+        return $ease >= self::EASE - 1e-9 && $plan->holdTo - $plan->holdFrom >= self::HOLD - 1e-9
+            && self::crossingSeconds($shot, $plan) >= self::CROSSING - 1e-9 && ($arc === null || $arc >= self::ARC);
+    }
+
+    public static function crossingSeconds(Shot $shot, MovePlan $plan): float
+    {
+        return $plan->pan > 0 ? $shot->intent->lens->horizontal / $plan->pan : INF;
+    }
+
+    /** @return list<Finding> */
+    private static function rates(MovePlan $plan, ThumbSheet $sheet, ModeTune $mode): array
+    {
+        $findings = [];
+        $worst = null;
+        foreach (Finger::cases() as $finger) {
+            $peak = $sheet->peakAsked($finger);
+            $limit = $mode->top($finger, $peak >= 0);
+            [$value, $top, $unit] = $finger->rotates() ? [abs($peak) / Angle::DEGREE, $limit / Angle::DEGREE, 'deg/s'] : [abs($peak), $limit, 'm/s'];
+            $share = $top > 0 ? $value / $top : 0.0;
+            if ($share > 1 + 1e-9) {
+                $findings[] = new Finding(
+                    'rate-'.$finger->value, Finding::BROKEN,
+                    sprintf('%s asks %.1f %s, %s mode gives %.1f.', ucfirst($finger->value), $value, $unit, $mode->name, $top),
+                    $value, $top, $unit, ...self::slower($plan, 1 / $share),
+                );
+            } elseif ($value > 1e-3 && ($worst === null || $share > $worst[0])) {
+                $worst = [$share, $finger, $value, $top, $unit];
+            }
+        }
+        if ($findings === [] && $worst !== null) {
+            [, $finger, $value, $top, $unit] = $worst;
+            $findings[] = new Finding('rates', Finding::OK, sprintf('%s asks most: %.1f of %.1f %s.', ucfirst($finger->value), $value, $top, $unit), $value, $top, $unit);
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function efforts(MovePlan $plan, ThumbSheet $sheet, ModeTune $mode): array
+    {
+        $limits = [
+            'accelerate' => [$mode->accelerate, 'm/s2', 1.0, 'Speeding up'], 'brake' => [$mode->brake, 'm/s2', 1.0, 'Braking'],
+            'climb' => [$mode->climbAccelerate, 'm/s2', 1.0, 'Changing height'], 'turn' => [$mode->turnAccelerate, 'deg/s2', Angle::DEGREE, 'Changing the turn'],
+        ];
+        $findings = [];
+        foreach ($limits as $kind => [$limit, $unit, $scale, $words]) {
+            $asked = $sheet->effort[$kind]['peak'];
+            if ($asked <= $limit * (1 + 1e-9)) {
+                continue;
+            }
+            // On a circle the pull toward the middle grows with the square of the pace, at the ends with pace over ease.
+            $ease = $plan->holdFrom - $plan->onset;
+            $longer = round($ease * $asked / $limit + 0.05, 1);
+            $inHold = $sheet->effort[$kind]['at'] > $plan->holdFrom && $sheet->effort[$kind]['at'] < $plan->holdTo;
+            $findings[] = new Finding(
+                'effort-'.$kind, Finding::BROKEN,
+                sprintf('%s asks %.1f %s, %s mode gives %.1f.', $words, $asked / $scale, $unit, $mode->name, $limit / $scale),
+                $asked / $scale, $limit / $scale, $unit,
+                ...($inHold ? self::slower($plan, sqrt($limit / $asked)) : [sprintf('Ease over %.1f s.', $longer), ['ease_s' => $longer]]),
+            );
+        }
+
+        return $findings;
+    }
+
+    private static function tiltRange(Shot $shot, MovePlan $plan): Finding
+    {
+        $low = min($plan->flight->tilt) / Angle::DEGREE;
+        $high = max($plan->flight->tilt) / Angle::DEGREE;
+        $least = $shot->rig->tiltLow / Angle::DEGREE;
+        $most = $shot->rig->tiltHigh / Angle::DEGREE;
+        if ($low < $least - 1e-6) {
+            return new Finding('tilt-range', Finding::BROKEN, sprintf('The lens would have to look %.0f degrees down; this gimbal reaches %.0f.', $low, $least), $low, $least, 'deg', 'Fly lower or farther out.', self::heightFor($plan, $least + 1));
+        }
+        if ($high > $most + 1e-6) {
+            return new Finding('tilt-range', Finding::BROKEN, sprintf('The lens would have to look %.0f degrees up; this gimbal reaches %.0f.', $high, $most), $high, $most, 'deg', 'Fly higher or farther out.', self::heightFor($plan, $most - 1));
+        }
+
+        return new Finding('tilt-range', Finding::OK, sprintf('Tilt %.0f degrees, well within the gimbal.', $low), $low, $least, 'deg');
+    }
+
+    /**
+     * The height from which the subject is seen under a given tilt.
+     *
+     * @return array<string, float>
+     */
+    private static function heightFor(MovePlan $plan, float $tiltDegrees): array
+    {
+        $radius = $plan->intent->number('radius_m');
+        if ($radius === null || $plan->subject === null) {
+            return [];
+        }
+
+        return ['height_m' => max(0.5, round($plan->subject->up - $plan->ground - $radius * tan($tiltDegrees * Angle::DEGREE), 1))];
+    }
+
+    /** @param list<Press> $presses */
+    private static function comfort(Shot $shot, MovePlan $plan, array $presses, ModeTune $mode): Finding
+    {
+        $low = $high = [];
+        foreach ($presses as $press) {
+            if ($press->rests() || $press->isTouch()) {
+                continue;
+            }
+            $size = abs($press->hold);
+            if ($size < $shot->comfort->least) {
+                $low[] = $press;
+            } elseif ($size > $shot->comfort->most) {
+                $high[] = $press;
+            }
+        }
+        $percent = static fn (Press $press): string => sprintf('%s at %.0f %%', ucfirst($press->finger->value), 100 * abs($press->hold));
+        $band = sprintf('%.0f to %.0f %%', 100 * $shot->comfort->least, 100 * $shot->comfort->most);
+        if ($high !== []) {
+            usort($high, static fn (Press $a, Press $b): int => abs($b->hold) <=> abs($a->hold));
+            $share = $mode->curve($high[0]->finger)->output($shot->comfort->most) / max(1e-6, $mode->curve($high[0]->finger)->output(abs($high[0]->hold)));
+
+            return new Finding('comfort', Finding::NOTE, implode(', ', array_map($percent, $high))." of the travel: beyond the comfortable {$band}.", abs($high[0]->hold), $shot->comfort->most, 'travel', ...self::slower($plan, $share));
+        }
+        if ($low !== []) {
+            return new Finding('comfort', Finding::NOTE, implode(', ', array_map($percent, $low))." of the travel: below the comfortable {$band}; a slower mode gives a finer hand.", abs($low[0]->hold), $shot->comfort->least, 'travel');
+        }
+
+        return new Finding('comfort', Finding::OK, "Every finger that holds does so between {$band} of its travel.");
+    }
+
+    private static function crossing(Shot $shot, MovePlan $plan): Finding
+    {
+        $seconds = self::crossingSeconds($shot, $plan);
+        if ($seconds < self::CROSSING - 1e-6) {
+            return new Finding('crossing', Finding::NOTE, sprintf('The background crosses the frame in %.1f s; %.0f s or more does not strobe.', $seconds, self::CROSSING), $seconds, self::CROSSING, 's', ...self::slower($plan, $seconds / self::CROSSING));
+        }
+
+        return new Finding('crossing', Finding::OK, sprintf('The background crosses the frame in %.1f s.', min(999, $seconds)), min(999, $seconds), self::CROSSING, 's');
+    }
+
+    private static function phases(MovePlan $plan): Finding
+    {
+        $ease = $plan->holdFrom - $plan->onset;
+        $hold = $plan->holdTo - $plan->holdFrom;
+        $wanted = $plan->intent->number('ease_s') ?? $ease;
+        if ($ease < $wanted - 0.05) {
+            $arc = $plan->intent->number('arc_deg') ?? 0.0;
+            $longer = ceil($arc * ($wanted + self::HOLD) / max(0.1, $ease + $hold) / 5) * 5;
+
+            return new Finding('phases', Finding::BROKEN, 'The move is over before the pace is reached.', $hold, self::HOLD, 's', sprintf('Fly at least %.0f degrees, or slower.', min(1080, $longer)), ['arc_deg' => min(1080.0, $longer)]);
+        }
+        if ($ease < self::EASE - 1e-6) {
+            return new Finding('phases', Finding::NOTE, sprintf('An ease of %.1f s reads as a jerk.', $ease), $ease, self::EASE, 's', sprintf('Ease over %.1f s.', self::EASE), ['ease_s' => self::EASE]);
+        }
+        if ($hold < self::HOLD - 1e-6) {
+            $arc = $plan->intent->number('arc_deg') ?? 0.0;
+            $longer = min(1080.0, ceil($arc * ($ease + self::HOLD) / ($ease + $hold) / 5) * 5);
+
+            return new Finding('phases', Finding::NOTE, sprintf('The hold lasts only %.1f s; an editor needs %.0f.', $hold, self::HOLD), $hold, self::HOLD, 's', sprintf('Fly %.0f degrees.', $longer), ['arc_deg' => $longer]);
+        }
+
+        return new Finding('phases', Finding::OK, sprintf('Eases of %.1f s and a hold of %.1f s%s.', $ease, $hold, $hold >= self::GOOD_HOLD ? ', room for a cut with handles' : ''), $hold, self::HOLD, 's');
+    }
+
+    private static function clearance(Shot $shot, MovePlan $plan): Finding
+    {
+        $margin = self::CLEARANCE + $shot->rig->width / 2;
+        $least = INF;
+        $nearest = null;
+        $at = 0.0;
+        foreach ($shot->site->solids as $solid) {
+            [$distance, $time] = self::nearest($solid, $plan, $least);
+            if ($distance < $least) {
+                [$least, $nearest, $at] = [$distance, $solid, $time];
+            }
+        }
+        if ($nearest === null) {
+            return new Finding('clearance', Finding::OK, 'Nothing stands near the path.', null, $margin, 'm');
+        }
+        if ($least < $margin) {
+            $more = ceil(($margin - $least) * 2) / 2;
+            $mend = $plan->intent->number('radius_m');
+
+            return new Finding(
+                'clearance', Finding::BROKEN,
+                $least <= 0.05 ? sprintf('The path runs into %s at %.1f s.', $nearest->name, $at) : sprintf('Only %.1f m to %s at %.1f s; keep %.1f.', $least, $nearest->name, $at, $margin),
+                $least, $margin, 'm',
+                'Fly higher or on another radius.',
+                $mend === null ? [] : ['height_m' => round(($plan->intent->number('height_m') ?? 0) + max($more, $nearest->base->up + $nearest->height + $margin - $plan->flight->up[0]), 1)],
+            );
+        }
+
+        return new Finding('clearance', Finding::OK, sprintf('%.1f m to %s at the nearest.', $least, $nearest->name), $least, $margin, 'm');
+    }
+
+    /** @return array{float, float} least distance to a solid, m, and when, s; INF where it can't undercut $best */
+    private static function nearest(Solid $solid, MovePlan $plan, float $best): array
+    {
+        $flight = $plan->flight;
+        $least = INF;
+        $at = 0.0;
+        $n = $flight->count();
+        $stride = 10;
+        for ($i = 0; $i < $n; $i += $stride) {
+            $distance = $solid->distance($flight->position($i));
+            if ($distance < $least) {
+                [$least, $at] = [$distance, $flight->t[$i]];
+            }
+        }
+        if ($least > $best + 5) {
+            return [INF, 0.0];
+        }
+        $centre = $flight->indexAt($at);
+        for ($i = max(0, $centre - $stride); $i <= min($n - 1, $centre + $stride); $i++) {
+            $distance = $solid->distance($flight->position($i));
+            if ($distance < $least) {
+                [$least, $at] = [$distance, $flight->t[$i]];
+            }
+        }
+
+        return [$least, $at];
+    }
+
+    private static function height(Shot $shot, MovePlan $plan): Finding
+    {
+        $top = max($plan->flight->up) - min(0.0, $plan->ground);
+        $low = min($plan->flight->up) - $plan->ground;
+        $ceiling = $shot->site->ceiling;
+        $mend = static fn (float $change): array => $plan->intent->number('height_m') === null ? [] : ['height_m' => max(0.5, round($plan->intent->number('height_m') + $change, 1))];
+        if ($top > $ceiling + 1e-6) {
+            return new Finding('height', Finding::BROKEN, sprintf('%.0f m above ground; the ceiling here is %.0f. Check with your local authority.', $top, $ceiling), $top, $ceiling, 'm', 'Fly lower.', $mend($ceiling - $top));
+        }
+        if ($low < self::LOWEST - 1e-6) {
+            return new Finding('height', Finding::NOTE, sprintf('Only %.1f m above ground: low and slow crashes more often.', $low), $low, self::LOWEST, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));
+        }
+
+        return new Finding('height', Finding::OK, sprintf('%.0f m above ground, ceiling %.0f.', $top, $ceiling), $top, $ceiling, 'm');
+    }
+
+    private static function sightLine(Shot $shot, MovePlan $plan): Finding
+    {
+        $farthest = 0.0;
+        for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 10) {
+            $farthest = max($farthest, $plan->flight->position($i)->length());
+        }
+        $limit = $shot->site->sightLine;
+
+        return $farthest > $limit
+            ? new Finding('sight-line', Finding::BROKEN, sprintf('%.0f m from take-off at the farthest: beyond the %.0f m at which you can still see how the craft lies.', $farthest, $limit), $farthest, $limit, 'm', 'Stand nearer to the subject, or fly a smaller circle.')
+            : new Finding('sight-line', Finding::OK, sprintf('In sight throughout, %.0f m at the farthest.', $farthest), $farthest, $limit, 'm');
+    }
+
+    private static function wind(Shot $shot, MovePlan $plan, ModeTune $mode): Finding
+    {
+        $height = max($plan->flight->up) - $plan->ground;
+        $mean = $shot->wind->meanAt($height);
+        $gust = $shot->wind->gustAt($height);
+        $limit = $shot->rig->windLimit;
+        if ($gust > $limit) {
+            return new Finding('wind', Finding::BROKEN, sprintf('Gusts of %.1f m/s at that height; this craft is rated for %.0f.', $gust, $limit), $gust, $limit, 'm/s', 'Wait, or fly lower.');
+        }
+        $pace = $plan->intent->number('pace_mps') ?? 0.0;
+        $air = max($mode->run, $shot->rig->mode('fast')->run);
+        if ($pace + $gust > $air) {
+            return new Finding('wind', Finding::BROKEN, sprintf('Upwind the craft would need %.1f m/s through the air and has %.1f.', $pace + $gust, $air), $pace + $gust, $air, 'm/s', ...self::slower($plan, max(0.05, ($air - $gust) / max(0.1, $pace))));
+        }
+
+        return $shot->wind->mean <= 0
+            ? new Finding('wind', Finding::OK, 'Planned for still air.')
+            : new Finding('wind', $gust > 0.7 * $limit ? Finding::NOTE : Finding::OK, sprintf('%.1f m/s up there, gusts %.1f, rated for %.0f.', $mean, $gust, $limit), $gust, $limit, 'm/s');
+    }
+
+    private static function battery(Shot $shot, MovePlan $plan): Finding
+    {
+        $minutes = $plan->flight->duration() / 60;
+        $share = $minutes / $shot->rig->batteryMinutes;
+
+        return $share > 0.5
+            ? new Finding('battery', Finding::BROKEN, sprintf('One pass takes %.1f min of a battery of %.0f.', $minutes, $shot->rig->batteryMinutes), $minutes, $shot->rig->batteryMinutes / 2, 'min', 'Fly a shorter arc.')
+            : new Finding('battery', Finding::OK, sprintf('One pass takes %.0f s, %s %% of a battery.', 60 * $minutes, Fields::figure(max(1, round(100 * $share)))), $minutes, null, 'min');
+    }
+
+    /**
+     * The mend of a plan that is too fast: its pace times a share, rounded down.
+     *
+     * @return array{string, array<string, float>}
+     */
+    private static function slower(MovePlan $plan, float $share): array
+    {
+        $pace = $plan->intent->number('pace_mps');
+        if ($pace === null) {
+            return ['Fly it slower.', []];
+        }
+        $slower = max(0.1, floor($pace * $share * 100) / 100);
+
+        return [sprintf('Fly at %s m/s.', Fields::figure($slower)), ['pace_mps' => $slower]];
+    }
+}

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography;
+
+use Larkspur\Camera\View;
+use Larkspur\Flight;
+use Larkspur\Measure\Angle;
+use Larkspur\Move\Catalogue;
+use Larkspur\Move\MovePlan;
+use Larkspur\Scoring\Score;
+use Larkspur\Scoring\Verdict;
+
+/** A shot worked out, ready to be drawn, printed, rehearsed or flown. */
+final readonly class Plan
+{
+    /** Small frames drawn along the move. */
+    public const FRAMES = 6;
+
+    /**
+     * @param  list<Press>  $presses  one a finger, in the order of the sheet
+     * @param  Flight  $flown  the sheet flown in still air by the simulated craft
+     * @param  list<Finding>  $findings
+     * @param  ?Score  $expected  of that flight
+     */
+    public function __construct(
+        public Shot $shot,
+        public MovePlan $move,
+        public ThumbSheet $sheet,
+        public array $presses,
+        public Flight $flown,
+        public array $findings,
+        public ?Score $expected,
+    ) {}
+
+    public function feasible(): bool
+    {
+        return Checks::feasible($this->move, $this->shot, $this->findings);
+    }
+
+    /** The camera at a sample of the planned flight. */
+    public function view(int $index): View
+    {
+        $flight = $this->move->flight;
+
+        return new View($flight->position($index), $flight->heading[$index], $flight->tilt[$index], $this->shot->intent->lens);
+    }
+
+    /**
+     * Six pictures along the move, from first motion to last: horizon, the subject's mark, and every solid as the
+     * lens sees it. Places are fractions of the frame from its centre, u right and v up.
+     *
+     * @return list<array{t: float, horizon: float, mark: ?array{float, float}, solids: list<array{id: string, name: string, subject: bool, outline: list<array{float, float}>}>}>
+     */
+    public function frames(): array
+    {
+        $frames = [];
+        for ($k = 0; $k < self::FRAMES; $k++) {
+            $time = $this->move->onset + ($this->move->stop - $this->move->onset) * $k / (self::FRAMES - 1);
+            $index = $this->move->flight->indexAt($time);
+            $view = $this->view($index);
+            $mark = $this->move->subject === null ? null : $view->project($this->move->subject);
+            $solids = [];
+            foreach ($this->shot->site->solids as $solid) {
+                $outline = $solid->silhouette($view);
+                if (count($outline) >= 3) {
+                    $depth = $view->inLensAxes($solid->base)[2];
+                    $solids[] = [$depth, ['id' => $solid->id, 'name' => $solid->name, 'subject' => $solid->isSubject, 'outline' => array_map(static fn (array $p): array => [round($p[0], 5), round($p[1], 5)], $outline)]];
+                }
+            }
+            // Painted from far to near.
+            usort($solids, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+            $frames[] = [
+                't' => round($this->move->flight->t[$index], 2),
+                'horizon' => round(max(-20.0, min(20.0, $view->horizon())), 5),
+                'mark' => $mark === null ? null : [round($mark->u, 5), round($mark->v, 5)],
+                'solids' => array_column($solids, 1),
+            ];
+        }
+
+        return $frames;
+    }
+
+    /** @return list<Cue> */
+    public function cues(): array
+    {
+        return Cue::all($this);
+    }
+
+    /**
+     * The contract of "bin/larkspur plan --json" and of the API (docs/formats.md, "Plan").
+     *
+     * @param  int  $stride  samples of 0.02 s between those given
+     * @return array<string, mixed>
+     */
+    public function toArray(int $stride = 5): array
+    {
+        $flight = $this->move->flight->thinned($stride);
+        $round = static fn (array $values, int $digits, float $scale = 1.0): array => array_map(static fn (float $value): float => round($value * $scale, $digits), $values);
+        $travel = $this->sheet->travel;
+        $thin = static function (array $values) use ($stride): array {
+            $kept = [];
+            for ($i = 0, $n = count($values); $i < $n; $i += $stride) {
+                $kept[] = round($values[$i], 4);
+            }
+            if (($n - 1) % $stride !== 0) {
+                $kept[] = round($values[$n - 1], 4);
+            }
+
+            return $kept;
+        };
+        $subject = $this->move->subject;
+
+        return [
+            'intent' => $this->move->intent->toArray(),
+            'assumed' => $this->move->assumed,
+            'move' => ['id' => $this->move->intent->move, 'name' => Catalogue::move($this->move->intent->move)->name()],
+            'feasible' => $this->feasible(),
+            'expected' => $this->expected === null ? null : [
+                'score' => round($this->expected->score, 1),
+                'verdict' => $this->expected->verdict->verdict,
+                'facets' => array_combine(
+                    array_map(static fn ($facet): string => $facet->id, $this->expected->facets),
+                    array_map(static fn ($facet): ?float => $facet->score === null ? null : round($facet->score, 1), $this->expected->facets),
+                ),
+                'limited_by' => $this->limitedBy(),
+            ],
+            'phases' => [
+                'onset_s' => round($this->move->onset, 2), 'hold_from_s' => round($this->move->holdFrom, 2),
+                'hold_to_s' => round($this->move->holdTo, 2), 'stop_s' => round($this->move->stop, 2),
+                'duration_s' => round($this->move->flight->duration(), 2), 'lead_s' => round($this->move->lead, 2),
+            ],
+            'subject' => $subject === null ? null : ['east_m' => round($subject->east, 3), 'north_m' => round($subject->north, 3), 'up_m' => round($subject->up, 3), 'ground_m' => round($this->move->ground, 3)],
+            'samples' => [
+                't' => $round($flight->t, 3), 'east_m' => $round($flight->east, 3), 'north_m' => $round($flight->north, 3), 'up_m' => $round($flight->up, 3),
+                'heading_deg' => $round($flight->heading, 3, 1 / Angle::DEGREE), 'tilt_deg' => $round($flight->tilt, 3, 1 / Angle::DEGREE),
+            ],
+            'fingers' => array_map($thin, $travel),
+            'presses' => array_map(fn (Press $press): array => [
+                'finger' => $press->finger->value,
+                'thumb' => $this->shot->sticks->thumb($press->finger),
+                'ends' => $press->finger->ends(),
+                'hold' => round($press->hold, 4),
+                'peak' => round($press->peak, 4),
+                'kind' => $press->rests() ? 'rests' : ($press->isTouch() ? 'touch' : 'plays'),
+                'onset_s' => $press->onset === null ? null : round($press->onset, 2),
+                'off_s' => $press->off === null ? null : round($press->off, 2),
+            ], $this->presses),
+            'cues' => array_map(static fn (Cue $cue): array => $cue->toArray(), $this->cues()),
+            'frames' => $this->frames(),
+            'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
+            'summary' => $this->summary(),
+        ];
+    }
+
+    /** What keeps the expected score from being full, in words; empty where nothing does. */
+    private function limitedBy(): string
+    {
+        if ($this->expected === null || $this->expected->score >= 97) {
+            return '';
+        }
+        $weakest = null;
+        foreach ($this->expected->facets as $facet) {
+            if ($facet->score !== null && ($weakest === null || $facet->score < $weakest->score)) {
+                $weakest = $facet;
+            }
+        }
+
+        return $weakest->why ?? '';
+    }
+
+    /** The plan in two sentences. */
+    public function summary(): string
+    {
+        $phases = sprintf('%s of recording, %.1f s of it held.', Verdict::clock($this->move->flight->duration()), max(0.0, $this->move->holdTo - $this->move->holdFrom));
+
+        return $this->expected === null ? $phases : $phases.sprintf(' Flown as written it would score %.0f.', $this->expected->score);
+    }
+}

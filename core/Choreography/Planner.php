@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography;
+
+use Larkspur\Flight;
+use Larkspur\Flight\Aircraft;
+use Larkspur\Flight\Recorder;
+use Larkspur\Measure\Angle;
+use Larkspur\Move\Catalogue;
+use Larkspur\Move\MovePlan;
+use Larkspur\Refusal;
+use Larkspur\Rig\Finger;
+use Larkspur\Scoring\Score;
+use Larkspur\Scoring\Scorer;
+use Larkspur\Site\Site;
+
+/** Plans a shot: the flight it asks for, the thumb sheet, everything that was checked, and the score to expect. */
+final class Planner
+{
+    /**
+     * @throws Refusal where the shot can't be drawn at all; what can be drawn but not flown is a finding
+     */
+    public static function plan(Shot $shot): Plan
+    {
+        self::withinReach($shot);
+        $mode = $shot->tune();
+        $plan = Catalogue::plan($shot->intent, $shot->site->frame(), $mode);
+        $sheet = ThumbSheet::write($plan->flight, $mode);
+        $presses = array_map(static fn (Finger $finger): Press => Press::of($finger, $sheet, $plan), Finger::cases());
+        $findings = Checks::all($shot, $plan, $sheet, $presses);
+        // Within every limit the sheet is the exact inverse of the craft, so what it flies is what was planned.
+        $flown = $sheet->withinLimits($mode) ? $plan->flight : Aircraft::flySheet($sheet, $plan->flight, $shot->rig, $mode);
+
+        return new Plan($shot, $plan, $sheet, $presses, $flown, $findings, self::expected($plan, $shot, $flown));
+    }
+
+    /** The score of the sheet flown in still air, by the same method as any take; null where nothing in it can be judged. */
+    private static function expected(MovePlan $plan, Shot $shot, Flight $flown): ?Score
+    {
+        $log = (new Recorder)->record($flown, $shot->site->frame());
+        try {
+            return Scorer::scoreBetween($log, $plan->intent, $plan->onset, $plan->stop);
+        } catch (Refusal) {
+            return null;
+        }
+    }
+
+    private static function withinReach(Shot $shot): void
+    {
+        $subject = $shot->intent->subject;
+        if ($subject === null) {
+            return;
+        }
+        $distance = $shot->site->frame()->position($subject)->ground();
+        if ($distance > Site::REACH) {
+            throw new Refusal(
+                sprintf('The subject lies %.1f km from take-off.', $distance / 1000),
+                'intent.subject',
+                sprintf('a subject within %.0f km; are latitude and longitude the right way round?', Site::REACH / 1000),
+            );
+        }
+        if ($shot->intent->lens->horizontal >= 150 * Angle::DEGREE) {
+            throw new Refusal('So wide a lens does not draw straight lines.', 'intent.camera.hfov_deg', 'less than 150 degrees');
+        }
+    }
+}
