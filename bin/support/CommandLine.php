@@ -14,6 +14,7 @@ use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
+use Larkspur\Scoring\Expectation;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Scoring\Verdict;
 use Larkspur\Telemetry\FlightLog;
@@ -78,10 +79,11 @@ final class CommandLine
     private function plan(string $file, bool $json): int
     {
         $plan = Planner::plan(self::shot($file));
+        $expectation = Expectation::of($plan);
         if ($json) {
-            return $this->say(self::json($plan->toArray()));
+            return $this->say(self::json($expectation->toArray()));
         }
-        $lines = [$plan->summary()];
+        $lines = [$plan->summary().' '.$expectation->sentence()];
         foreach ($plan->cues() as $cue) {
             $lines[] = sprintf('%8s  %s', Verdict::clock($cue->t), $cue->text);
         }

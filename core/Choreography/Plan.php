@@ -5,12 +5,9 @@ declare(strict_types=1);
 namespace Larkspur\Choreography;
 
 use Larkspur\Camera\View;
-use Larkspur\Flight;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\MovePlan;
-use Larkspur\Scoring\Score;
-use Larkspur\Scoring\Verdict;
 
 /** A shot worked out, ready to be drawn, printed, rehearsed or flown. */
 final readonly class Plan
@@ -20,18 +17,14 @@ final readonly class Plan
 
     /**
      * @param  list<Press>  $presses  one a finger, in the order of the sheet
-     * @param  Flight  $flown  the sheet flown in still air by the simulated craft
      * @param  list<Finding>  $findings
-     * @param  ?Score  $expected  of that flight
      */
     public function __construct(
         public Shot $shot,
         public MovePlan $move,
         public ThumbSheet $sheet,
         public array $presses,
-        public Flight $flown,
         public array $findings,
-        public ?Score $expected,
     ) {}
 
     public function feasible(): bool
@@ -117,15 +110,6 @@ final readonly class Plan
             'assumed' => $this->move->assumed,
             'move' => ['id' => $this->move->intent->move, 'name' => Catalogue::move($this->move->intent->move)->name()],
             'feasible' => $this->feasible(),
-            'expected' => $this->expected === null ? null : [
-                'score' => round($this->expected->score, 1),
-                'verdict' => $this->expected->verdict->verdict,
-                'facets' => array_combine(
-                    array_map(static fn ($facet): string => $facet->id, $this->expected->facets),
-                    array_map(static fn ($facet): ?float => $facet->score === null ? null : round($facet->score, 1), $this->expected->facets),
-                ),
-                'limited_by' => $this->limitedBy(),
-            ],
             'phases' => [
                 'onset_s' => round($this->move->onset, 2), 'hold_from_s' => round($this->move->holdFrom, 2),
                 'hold_to_s' => round($this->move->holdTo, 2), 'stop_s' => round($this->move->stop, 2),
@@ -150,31 +134,14 @@ final readonly class Plan
             'cues' => array_map(static fn (Cue $cue): array => $cue->toArray(), $this->cues()),
             'frames' => $this->frames(),
             'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
-            'summary' => $this->summary(),
         ];
     }
 
-    /** What keeps the expected score from being full, in words; empty where nothing does. */
-    private function limitedBy(): string
-    {
-        if ($this->expected === null || $this->expected->score >= 97) {
-            return '';
-        }
-        $weakest = null;
-        foreach ($this->expected->facets as $facet) {
-            if ($facet->score !== null && ($weakest === null || $facet->score < $weakest->score)) {
-                $weakest = $facet;
-            }
-        }
-
-        return $weakest->why ?? '';
-    }
-
-    /** The plan in two sentences. */
+    /** The plan in one sentence. */
     public function summary(): string
     {
-        $phases = sprintf('%s of recording, %.1f s of it held.', Verdict::clock($this->move->flight->duration()), max(0.0, $this->move->holdTo - $this->move->holdFrom));
+        $seconds = $this->move->flight->duration();
 
-        return $this->expected === null ? $phases : $phases.sprintf(' Flown as written it would score %.0f.', $this->expected->score);
+        return sprintf('%d:%04.1f of recording, %.1f s of it held.', intdiv((int) $seconds, 60), fmod($seconds, 60), max(0.0, $this->move->holdTo - $this->move->holdFrom));
     }
 }

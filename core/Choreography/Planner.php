@@ -4,19 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
-use Larkspur\Flight;
-use Larkspur\Flight\Aircraft;
-use Larkspur\Flight\Recorder;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\Catalogue;
-use Larkspur\Move\MovePlan;
 use Larkspur\Refusal;
 use Larkspur\Rig\Finger;
-use Larkspur\Scoring\Score;
-use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Site;
 
-/** Plans a shot: the flight it asks for, the thumb sheet, everything that was checked, and the score to expect. */
+/** Plans a shot: the flight it asks for, the thumb sheet, and everything that was checked. */
 final class Planner
 {
     /**
@@ -30,21 +24,8 @@ final class Planner
         $sheet = ThumbSheet::write($plan->flight, $mode);
         $presses = array_map(static fn (Finger $finger): Press => Press::of($finger, $sheet, $plan), Finger::cases());
         $findings = Checks::all($shot, $plan, $sheet, $presses);
-        // Within every limit the sheet is the exact inverse of the craft, so what it flies is what was planned.
-        $flown = $sheet->withinLimits($mode) ? $plan->flight : Aircraft::flySheet($sheet, $plan->flight, $shot->rig, $mode);
 
-        return new Plan($shot, $plan, $sheet, $presses, $flown, $findings, self::expected($plan, $shot, $flown));
-    }
-
-    /** The score of the sheet flown in still air, by the same method as any take; null where nothing in it can be judged. */
-    private static function expected(MovePlan $plan, Shot $shot, Flight $flown): ?Score
-    {
-        $log = (new Recorder)->record($flown, $shot->site->frame());
-        try {
-            return Scorer::scoreBetween($log, $plan->intent, $plan->onset, $plan->stop);
-        } catch (Refusal) {
-            return null;
-        }
+        return new Plan($shot, $plan, $sheet, $presses, $findings);
     }
 
     private static function withinReach(Shot $shot): void

@@ -6,6 +6,7 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Camera\RescueCrop;
 use Larkspur\Move\Intent;
+use Larkspur\Telemetry\FlightLog;
 
 /** A take judged: everything that is shown, kept or printed about it. */
 final readonly class Score
@@ -24,6 +25,7 @@ final readonly class Score
      * @param  list<Fault>  $faults  worth showing, the weightiest first
      * @param  list<Fault>  $allFaults  with those too small to show, in order of time
      * @param  list<string>  $remarks  what else should be known about the judgement
+     * @param  FlightLog  $cut  the take's part of the log, with its margins
      * @param  array{samples: int, rate_hz: float, duration_s: float, sha256: string}  $log
      * @param  array{from_s: float, to_s: float, hold_from_s: float, hold_to_s: float}  $take
      */
@@ -42,6 +44,7 @@ final readonly class Score
         public RescueCrop $crop,
         public Verdict $verdict,
         public array $remarks,
+        public FlightLog $cut,
         public array $log,
         public array $take,
         public Measured $measured,

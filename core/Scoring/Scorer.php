@@ -132,7 +132,7 @@ final class Scorer
         return new Score(
             $complete, $fitted, $given, $confidence, $score, $deduction,
             self::uncertainty($spread, $faults), Facet::all($measured, $parts), FaultFinder::worthShowing($faults), $faults, $usable, $crop,
-            Verdict::of($score, $faults, $crop, $usable, $cropBudget), $remarks,
+            Verdict::of($score, $faults, $crop, $usable, $cropBudget), $remarks, $cut,
             ['samples' => $log->count(), 'rate_hz' => round($log->rate(), 2), 'duration_s' => round($log->to() - $log->from(), 2), 'sha256' => $log->sha256],
             [
                 'from_s' => round($from, 1), 'to_s' => round($to, 1),

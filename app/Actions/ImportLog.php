@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\FlightLog as LogRecord;
+use App\Models\Import;
+use App\Models\Take;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Larkspur\Refusal;
+use Larkspur\Scoring\Scorer;
+use Larkspur\Telemetry\FlightLog;
+use Larkspur\Telemetry\Formats;
+use Larkspur\Telemetry\LogNote;
+use Throwable;
+
+/**
+ * Reads an uploaded log, keeps its bytes under their SHA-256, cuts it into takes and judges each. All or nothing: a
+ * log that is refused leaves the words of the refusal and no half-saved take.
+ */
+final readonly class ImportLog
+{
+    public function __construct(private JudgeTake $judge) {}
+
+    public function __invoke(Import $import, string $source = LogRecord::IMPORTED): void
+    {
+        try {
+            $import->update(['state' => Import::READING]);
+            $log = $this->read($import);
+            $import->update(['state' => Import::JUDGING, 'bytes_read' => $import->bytes]);
+            $takes = DB::transaction(fn (): array => $this->keep($import, $log, $source));
+            $import->update(['state' => Import::DONE, 'outcome' => [
+                'takes' => array_map(static fn (Take $take): int => $take->id, $takes),
+                'notes' => array_map(static fn (LogNote $note): array => $note->toArray(), $log->notes),
+            ]]);
+        } catch (Refusal $refusal) {
+            $import->update(['state' => Import::REFUSED, 'outcome' => [
+                'message' => $refusal->getMessage(), 'place' => $refusal->place, 'expected' => $refusal->expected,
+            ]]);
+        } catch (Throwable $error) {
+            $import->update(['state' => Import::REFUSED, 'outcome' => [
+                'message' => 'Something broke while this log was read. Nothing was saved; try it again.', 'place' => '', 'expected' => '',
+            ]]);
+            throw $error;
+        } finally {
+            Storage::delete($import->path);
+        }
+    }
+
+    private function read(Import $import): FlightLog
+    {
+        $reader = Formats::reader($import->file_name);
+        $stream = Storage::readStream($import->path) ?? throw new Refusal('The upload did not arrive whole.', '', 'the file to be sent again');
+        try {
+            $told = 0;
+            $log = $reader->read($stream, static function (int $bytes) use ($import, &$told): void {
+                // Told every few megabytes: often enough for a progress bar, seldom enough for the database.
+                if ($bytes - $told > 4_000_000) {
+                    $told = $bytes;
+                    $import->update(['bytes_read' => $bytes]);
+                }
+            });
+            rewind($stream);
+            $hash = hash_init('sha256');
+            hash_update_stream($hash, $stream);
+
+            return $log->withSha256(hash_final($hash));
+        } finally {
+            fclose($stream);
+        }
+    }
+
+    /** @return list<Take> */
+    private function keep(Import $import, FlightLog $log, string $source): array
+    {
+        $known = LogRecord::query()->where('school_id', $import->school_id)->where('owner_id', $import->owner_id)->where('sha256', $log->sha256)->first();
+        if ($known !== null) {
+            throw new Refusal('This log is in your logbook already, byte for byte.', 'log '.$known->file_name, 'a log that was not imported before');
+        }
+        $found = Scorer::takes($log);
+        if ($found === []) {
+            throw new Refusal('Nothing in this log moves the picture for three seconds, so there is no take in it.', 'log', 'a log of at least one pass');
+        }
+        $record = LogRecord::query()->create([
+            'school_id' => $import->school_id, 'owner_id' => $import->owner_id, 'sha256' => $log->sha256, 'file_name' => $import->file_name,
+            'bytes' => $import->bytes, 'source' => $source, 'samples' => $log->count(), 'rate_hz' => round($log->rate(), 2),
+            'notes' => array_map(static fn (LogNote $note): array => $note->toArray(), $log->notes),
+        ]);
+        $takes = [];
+        $refused = null;
+        foreach (array_keys($found) as $index) {
+            try {
+                $takes[] = ($this->judge)($record, $log, $index + 1, $import->shot, $import->owner, $import->flown_at);
+            } catch (Refusal $refusal) {
+                // One pass that can't be judged does not spoil the others of the log.
+                $refused ??= $refusal->at('take '.($index + 1));
+            }
+        }
+        if ($takes === [] && $refused !== null) {
+            throw $refused;
+        }
+        $import->flight_log_id = $record->id;
+        if (! Storage::exists($record->path())) {
+            Storage::copy($import->path, $record->path());
+        }
+
+        return $takes;
+    }
+}

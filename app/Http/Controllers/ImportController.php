@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\UploadLog;
+use App\Http\Resources\ImportResource;
+use App\Jobs\ReadUpload;
+use App\Models\Import;
+use App\Models\Shot;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use OpenApi\Attributes as OA;
+
+/** Flight logs on their way in. */
+final class ImportController extends Controller
+{
+    #[OA\Get(path: '/imports', operationId: 'imports', responses: [new OA\Response(response: 200, description: 'Your latest imports', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Import')))])]
+    public function index(Request $request): AnonymousResourceCollection
+    {
+        return ImportResource::collection(Import::query()->where('owner_id', $this->user($request)->id)->latest('id')->limit(20)->get());
+    }
+
+    #[OA\Get(path: '/imports/{import}', operationId: 'import', parameters: [new OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'How far it is', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+    ])]
+    public function show(Import $import): ImportResource
+    {
+        $this->authorize('view', $import);
+
+        return new ImportResource($import);
+    }
+
+    #[OA\Post(path: '/imports', operationId: 'uploadLog', requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['log'], properties: [
+        new OA\Property(property: 'log', description: 'a Flight CSV log, up to 256 MB', type: 'string', format: 'binary'),
+        new OA\Property(property: 'shot_id', type: 'integer'),
+        new OA\Property(property: 'flown_at', type: 'string', format: 'date-time'),
+    ], type: 'object'))), responses: [
+        new OA\Response(response: 202, description: 'Taken; follow it under /imports/{import}', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+        new OA\Response(response: 413, description: 'Larger than 256 MB', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function store(UploadLog $request): JsonResponse
+    {
+        $user = $this->user($request);
+        $shot = $request->filled('shot_id') ? Shot::query()->findOrFail($request->integer('shot_id')) : null;
+        if ($shot !== null) {
+            $this->authorize('fly', $shot);
+        }
+        $file = $request->log();
+        $path = 'uploads/'.Str::uuid()->toString().'.upload';
+        $stream = fopen($file->getPathname(), 'rb');
+        abort_if($stream === false, 500);
+        Storage::writeStream($path, $stream);
+        fclose($stream);
+        $import = Import::query()->create([
+            'owner_id' => $shot->operator_id ?? $user->id, 'shot_id' => $shot?->id, 'file_name' => Str::limit(basename($file->getClientOriginalName()), 200, ''),
+            'path' => $path, 'bytes' => $file->getSize(), 'flown_at' => $request->date('flown_at') ?? now(),
+        ]);
+        ReadUpload::dispatch($import->id);
+
+        return (new ImportResource($import->refresh()))->response()->setStatusCode(202);
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\DraftShot;
+use App\Actions\FlyShot;
+use App\Http\Requests\FlyRequest;
+use App\Http\Requests\SaveShot;
+use App\Http\Resources\ImportResource;
+use App\Http\Resources\ShotResource;
+use App\Models\Rig;
+use App\Models\Shot;
+use App\Models\Site;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Larkspur\Choreography\Planner;
+use Larkspur\Flight\OperatorHabits;
+use OpenApi\Attributes as OA;
+
+/** Shots that were kept, and flights of them. */
+final class ShotController extends Controller
+{
+    #[OA\Get(path: '/shots', operationId: 'shots', parameters: [new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'Shots, latest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shot'))),
+    ])]
+    public function index(Request $request): AnonymousResourceCollection
+    {
+        $user = $this->user($request);
+        $query = Shot::query()->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at')->limit(60);
+        if (! $user->isTrainer()) {
+            $query->where('operator_id', $user->id);
+        } elseif ($request->integer('operator') > 0) {
+            $query->where('operator_id', $request->integer('operator'));
+        }
+
+        return ShotResource::collection($query->get());
+    }
+
+    #[OA\Get(path: '/shots/{shot}', operationId: 'shot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'A shot', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
+        new OA\Response(response: 404, description: 'Not in your school', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function show(Shot $shot): ShotResource
+    {
+        $this->authorize('view', $shot);
+
+        return new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes'));
+    }
+
+    #[OA\Post(path: '/shots', operationId: 'saveShot', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotDraft')), responses: [
+        new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
+        new OA\Response(response: 422, description: 'It can’t be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function store(SaveShot $request, DraftShot $draft): JsonResponse
+    {
+        $user = $this->user($request);
+        $shot = new Shot(['operator_id' => $user->id]);
+        $shot->setRelation('operator', $user);
+        $this->fill($shot, $request, $draft);
+
+        return (new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes')))->response()->setStatusCode(201);
+    }
+
+    #[OA\Put(path: '/shots/{shot}', operationId: 'changeShot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotDraft')), responses: [
+        new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
+    ])]
+    public function update(SaveShot $request, Shot $shot, DraftShot $draft): ShotResource
+    {
+        $this->authorize('update', $shot);
+        $this->fill($shot->load('operator'), $request, $draft);
+
+        return new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes'));
+    }
+
+    #[OA\Post(path: '/shots/{shot}/flights', operationId: 'flyShot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/FlyRequest')), responses: [
+        new OA\Response(response: 201, description: 'Flown, by a simulated operator', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+        new OA\Response(response: 403, description: 'Somebody else’s shot', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function fly(FlyRequest $request, Shot $shot, FlyShot $fly): JsonResponse
+    {
+        $this->authorize('fly', $shot);
+        $shot->load(['site', 'rig', 'operator.school']);
+        $name = $request->string('operator')->toString();
+        $import = $fly($shot, OperatorHabits::named($name), $name, $request->wind(), $request->integer('seed'), $shot->operator);
+
+        return (new ImportResource($import))->response()->setStatusCode(201);
+    }
+
+    private function fill(Shot $shot, SaveShot $request, DraftShot $draft): void
+    {
+        $site = Site::query()->findOrFail($request->integer('site_id'));
+        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
+        $operator = $shot->operator;
+        assert($operator instanceof User);
+        $drafted = $draft($site, $rig, $operator, $request->draft());
+        // Every parameter is fixed when a shot is kept, so that its takes are judged against what was planned that day.
+        $intent = Planner::plan($drafted['shot'])->move->intent;
+        $shot->fill([
+            'school_id' => $operator->school_id, 'site_id' => $site->id, 'rig_id' => $rig->id, 'title' => $request->string('title')->toString(),
+            'mode' => $request->string('mode')->toString(), 'move' => $intent->move,
+            'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters], 'wind' => $drafted['shot']->wind->toArray(),
+        ])->save();
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ReplayTake;
+use App\Http\Requests\CommentRequest;
+use App\Http\Requests\DecideRequest;
+use App\Http\Requests\TakeList;
+use App\Http\Resources\CommentResource;
+use App\Http\Resources\TakeDetail;
+use App\Http\Resources\TakeResource;
+use App\Models\Comment;
+use App\Models\Take;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Storage;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** The logbook: takes, their debrief, what was decided and said about them. */
+final class TakeController extends Controller
+{
+    private const PAGE = 30;
+
+    #[OA\Get(path: '/takes', operationId: 'takes', parameters: [
+        new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'shot', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'cursor', in: 'query', schema: new OA\Schema(type: 'string')),
+    ], responses: [new OA\Response(response: 200, description: 'A page, newest first', content: new OA\JsonContent(ref: '#/components/schemas/TakePage'))])]
+    public function index(TakeList $request): JsonResponse
+    {
+        $user = $this->user($request);
+        $query = Take::query()->with(['operator', 'shot'])->withCount('comments')->orderByDesc('flown_at')->orderByDesc('id');
+        if (! $user->isTrainer()) {
+            $query->where('operator_id', $user->id);
+        } elseif ($request->integer('operator') > 0) {
+            $query->where('operator_id', $request->integer('operator'));
+        }
+        if ($request->integer('shot') > 0) {
+            $query->where('shot_id', $request->integer('shot'));
+        }
+        $page = $query->cursorPaginate(self::PAGE);
+
+        return new JsonResponse(['takes' => TakeResource::collection($page->items()), 'next' => $page->nextCursor()?->encode()]);
+    }
+
+    #[OA\Get(path: '/takes/{take}', operationId: 'take', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'The take and its judgement', content: new OA\JsonContent(ref: '#/components/schemas/TakeDetail')),
+        new OA\Response(response: 404, description: 'Not in your school', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function show(Take $take): TakeDetail
+    {
+        $this->authorize('view', $take);
+
+        return new TakeDetail($take->load(['operator', 'shot.site', 'shot.rig', 'rig', 'log', 'judgement', 'comments.author'])->loadCount('comments'));
+    }
+
+    #[OA\Get(path: '/takes/{take}/replay', operationId: 'replay', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'Series for the pictures', content: new OA\JsonContent(ref: '#/components/schemas/Replay')),
+    ])]
+    public function replay(Take $take, ReplayTake $replay): JsonResponse
+    {
+        $this->authorize('view', $take);
+
+        return new JsonResponse($replay($take->load(['operator.school', 'shot.site', 'shot.rig', 'shot.operator.school', 'log', 'judgement'])));
+    }
+
+    #[OA\Get(path: '/takes/{take}/log', operationId: 'takeLog', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'The log, byte for byte', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string'))),
+    ])]
+    public function log(Take $take): StreamedResponse
+    {
+        $this->authorize('view', $take);
+
+        return Storage::download($take->load('log')->log->path(), $take->log->file_name, ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    #[OA\Patch(path: '/takes/{take}', operationId: 'decide', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['decision'], properties: [new OA\Property(property: 'decision', type: 'string', enum: ['keep', 'drop'], nullable: true)], type: 'object')), responses: [
+        new OA\Response(response: 200, description: 'Decided', content: new OA\JsonContent(ref: '#/components/schemas/Take')),
+    ])]
+    public function update(DecideRequest $request, Take $take): TakeResource
+    {
+        $this->authorize('decide', $take);
+        $take->update(['decision' => $request->input('decision')]);
+
+        return new TakeResource($take->load(['operator', 'shot'])->loadCount('comments'));
+    }
+
+    #[OA\Post(path: '/takes/{take}/comments', operationId: 'comment', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['at_s', 'text'], properties: [
+        new OA\Property(property: 'at_s', type: 'number'), new OA\Property(property: 'text', type: 'string', maxLength: 2000),
+    ], type: 'object')), responses: [
+        new OA\Response(response: 201, description: 'Said', content: new OA\JsonContent(ref: '#/components/schemas/Comment')),
+        new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function comment(CommentRequest $request, Take $take): JsonResponse
+    {
+        $this->authorize('comment', $take);
+        $comment = Comment::query()->create([
+            'take_id' => $take->id, 'author_id' => $this->user($request)->id, 'at_s' => $request->float('at_s'), 'text' => $request->string('text')->trim()->toString(),
+        ]);
+
+        return (new CommentResource($comment->load('author')))->response()->setStatusCode(201);
+    }
+}

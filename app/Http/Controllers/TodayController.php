@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\AdviseOperator;
+use App\Http\Resources\ShotResource;
+use App\Http\Resources\TakeResource;
+use App\Models\Comment;
+use App\Models\Shot;
+use App\Models\Take;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** What to do next, and the class as its trainer sees it. */
+final class TodayController extends Controller
+{
+    #[OA\Get(path: '/today', operationId: 'today', responses: [new OA\Response(response: 200, description: 'What to practise next, and why', content: new OA\JsonContent(ref: '#/components/schemas/Today'))])]
+    public function today(Request $request, AdviseOperator $advise): JsonResponse
+    {
+        $user = $this->user($request);
+        $takes = Take::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
+            ->with(['operator', 'shot'])->withCount('comments')->orderByDesc('flown_at')->orderByDesc('id')->limit(6)->get();
+        $comment = $user->isTrainer() ? null : Comment::query()->whereHas('take', static fn ($query) => $query->where('operator_id', $user->id))->with('author')->latest('id')->first();
+        $shot = Shot::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
+            ->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at')->first();
+
+        return new JsonResponse([
+            'advice' => $user->isTrainer() ? null : $advise($user, now())->toArray(),
+            'class' => $user->isTrainer() ? $this->classAdvice($advise) : [],
+            'takes' => TakeResource::collection($takes),
+            'shot' => $shot === null ? null : new ShotResource($shot),
+            'comment' => $comment === null ? null : ['take_id' => $comment->take_id, 'at_s' => $comment->at_s, 'text' => $comment->text, 'author' => $comment->author->name],
+        ]);
+    }
+
+    #[OA\Get(path: '/operators', operationId: 'operators', responses: [
+        new OA\Response(response: 200, description: 'Operators of the class', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Operator'))),
+        new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function operators(Request $request): JsonResponse
+    {
+        $this->authorize('see-class');
+        $operators = User::query()->where('role', User::OPERATOR)->orderBy('name')->get();
+        $counts = Take::query()->selectRaw('operator_id, count(*) as takes, max(flown_at) as last_flown')->groupBy('operator_id')->get()->keyBy('operator_id');
+
+        return new JsonResponse($operators->map(static fn (User $operator): array => [
+            'id' => $operator->id, 'name' => $operator->name,
+            'takes' => (int) ($counts->get($operator->id)?->getAttribute('takes') ?? 0),
+        ])->values());
+    }
+
+    /** @return list<array{operator: array{id: int, name: string}, advice: array<string, mixed>}> */
+    private function classAdvice(AdviseOperator $advise): array
+    {
+        $class = [];
+        foreach (User::query()->where('role', User::OPERATOR)->orderBy('name')->get() as $operator) {
+            $class[] = ['operator' => ['id' => $operator->id, 'name' => $operator->name], 'advice' => $advise($operator, now())->toArray()];
+        }
+
+        return $class;
+    }
+}

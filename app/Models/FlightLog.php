@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A log as it was uploaded, kept byte for byte under its SHA-256; everything else about it can be worked out again.
+ *
+ * @property int $id
+ * @property int $owner_id
+ * @property string $sha256
+ * @property string $file_name
+ * @property int $bytes
+ * @property string $source
+ * @property int $samples
+ * @property float $rate_hz
+ * @property list<array{line: ?int, column: string, text: string}> $notes
+ */
+final class FlightLog extends Model
+{
+    use BelongsToSchool;
+
+    /** @use HasFactory<\Database\Factories\FlightLogFactory> */
+    use HasFactory;
+
+    public const IMPORTED = 'imported';
+
+    public const SIMULATED = 'simulated';
+
+    protected $fillable = ['school_id', 'owner_id', 'sha256', 'file_name', 'bytes', 'source', 'samples', 'rate_hz', 'notes'];
+
+    protected $casts = ['notes' => 'array', 'bytes' => 'integer', 'samples' => 'integer', 'rate_hz' => 'float'];
+
+    /** @return HasMany<Take, $this> */
+    public function takes(): HasMany
+    {
+        return $this->hasMany(Take::class);
+    }
+
+    /** Where the bytes lie on the storage disk. */
+    public function path(): string
+    {
+        return self::pathOf($this->sha256);
+    }
+
+    public static function pathOf(string $sha256): string
+    {
+        return 'logs/'.substr($sha256, 0, 2).'/'.$sha256.'.csv';
+    }
+}

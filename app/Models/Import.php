@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A log on its way in, and what became of it.
+ *
+ * @property int $id
+ * @property int $school_id
+ * @property int $owner_id
+ * @property ?int $shot_id
+ * @property ?int $flight_log_id
+ * @property string $file_name
+ * @property string $path
+ * @property int $bytes
+ * @property int $bytes_read
+ * @property string $state
+ * @property array{message?: string, place?: string, expected?: string, takes?: list<int>, notes?: list<array{line: ?int, column: string, text: string}>} $outcome
+ * @property Carbon $flown_at
+ * @property-read ?Shot $shot
+ * @property-read User $owner
+ */
+final class Import extends Model
+{
+    use BelongsToSchool;
+
+    /** @use HasFactory<\Database\Factories\ImportFactory> */
+    use HasFactory;
+
+    public const WAITING = 'waiting';
+
+    public const READING = 'reading';
+
+    public const JUDGING = 'judging';
+
+    public const DONE = 'done';
+
+    public const REFUSED = 'refused';
+
+    protected $fillable = ['school_id', 'owner_id', 'shot_id', 'flight_log_id', 'file_name', 'path', 'bytes', 'bytes_read', 'state', 'outcome', 'flown_at'];
+
+    protected $attributes = ['state' => self::WAITING, 'outcome' => '[]', 'bytes_read' => 0];
+
+    protected $casts = ['outcome' => 'array', 'flown_at' => 'datetime', 'bytes' => 'integer', 'bytes_read' => 'integer'];
+
+    /** @return BelongsTo<Shot, $this> */
+    public function shot(): BelongsTo
+    {
+        return $this->belongsTo(Shot::class)->withTrashed();
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

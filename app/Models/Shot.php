@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+use Larkspur\Choreography\Shot as PlannedShot;
+use Larkspur\Fields;
+
+/**
+ * A shot as an operator has worked it out: what it is meant to be, where, with which rig.
+ *
+ * @property int $id
+ * @property int $operator_id
+ * @property int $site_id
+ * @property int $rig_id
+ * @property string $title
+ * @property string $mode
+ * @property string $move
+ * @property array<string, mixed> $intent
+ * @property array<string, mixed> $wind
+ * @property Carbon $updated_at
+ * @property-read Site $site
+ * @property-read Rig $rig
+ * @property-read User $operator
+ */
+final class Shot extends Model
+{
+    use BelongsToSchool;
+
+    /** @use HasFactory<\Database\Factories\ShotFactory> */
+    use HasFactory;
+
+    use SoftDeletes;
+
+    protected $fillable = ['school_id', 'operator_id', 'site_id', 'rig_id', 'title', 'mode', 'move', 'intent', 'wind'];
+
+    protected $casts = ['intent' => 'array', 'wind' => 'array'];
+
+    /** @return BelongsTo<Site, $this> */
+    public function site(): BelongsTo
+    {
+        return $this->belongsTo(Site::class)->withTrashed();
+    }
+
+    /** @return BelongsTo<Rig, $this> */
+    public function rig(): BelongsTo
+    {
+        return $this->belongsTo(Rig::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function operator(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<Take, $this> */
+    public function takes(): HasMany
+    {
+        return $this->hasMany(Take::class);
+    }
+
+    /** The shot as core/ plans and flies it (schema larkspur/shot/1). */
+    public function planned(): PlannedShot
+    {
+        return PlannedShot::read(Fields::of($this->document()));
+    }
+
+    /** @return array<string, mixed> */
+    public function document(): array
+    {
+        return [
+            'schema' => PlannedShot::SCHEMA,
+            'intent' => [...$this->intent, 'camera' => $this->rig->camera],
+            'rig' => $this->rig->document,
+            'mode' => $this->mode,
+            'site' => ['name' => $this->site->name, ...$this->site->document],
+            'wind' => $this->wind,
+            'operator' => ['stick_mode' => $this->operator->stick_mode, 'wheel_up' => $this->operator->wheel_up],
+            'comfort' => $this->operator->school->house_style['comfort'],
+        ];
+    }
+}

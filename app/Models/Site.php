@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
+/**
+ * A place to film at; many shots and flight days use it.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $about
+ * @property array<string, mixed> $document
+ * @property list<array{id: string, name: string, lat: float, lon: float, alt_m: float, base_alt_m: float}> $subjects
+ */
+final class Site extends Model
+{
+    use BelongsToSchool;
+
+    /** @use HasFactory<\Database\Factories\SiteFactory> */
+    use HasFactory;
+
+    use SoftDeletes;
+
+    protected $fillable = ['school_id', 'name', 'about', 'document', 'subjects'];
+
+    protected $casts = ['document' => 'array', 'subjects' => 'array'];
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\User;
+use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Notifications\Messages\MailMessage;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Illuminate\Support\Str;
+
+/** What the application sets once, at its start. */
+final class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Model::preventLazyLoading(! $this->app->isProduction());
+        Model::preventSilentlyDiscardingAttributes();
+        JsonResource::withoutWrapping();
+
+        Gate::define('see-class', static fn (User $user): bool => $user->isTrainer());
+
+        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(config()->integer('larkspur.sign_in_tries'))
+            ->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()));
+
+        ResetPassword::toMailUsing(static fn (User $user, string $token): MailMessage => (new MailMessage)
+            ->subject('Choose a new Larkspur password')
+            ->view('mail.reset-password', ['name' => $user->name, 'url' => url(route('password.reset', ['token' => $token, 'email' => $user->email], false))]));
+    }
+}

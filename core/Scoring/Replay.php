@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Choreography\Plan;
+use Larkspur\Choreography\ThumbSheet;
+use Larkspur\Flight;
+use Larkspur\Measure\Angle;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+use Larkspur\Rig\StickMode;
+use Larkspur\Telemetry\FlightLog;
+
+/**
+ * A judged take laid out for its pictures: the path flown over the path planned, the five staves, the frame trace and
+ * the cost of every moment, all on one clock (the log's).
+ */
+final class Replay
+{
+    /** More points than this tell the eye nothing, per series. */
+    private const MOST_POINTS = 900;
+
+    /**
+     * @param  ?Plan  $plan  what was planned, where there was a plan
+     * @param  ?ModeTune  $mode  the mode it was flown in, where known: fingers that were not recorded are worked out by it
+     * @return array<string, mixed> docs/formats.md, "Replay"
+     */
+    public static function of(Score $score, ?Plan $plan, ?ModeTune $mode, StickMode $sticks): array
+    {
+        $take = $score->measured->take;
+        $grid = $take->grid;
+        $stride = max(1, (int) ceil($grid->count() / self::MOST_POINTS));
+        $nodes = range(0, $grid->count() - 1, $stride);
+        // The grid's origin is the subject; the site's is the take-off point.
+        $site = $plan?->move->subject;
+        [$east, $north, $up] = $site === null ? [0.0, 0.0, 0.0] : [$site->east - $take->subject->east, $site->north - $take->subject->north, $site->up - $take->subject->up];
+        $series = static fn (array $values, int $digits, float $offset = 0.0): array => array_map(static fn (int $i): float => round($values[$i] + $offset, $digits), $nodes);
+
+        $u = $v = $cost = [];
+        foreach ($nodes as $i) {
+            $k = $i - $take->main->from;
+            $inside = $k >= 0 && $i <= $take->main->to;
+            $u[] = $inside ? round($score->measured->framing->u[$k] + $score->intent->u(), 4) : null;
+            $v[] = $inside ? round($score->measured->framing->v[$k] + $score->intent->v(), 4) : null;
+            $cost[] = round($score->usable->cost[$i], 3);
+        }
+        [$fingers, $inferred] = self::flownFingers($score->cut, $take, $nodes, $mode);
+        $shift = $plan === null ? 0.0 : $grid->t[$take->main->from] - self::plannedOnset($plan, $take->main->rate);
+
+        return [
+            't' => $series($grid->t, 2),
+            'east_m' => $series($grid->x->value, 2, $east),
+            'north_m' => $series($grid->y->value, 2, $north),
+            'up_m' => $series($grid->z->value, 2, $up),
+            'heading_deg' => $series($grid->heading->value, 2),
+            'tilt_deg' => $series($grid->tilt->value, 2),
+            'u' => $u,
+            'v' => $v,
+            'cost' => $cost,
+            'fingers' => $fingers,
+            'fingers_inferred' => $inferred,
+            'thumbs' => array_combine(
+                array_map(static fn (Finger $finger): string => $finger->value, Finger::cases()),
+                array_map(static fn (Finger $finger): array => ['thumb' => $sticks->thumb($finger), 'ends' => $finger->ends()], Finger::cases()),
+            ),
+            'aim' => ['u' => round($score->intent->u(), 4), 'v' => round($score->intent->v(), 4)],
+            'subject' => ['east_m' => round($take->subject->east + $east, 2), 'north_m' => round($take->subject->north + $north, 2), 'up_m' => round($take->subject->up + $up, 2)],
+            'planned' => $plan === null ? null : self::planned($plan, $shift),
+        ];
+    }
+
+    /** When the planned move would be seen to begin by the same rule as the flown one: at a tenth of its pace. */
+    private static function plannedOnset(Plan $plan, float $rate): float
+    {
+        $flight = $plan->move->flight;
+        for ($i = 1, $n = $flight->count(); $i < $n; $i++) {
+            if (hypot($flight->east[$i] - $flight->east[$i - 1], $flight->north[$i] - $flight->north[$i - 1]) > 0.1 * $rate * $plan->sheet->step) {
+                return $flight->t[$i];
+            }
+        }
+
+        return $plan->move->onset;
+    }
+
+    /** @return array<string, mixed> */
+    private static function planned(Plan $plan, float $shift): array
+    {
+        $flight = $plan->move->flight->thinned(max(5, (int) ceil($plan->move->flight->count() / self::MOST_POINTS)));
+        $stride = max(5, (int) ceil($plan->move->flight->count() / self::MOST_POINTS));
+        $round = static fn (array $values, int $digits, float $offset = 0.0, float $scale = 1.0): array => array_map(static fn (float $value): float => round($value * $scale + $offset, $digits), $values);
+        $fingers = [];
+        foreach ($plan->sheet->travel as $finger => $travel) {
+            $kept = [];
+            for ($i = 0, $n = count($travel); $i < $n; $i += $stride) {
+                $kept[] = round($travel[$i], 3);
+            }
+            if (count($kept) < $flight->count()) {
+                $kept[] = round($travel[$n - 1], 3);
+            }
+            $fingers[$finger] = $kept;
+        }
+
+        return [
+            't' => $round($flight->t, 2, $shift),
+            'east_m' => $round($flight->east, 2),
+            'north_m' => $round($flight->north, 2),
+            'up_m' => $round($flight->up, 2),
+            'heading_deg' => $round($flight->heading, 2, 0.0, 1 / Angle::DEGREE),
+            'fingers' => $fingers,
+            'hold_from_s' => round($plan->move->holdFrom + $shift, 2),
+            'hold_to_s' => round($plan->move->holdTo + $shift, 2),
+        ];
+    }
+
+    /**
+     * What the fingers did: as recorded, or worked out from the motion by the inverse of the craft.
+     *
+     * @param  list<int>  $nodes
+     * @return array{?array<string, list<float>>, bool}
+     */
+    private static function flownFingers(FlightLog $log, Take $take, array $nodes, ?ModeTune $mode): array
+    {
+        $t = $log->column('t');
+        if ($log->has('stick_slide') && $log->has('stick_turn')) {
+            $fingers = [];
+            foreach (Finger::cases() as $finger) {
+                $column = $log->column('stick_'.$finger->value);
+                $at = 0;
+                $values = [];
+                foreach ($nodes as $i) {
+                    while ($at < count($t) - 1 && $t[$at + 1] <= $take->grid->t[$i] + 1e-9) {
+                        $at++;
+                    }
+                    $x = $column[$at] ?? 0.0;
+                    $values[] = is_nan($x) ? 0.0 : round($x, 3);
+                }
+                $fingers[$finger->value] = $values;
+            }
+
+            return [$fingers, false];
+        }
+        if ($mode === null) {
+            return [null, true];
+        }
+        $grid = $take->grid;
+        $radians = static fn (array $values): array => array_map(static fn (float $value): float => $value * Angle::DEGREE, $values);
+        $sheet = ThumbSheet::write(new Flight($grid->t, $grid->x->value, $grid->y->value, $grid->z->value, $radians($grid->heading->value), $radians($grid->tilt->value)), $mode);
+
+        return [array_map(static fn (array $travel): array => array_map(static fn (int $i): float => round($travel[$i], 3), $nodes), $sheet->travel), true];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Training;
+
+/** What to practise next, and why. */
+final readonly class Advice
+{
+    /**
+     * @param  string  $kind  first, mend-facet, other-way, tighter, come-back
+     * @param  string  $title  what to do, one line
+     * @param  string  $reason  why, from the operator's own record
+     * @param  ?string  $facet  the petal to work on
+     * @param  array<string, float|string>  $change  parameters to change in the last shot
+     * @param  array<string, float|int|string>  $evidence  the figures that the reason rests on
+     */
+    public function __construct(
+        public string $kind,
+        public string $title,
+        public string $reason,
+        public ?string $facet = null,
+        public string $cue = '',
+        public array $change = [],
+        public array $evidence = [],
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'kind' => $this->kind, 'title' => $this->title, 'reason' => $this->reason, 'facet' => $this->facet, 'cue' => $this->cue,
+            'change' => (object) $this->change, 'evidence' => (object) $this->evidence,
+        ];
+    }
+}

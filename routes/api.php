@@ -1,0 +1,57 @@
+<?php
+
+/** The API, version 1. Everything but signing in needs someone signed in; everything stays within their school. */
+
+declare(strict_types=1);
+
+use App\Http\Controllers\ImportController;
+use App\Http\Controllers\PasswordController;
+use App\Http\Controllers\PlaceController;
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\RigController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShotController;
+use App\Http\Controllers\TakeController;
+use App\Http\Controllers\TodayController;
+use App\Http\Controllers\TokenController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('throttle:sign-in')->group(static function (): void {
+    Route::post('session', [SessionController::class, 'store']);
+    Route::post('password/forgot', [PasswordController::class, 'forgot']);
+    Route::post('password/reset', [PasswordController::class, 'reset']);
+});
+
+Route::middleware('auth:sanctum')->group(static function (): void {
+    Route::delete('session', [SessionController::class, 'destroy']);
+    Route::get('me', [SessionController::class, 'show']);
+    Route::patch('me', [SessionController::class, 'update']);
+    Route::post('tokens', [TokenController::class, 'store']);
+
+    Route::get('today', [TodayController::class, 'today']);
+    Route::get('operators', [TodayController::class, 'operators']);
+
+    Route::get('sites', [PlaceController::class, 'sites']);
+    Route::get('rigs', [PlaceController::class, 'rigs']);
+    Route::get('rigs/{rig}/meaning', [RigController::class, 'meaning'])->whereNumber('rig');
+
+    Route::get('moves', [PlanController::class, 'moves']);
+    Route::post('plans', [PlanController::class, 'store']);
+
+    Route::get('shots', [ShotController::class, 'index']);
+    Route::post('shots', [ShotController::class, 'store']);
+    Route::get('shots/{shot}', [ShotController::class, 'show'])->whereNumber('shot');
+    Route::put('shots/{shot}', [ShotController::class, 'update'])->whereNumber('shot');
+    Route::post('shots/{shot}/flights', [ShotController::class, 'fly'])->whereNumber('shot');
+
+    Route::get('imports', [ImportController::class, 'index']);
+    Route::post('imports', [ImportController::class, 'store']);
+    Route::get('imports/{import}', [ImportController::class, 'show'])->whereNumber('import');
+
+    Route::get('takes', [TakeController::class, 'index']);
+    Route::get('takes/{take}', [TakeController::class, 'show'])->whereNumber('take');
+    Route::patch('takes/{take}', [TakeController::class, 'update'])->whereNumber('take');
+    Route::get('takes/{take}/replay', [TakeController::class, 'replay'])->whereNumber('take');
+    Route::get('takes/{take}/log', [TakeController::class, 'log'])->whereNumber('take');
+    Route::post('takes/{take}/comments', [TakeController::class, 'comment'])->whereNumber('take');
+});
