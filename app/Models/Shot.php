@@ -27,6 +27,7 @@ use Larkspur\Fields;
  * @property array<string, mixed> $intent
  * @property array<string, mixed> $wind
  * @property Carbon $updated_at
+ * @property-read ?int $takes_count
  * @property-read Site $site
  * @property-read Rig $rig
  * @property-read User $operator
@@ -66,6 +67,19 @@ final class Shot extends Model
     public function takes(): HasMany
     {
         return $this->hasMany(Take::class);
+    }
+
+    /** Which of the site's named subjects the shot is of; null where it is of some other place. */
+    public function subjectId(): ?string
+    {
+        foreach ($this->site->subjects as $subject) {
+            $own = is_array($this->intent['subject'] ?? null) ? $this->intent['subject'] : [];
+            if (($own['lat'] ?? null) === $subject['lat'] && ($own['lon'] ?? null) === $subject['lon']) {
+                return $subject['id'];
+            }
+        }
+
+        return null;
     }
 
     /** The shot as core/ plans and flies it (schema larkspur/shot/1). */

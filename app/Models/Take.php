@@ -38,6 +38,7 @@ use Illuminate\Support\Carbon;
  * @property string $verdict
  * @property float $usable_s
  * @property ?string $decision
+ * @property-read ?int $comments_count
  * @property-read User $operator
  * @property-read ?Shot $shot
  * @property-read ?Rig $rig

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Larkspur\Fields;
+use Larkspur\Flight\OperatorHabits;
+use Larkspur\Site\Wind;
+use OpenApi\Attributes as OA;
+
+/** Who flies a shot, in what wind, from which seed. */
+#[OA\Schema(schema: 'FlyRequest', required: ['operator', 'seed'], properties: [
+    new OA\Property(property: 'operator', type: 'string', enum: ['steady', 'hurried', 'flicker', 'drifter']),
+    new OA\Property(property: 'seed', type: 'integer'),
+    new OA\Property(property: 'wind', ref: '#/components/schemas/Wind', nullable: true),
+], type: 'object')]
+final class FlyRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'operator' => ['required', 'in:'.implode(',', OperatorHabits::NAMES)],
+            'seed' => ['required', 'integer', 'between:1,999999999'],
+            'wind' => ['sometimes', 'nullable', 'array'],
+        ];
+    }
+
+    public function wind(): Wind
+    {
+        $wind = $this->input('wind');
+
+        return Wind::read($wind === null ? null : Fields::of($wind, 'wind'));
+    }
+}

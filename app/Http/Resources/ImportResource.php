@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Import;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use OpenApi\Attributes as OA;
+
+/**
+ * A log on its way in.
+ *
+ * @mixin Import
+ */
+#[OA\Schema(schema: 'Import', required: ['id', 'file_name', 'shot_id', 'state', 'bytes', 'bytes_read', 'message', 'place', 'expected', 'notes', 'takes'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'file_name', type: 'string'),
+    new OA\Property(property: 'shot_id', type: 'integer', nullable: true),
+    new OA\Property(property: 'state', type: 'string', enum: ['waiting', 'reading', 'judging', 'done', 'refused']),
+    new OA\Property(property: 'bytes', type: 'integer'),
+    new OA\Property(property: 'bytes_read', type: 'integer'),
+    new OA\Property(property: 'message', type: 'string'),
+    new OA\Property(property: 'place', type: 'string'),
+    new OA\Property(property: 'expected', type: 'string'),
+    new OA\Property(property: 'notes', type: 'array', items: new OA\Items(ref: '#/components/schemas/LogNote')),
+    new OA\Property(property: 'takes', type: 'array', items: new OA\Items(type: 'integer')),
+], type: 'object')]
+class ImportResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'id' => $this->id,
+            'file_name' => $this->file_name,
+            'shot_id' => $this->shot_id,
+            'state' => $this->state,
+            'bytes' => $this->bytes,
+            'bytes_read' => $this->bytes_read,
+            'message' => $this->outcome['message'] ?? '',
+            'place' => $this->outcome['place'] ?? '',
+            'expected' => $this->outcome['expected'] ?? '',
+            'notes' => $this->outcome['notes'] ?? [],
+            'takes' => $this->outcome['takes'] ?? [],
+        ];
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Rig;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use OpenApi\Attributes as OA;
+
+/**
+ * A version of a craft’s settings.
+ *
+ * @mixin Rig
+ */
+#[OA\Schema(schema: 'Rig', required: ['id', 'craft', 'version', 'operator_id', 'camera'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'craft', type: 'string'),
+    new OA\Property(property: 'version', type: 'integer'),
+    new OA\Property(property: 'operator_id', type: 'integer', nullable: true),
+    new OA\Property(property: 'camera', ref: '#/components/schemas/Camera'),
+], type: 'object')]
+class RigResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'id' => $this->id,
+            'craft' => $this->craft,
+            'version' => $this->version,
+            'operator_id' => $this->operator_id,
+            'camera' => $this->camera,
+        ];
+    }
+}

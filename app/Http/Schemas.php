@@ -1,0 +1,342 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use OpenApi\Attributes as OA;
+
+/**
+ * Shapes of the API that no request and no resource owns: what core/ gives out as it stands (docs/formats.md), and the
+ * small parts that several shapes share.
+ */
+#[OA\Schema(schema: 'Band', required: ['least', 'most'], properties: [
+    new OA\Property(property: 'least', type: 'number'),
+    new OA\Property(property: 'most', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Person', required: ['id', 'name'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'Camera', required: ['hfov_deg', 'aspect'], properties: [
+    new OA\Property(property: 'hfov_deg', type: 'number'),
+    new OA\Property(property: 'aspect', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Wind', required: ['from_deg', 'mean_mps', 'gust_mps'], properties: [
+    new OA\Property(property: 'from_deg', type: 'number'),
+    new OA\Property(property: 'mean_mps', type: 'number'),
+    new OA\Property(property: 'gust_mps', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Facets', required: ['ease', 'flow', 'hold', 'line', 'frame'], properties: [
+    new OA\Property(property: 'ease', type: 'number', nullable: true),
+    new OA\Property(property: 'flow', type: 'number', nullable: true),
+    new OA\Property(property: 'hold', type: 'number', nullable: true),
+    new OA\Property(property: 'line', type: 'number', nullable: true),
+    new OA\Property(property: 'frame', type: 'number', nullable: true),
+], type: 'object')]
+#[OA\Schema(schema: 'LogNote', required: ['line', 'column', 'text'], properties: [
+    new OA\Property(property: 'line', type: 'integer', nullable: true),
+    new OA\Property(property: 'column', type: 'string'),
+    new OA\Property(property: 'text', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'Operator', required: ['id', 'name', 'takes'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'takes', type: 'integer'),
+], type: 'object')]
+#[OA\Schema(schema: 'TakePage', required: ['takes', 'next'], properties: [
+    new OA\Property(property: 'takes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Take')),
+    new OA\Property(property: 'next', type: 'string', nullable: true),
+], type: 'object')]
+#[OA\Schema(schema: 'SiteSubject', required: ['id', 'name', 'east_m', 'north_m', 'up_m', 'base_m'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'east_m', type: 'number'),
+    new OA\Property(property: 'north_m', type: 'number'),
+    new OA\Property(property: 'up_m', type: 'number'),
+    new OA\Property(property: 'base_m', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Solid', required: ['id', 'name', 'role', 'shape', 'east_m', 'north_m', 'base_m', 'width_m', 'length_m', 'height_m', 'heading_deg'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['subject', 'obstacle']),
+    new OA\Property(property: 'shape', type: 'string', enum: ['box', 'cylinder']),
+    new OA\Property(property: 'east_m', type: 'number'),
+    new OA\Property(property: 'north_m', type: 'number'),
+    new OA\Property(property: 'base_m', type: 'number'),
+    new OA\Property(property: 'width_m', type: 'number'),
+    new OA\Property(property: 'length_m', type: 'number'),
+    new OA\Property(property: 'height_m', type: 'number'),
+    new OA\Property(property: 'heading_deg', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'GeoPoint', required: ['lat', 'lon', 'alt_m'], properties: [
+    new OA\Property(property: 'lat', type: 'number'),
+    new OA\Property(property: 'lon', type: 'number'),
+    new OA\Property(property: 'alt_m', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'SiteDocument', required: ['home', 'ceiling_m', 'sight_line_m', 'solids'], properties: [
+    new OA\Property(property: 'home', ref: '#/components/schemas/GeoPoint'),
+    new OA\Property(property: 'ceiling_m', type: 'number'),
+    new OA\Property(property: 'sight_line_m', type: 'number'),
+    new OA\Property(property: 'solids', type: 'array', items: new OA\Items(ref: '#/components/schemas/Solid')),
+], type: 'object')]
+#[OA\Schema(schema: 'Intent', required: ['move', 'parameters'], properties: [
+    new OA\Property(property: 'schema', type: 'string'), new OA\Property(property: 'move', type: 'string'),
+    new OA\Property(property: 'subject', ref: '#/components/schemas/GeoPoint'),
+    new OA\Property(property: 'aim', required: ['x', 'y'], properties: [new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')], type: 'object'),
+    new OA\Property(property: 'camera', ref: '#/components/schemas/Camera'), new OA\Property(property: 'home', ref: '#/components/schemas/GeoPoint'),
+    new OA\Property(property: 'parameters', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
+], type: 'object')]
+#[OA\Schema(schema: 'Parameter', required: ['id', 'label'], properties: [
+    new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'label', type: 'string'), new OA\Property(property: 'unit', type: 'string'),
+    new OA\Property(property: 'least', type: 'number'), new OA\Property(property: 'most', type: 'number'), new OA\Property(property: 'step', type: 'number'),
+    new OA\Property(property: 'choices', type: 'array', items: new OA\Items(type: 'string')),
+], type: 'object')]
+#[OA\Schema(schema: 'Move', required: ['id', 'name', 'parameters'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'parameters', type: 'array', items: new OA\Items(ref: '#/components/schemas/Parameter')),
+], type: 'object')]
+#[OA\Schema(schema: 'Samples', required: ['t', 'east_m', 'north_m', 'up_m', 'heading_deg', 'tilt_deg'], properties: [
+    new OA\Property(property: 't', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'east_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'north_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'up_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'heading_deg', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'tilt_deg', type: 'array', items: new OA\Items(type: 'number')),
+], type: 'object')]
+#[OA\Schema(schema: 'Press', required: ['finger', 'thumb', 'ends', 'hold', 'peak', 'kind', 'onset_s', 'off_s'], properties: [
+    new OA\Property(property: 'finger', type: 'string'),
+    new OA\Property(property: 'thumb', type: 'string'),
+    new OA\Property(property: 'ends', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'hold', type: 'number'),
+    new OA\Property(property: 'peak', type: 'number'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['rests', 'touch', 'plays']),
+    new OA\Property(property: 'onset_s', type: 'number', nullable: true),
+    new OA\Property(property: 'off_s', type: 'number', nullable: true),
+], type: 'object')]
+#[OA\Schema(schema: 'Cue', required: ['t', 'finger', 'text'], properties: [
+    new OA\Property(property: 't', type: 'number'),
+    new OA\Property(property: 'finger', type: 'string'),
+    new OA\Property(property: 'text', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'FrameSolid', required: ['id', 'name', 'subject', 'outline'], properties: [
+    new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'subject', type: 'boolean'),
+    new OA\Property(property: 'outline', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+], type: 'object')]
+#[OA\Schema(schema: 'Frame', required: ['t', 'horizon', 'mark', 'solids'], properties: [
+    new OA\Property(property: 't', type: 'number'),
+    new OA\Property(property: 'horizon', type: 'number'),
+    new OA\Property(property: 'mark', type: 'array', items: new OA\Items(type: 'number'), nullable: true),
+    new OA\Property(property: 'solids', type: 'array', items: new OA\Items(ref: '#/components/schemas/FrameSolid')),
+], type: 'object')]
+#[OA\Schema(schema: 'Finding', required: ['id', 'state', 'text', 'value', 'limit', 'unit', 'mend'], properties: [
+    new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'state', type: 'string', enum: ['ok', 'note', 'broken']), new OA\Property(property: 'text', type: 'string'),
+    new OA\Property(property: 'value', type: 'number', nullable: true), new OA\Property(property: 'limit', type: 'number', nullable: true), new OA\Property(property: 'unit', type: 'string'),
+    new OA\Property(property: 'mend', required: ['text', 'parameters'], properties: [
+        new OA\Property(property: 'text', type: 'string'),
+        new OA\Property(property: 'parameters', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
+    ], type: 'object', nullable: true),
+], type: 'object')]
+#[OA\Schema(schema: 'Phases', required: ['onset_s', 'hold_from_s', 'hold_to_s', 'stop_s', 'duration_s', 'lead_s'], properties: [
+    new OA\Property(property: 'onset_s', type: 'number'),
+    new OA\Property(property: 'hold_from_s', type: 'number'),
+    new OA\Property(property: 'hold_to_s', type: 'number'),
+    new OA\Property(property: 'stop_s', type: 'number'),
+    new OA\Property(property: 'duration_s', type: 'number'),
+    new OA\Property(property: 'lead_s', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Expected', required: ['score', 'verdict', 'facets', 'limited_by'], properties: [
+    new OA\Property(property: 'score', type: 'number'),
+    new OA\Property(property: 'verdict', type: 'string', enum: ['keep', 'fix', 'again']),
+    new OA\Property(property: 'facets', ref: '#/components/schemas/Facets'),
+    new OA\Property(property: 'limited_by', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'PlanSubject', required: ['east_m', 'north_m', 'up_m', 'ground_m'], properties: [
+    new OA\Property(property: 'east_m', type: 'number'),
+    new OA\Property(property: 'north_m', type: 'number'),
+    new OA\Property(property: 'up_m', type: 'number'),
+    new OA\Property(property: 'ground_m', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'PlanMove', required: ['id', 'name'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'Plan', required: ['intent', 'assumed', 'move', 'feasible', 'phases', 'subject', 'samples', 'fingers', 'presses', 'cues', 'frames', 'findings', 'summary', 'expected'], properties: [
+    new OA\Property(property: 'intent', ref: '#/components/schemas/Intent'),
+    new OA\Property(property: 'assumed', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'move', ref: '#/components/schemas/PlanMove'),
+    new OA\Property(property: 'feasible', type: 'boolean'),
+    new OA\Property(property: 'phases', ref: '#/components/schemas/Phases'),
+    new OA\Property(property: 'subject', ref: '#/components/schemas/PlanSubject', nullable: true),
+    new OA\Property(property: 'samples', ref: '#/components/schemas/Samples'),
+    new OA\Property(property: 'fingers', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'presses', type: 'array', items: new OA\Items(ref: '#/components/schemas/Press')),
+    new OA\Property(property: 'cues', type: 'array', items: new OA\Items(ref: '#/components/schemas/Cue')),
+    new OA\Property(property: 'frames', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frame')),
+    new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
+    new OA\Property(property: 'summary', type: 'string'),
+    new OA\Property(property: 'expected', ref: '#/components/schemas/Expected', nullable: true),
+], type: 'object')]
+#[OA\Schema(schema: 'Figure', required: ['id', 'label', 'value', 'unit', 'textbook', 'unusable', 'score'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'label', type: 'string'),
+    new OA\Property(property: 'value', type: 'number'),
+    new OA\Property(property: 'unit', type: 'string'),
+    new OA\Property(property: 'textbook', type: 'number'),
+    new OA\Property(property: 'unusable', type: 'number'),
+    new OA\Property(property: 'score', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Facet', required: ['name', 'score', 'why', 'figures'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'score', type: 'number', nullable: true),
+    new OA\Property(property: 'why', type: 'string'),
+    new OA\Property(property: 'figures', type: 'array', items: new OA\Items(ref: '#/components/schemas/Figure')),
+], type: 'object')]
+#[OA\Schema(schema: 'Fault', required: ['id', 'name', 'axis', 't_s', 'until_s', 'size', 'unit', 'severity', 'cost', 'picture', 'try'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'axis', type: 'string'),
+    new OA\Property(property: 't_s', type: 'number'),
+    new OA\Property(property: 'until_s', type: 'number'),
+    new OA\Property(property: 'size', type: 'number'),
+    new OA\Property(property: 'unit', type: 'string'),
+    new OA\Property(property: 'severity', type: 'string', enum: ['slight', 'clear', 'ruinous']),
+    new OA\Property(property: 'cost', type: 'number'),
+    new OA\Property(property: 'picture', type: 'string'),
+    new OA\Property(property: 'try', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'Stretch', required: ['from_s', 'to_s', 'seconds'], properties: [
+    new OA\Property(property: 'from_s', type: 'number'),
+    new OA\Property(property: 'to_s', type: 'number'),
+    new OA\Property(property: 'seconds', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'TakeLimits', required: ['from_s', 'to_s', 'hold_from_s', 'hold_to_s'], properties: [
+    new OA\Property(property: 'from_s', type: 'number'),
+    new OA\Property(property: 'to_s', type: 'number'),
+    new OA\Property(property: 'hold_from_s', type: 'number'),
+    new OA\Property(property: 'hold_to_s', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Crop', required: ['drift_percent', 'level_percent', 'total_percent'], properties: [
+    new OA\Property(property: 'drift_percent', type: 'number'),
+    new OA\Property(property: 'level_percent', type: 'number', nullable: true),
+    new OA\Property(property: 'total_percent', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'JudgedMove', required: ['id', 'confidence', 'given'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'confidence', type: 'number'),
+    new OA\Property(property: 'given', type: 'boolean'),
+], type: 'object')]
+#[OA\Schema(schema: 'JudgedWind', required: ['mean_mps', 'gust_mps', 'share'], properties: [
+    new OA\Property(property: 'mean_mps', type: 'number', nullable: true),
+    new OA\Property(property: 'gust_mps', type: 'number', nullable: true),
+    new OA\Property(property: 'share', type: 'number', nullable: true),
+], type: 'object')]
+#[OA\Schema(schema: 'JudgedFacets', required: ['ease', 'flow', 'hold', 'line', 'frame'], properties: [
+    new OA\Property(property: 'ease', ref: '#/components/schemas/Facet'),
+    new OA\Property(property: 'flow', ref: '#/components/schemas/Facet'),
+    new OA\Property(property: 'hold', ref: '#/components/schemas/Facet'),
+    new OA\Property(property: 'line', ref: '#/components/schemas/Facet'),
+    new OA\Property(property: 'frame', ref: '#/components/schemas/Facet'),
+], type: 'object')]
+#[OA\Schema(schema: 'Score', required: ['method', 'take', 'move', 'intent', 'fitted', 'camera_assumed', 'score', 'uncertainty', 'facets', 'faults', 'usable', 'windows', 'crop', 'wind', 'verdict', 'reason', 'remarks'], properties: [
+    new OA\Property(property: 'method', type: 'string'),
+    new OA\Property(property: 'take', ref: '#/components/schemas/TakeLimits'),
+    new OA\Property(property: 'move', ref: '#/components/schemas/JudgedMove'),
+    new OA\Property(property: 'intent', ref: '#/components/schemas/Intent'),
+    new OA\Property(property: 'fitted', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'camera_assumed', type: 'boolean'),
+    new OA\Property(property: 'score', type: 'number'),
+    new OA\Property(property: 'uncertainty', type: 'number'),
+    new OA\Property(property: 'facets', ref: '#/components/schemas/JudgedFacets'),
+    new OA\Property(property: 'faults', type: 'array', items: new OA\Items(ref: '#/components/schemas/Fault')),
+    new OA\Property(property: 'usable', type: 'array', items: new OA\Items(ref: '#/components/schemas/Stretch')),
+    new OA\Property(property: 'windows', type: 'array', items: new OA\Items(ref: '#/components/schemas/Stretch')),
+    new OA\Property(property: 'crop', ref: '#/components/schemas/Crop'),
+    new OA\Property(property: 'wind', ref: '#/components/schemas/JudgedWind'),
+    new OA\Property(property: 'verdict', type: 'string', enum: ['keep', 'fix', 'again']),
+    new OA\Property(property: 'reason', type: 'string'),
+    new OA\Property(property: 'remarks', type: 'array', items: new OA\Items(type: 'string')),
+], type: 'object')]
+#[OA\Schema(schema: 'Thumb', required: ['thumb', 'ends'], properties: [
+    new OA\Property(property: 'thumb', type: 'string'),
+    new OA\Property(property: 'ends', type: 'array', items: new OA\Items(type: 'string')),
+], type: 'object')]
+#[OA\Schema(schema: 'FramePlace', required: ['u', 'v'], properties: [
+    new OA\Property(property: 'u', type: 'number'),
+    new OA\Property(property: 'v', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'ReplaySubject', required: ['east_m', 'north_m', 'up_m'], properties: [
+    new OA\Property(property: 'east_m', type: 'number'),
+    new OA\Property(property: 'north_m', type: 'number'),
+    new OA\Property(property: 'up_m', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'ReplayPlanned', required: ['t', 'east_m', 'north_m', 'up_m', 'heading_deg', 'fingers', 'hold_from_s', 'hold_to_s'], properties: [
+    new OA\Property(property: 't', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'east_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'north_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'up_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'heading_deg', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'fingers', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'hold_from_s', type: 'number'),
+    new OA\Property(property: 'hold_to_s', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Replay', required: ['t', 'east_m', 'north_m', 'up_m', 'heading_deg', 'tilt_deg', 'u', 'v', 'cost', 'fingers', 'fingers_inferred', 'thumbs', 'aim', 'subject', 'planned'], properties: [
+    new OA\Property(property: 't', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'east_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'north_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'up_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'heading_deg', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'tilt_deg', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'u', type: 'array', items: new OA\Items(type: 'number', nullable: true)),
+    new OA\Property(property: 'v', type: 'array', items: new OA\Items(type: 'number', nullable: true)),
+    new OA\Property(property: 'cost', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'fingers', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number')), nullable: true),
+    new OA\Property(property: 'fingers_inferred', type: 'boolean'),
+    new OA\Property(property: 'thumbs', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Thumb')),
+    new OA\Property(property: 'aim', ref: '#/components/schemas/FramePlace'),
+    new OA\Property(property: 'subject', ref: '#/components/schemas/ReplaySubject'),
+    new OA\Property(property: 'planned', ref: '#/components/schemas/ReplayPlanned', nullable: true),
+], type: 'object')]
+#[OA\Schema(schema: 'Advice', required: ['kind', 'title', 'reason', 'facet', 'cue', 'change', 'evidence'], properties: [
+    new OA\Property(property: 'kind', type: 'string', enum: ['first', 'come-back', 'mend-facet', 'other-way', 'tighter']), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'reason', type: 'string'),
+    new OA\Property(property: 'facet', type: 'string', nullable: true), new OA\Property(property: 'cue', type: 'string'),
+    new OA\Property(property: 'change', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
+    new OA\Property(property: 'evidence', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
+], type: 'object')]
+#[OA\Schema(schema: 'ClassMember', required: ['operator', 'advice'], properties: [
+    new OA\Property(property: 'operator', ref: '#/components/schemas/Person'),
+    new OA\Property(property: 'advice', ref: '#/components/schemas/Advice'),
+], type: 'object')]
+#[OA\Schema(schema: 'LatestComment', required: ['take_id', 'at_s', 'text', 'author'], properties: [
+    new OA\Property(property: 'take_id', type: 'integer'),
+    new OA\Property(property: 'at_s', type: 'number'),
+    new OA\Property(property: 'text', type: 'string'),
+    new OA\Property(property: 'author', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'Today', required: ['advice', 'class', 'takes', 'shot', 'comment'], properties: [
+    new OA\Property(property: 'advice', ref: '#/components/schemas/Advice', nullable: true),
+    new OA\Property(property: 'class', type: 'array', items: new OA\Items(ref: '#/components/schemas/ClassMember')),
+    new OA\Property(property: 'takes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Take')),
+    new OA\Property(property: 'shot', ref: '#/components/schemas/Shot', nullable: true),
+    new OA\Property(property: 'comment', ref: '#/components/schemas/LatestComment', nullable: true),
+], type: 'object')]
+#[OA\Schema(schema: 'RigFinger', required: ['finger', 'ends', 'unit', 'top', 'top_back', 'half_stick', 'settles_s', 'curve', 'convention', 'points'], properties: [
+    new OA\Property(property: 'finger', type: 'string'), new OA\Property(property: 'ends', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'unit', type: 'string'),
+    new OA\Property(property: 'top', type: 'number'), new OA\Property(property: 'top_back', type: 'number'), new OA\Property(property: 'half_stick', type: 'number'), new OA\Property(property: 'settles_s', type: 'number'),
+    new OA\Property(property: 'curve', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
+    new OA\Property(property: 'convention', type: 'string'), new OA\Property(property: 'points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+], type: 'object')]
+#[OA\Schema(schema: 'RigMode', required: ['mode', 'brake_m', 'brake_s', 'fingers'], properties: [
+    new OA\Property(property: 'mode', type: 'string'),
+    new OA\Property(property: 'brake_m', type: 'number'),
+    new OA\Property(property: 'brake_s', type: 'number'),
+    new OA\Property(property: 'fingers', type: 'array', items: new OA\Items(ref: '#/components/schemas/RigFinger')),
+], type: 'object')]
+#[OA\Schema(schema: 'RigMeaning', required: ['rig_id', 'craft', 'version', 'modes'], properties: [
+    new OA\Property(property: 'rig_id', type: 'integer'),
+    new OA\Property(property: 'craft', type: 'string'),
+    new OA\Property(property: 'version', type: 'integer'),
+    new OA\Property(property: 'modes', type: 'array', items: new OA\Items(ref: '#/components/schemas/RigMode')),
+], type: 'object')]
+final class Schemas {}

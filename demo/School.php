@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Demo;
+
+use App\Actions\DraftShot;
+use App\Actions\FlyShot;
+use App\Models\Comment;
+use App\Models\Rig;
+use App\Models\School as SchoolRecord;
+use App\Models\Shot;
+use App\Models\Site;
+use App\Models\Take;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Larkspur\Choreography\Planner;
+use Larkspur\Flight\OperatorHabits;
+use Larkspur\Site\Wind;
+
+/**
+ * The invented Skerrow Field School: people, sites, rigs, shots and eight weeks of takes.
+ *
+ * Every take is flown by a simulated operator from a fixed seed and enters as a log through the same actions as a
+ * user's; no score is written by hand. The weeks are counted back from today.
+ */
+final readonly class School
+{
+    public const PASSWORD = 'kelp-and-stone';
+
+    public const TRAINER = 'ines@skerrow.example';
+
+    public const OPERATOR = 'tobias@skerrow.example';
+
+    public function __construct(private DraftShot $draft, private FlyShot $fly) {}
+
+    /** @param ?callable(string): void $tell told what is being made */
+    public function load(?callable $tell = null): SchoolRecord
+    {
+        $tell ??= static function (string $_): void {};
+        $school = SchoolRecord::query()->create(['name' => 'Skerrow Field School']);
+        $person = static fn (string $name, string $email, string $role, array $more = []): User => User::query()->create([
+            'school_id' => $school->id, 'name' => $name, 'email' => $email, 'password' => self::PASSWORD, 'role' => $role, ...$more,
+        ]);
+        $ines = $person('Ines Calloway', self::TRAINER, User::TRAINER);
+        $people = [
+            'tobias' => $person('Tobias Renn', self::OPERATOR, User::OPERATOR),
+            'mairi' => $person('Mairi Oduya', 'mairi@skerrow.example', User::OPERATOR),
+            'juno' => $person('Juno Varga', 'juno@skerrow.example', User::OPERATOR, ['stick_mode' => 1]),
+            'anselm' => $person('Anselm Roy', 'anselm@skerrow.example', User::OPERATOR, ['units' => 'feet']),
+        ];
+        $sites = [];
+        foreach (Sites::all() as $site) {
+            $sites[] = Site::query()->create(['school_id' => $school->id, ...$site]);
+        }
+        $rigs = [];
+        foreach (Rigs::all() as $name => $rig) {
+            $camera = $rig['camera'];
+            unset($rig['camera']);
+            $rigs[$name] = Rig::query()->create(['school_id' => $school->id, 'craft' => $rig['craft'], 'reason' => 'As it left the box', 'document' => $rig, 'camera' => $camera]);
+        }
+        $shots = [];
+        foreach ($this->shots() as $key => [$who, $site, $subject, $rig, $mode, $title, $parameters]) {
+            $shots[$key] = $this->shot($people[$who], $sites[$site], $rigs[$rig], $subject, $mode, $title, $parameters);
+        }
+        $tell('School, people, sites, rigs and '.count($shots).' shots are there; flying eight weeks of takes.');
+        foreach ($this->flights() as $i => [$daysAgo, $shot, $habits, $wind]) {
+            $flownAt = Carbon::now()->startOfHour()->subDays($daysAgo)->setTime(9 + ($i * 5) % 8, ($i * 17) % 60);
+            ($this->fly)($shots[$shot], $habits, 'demo', $wind, 4100 + $i, $shots[$shot]->operator, $flownAt);
+        }
+        $this->comment($ines, $people['tobias'], 1, 6.0, 'The slide leads well here. Now let the turn come in as softly.');
+        $this->comment($ines, $people['tobias'], 4, 14.0, 'Look at the height: your left thumb rises when it turns.');
+        $this->comment($ines, $people['anselm'], 1, 11.5, 'There it is, the jump. Which finger was it?');
+        $tell(Take::query()->where('school_id', $school->id)->count().' takes are in the logbook.');
+
+        return $school;
+    }
+
+    /** @return array<string, array{string, int, string, string, string, string, array<string, float|string>}> */
+    private function shots(): array
+    {
+        return [
+            'tobias-right' => ['tobias', 0, 'stones', 'lapwing', 'standard', 'Seven stones, clockwise', ['radius_m' => 21.5, 'height_m' => 8, 'arc_deg' => 145, 'pace_mps' => 2.4, 'direction' => 'clockwise', 'start_bearing_deg' => 205]],
+            'tobias-left' => ['tobias', 0, 'stones', 'lapwing', 'standard', 'Seven stones, the other way', ['radius_m' => 21.5, 'height_m' => 8, 'arc_deg' => 145, 'pace_mps' => 2.4, 'direction' => 'counterclockwise', 'start_bearing_deg' => 350]],
+            'mairi-arch' => ['mairi', 3, 'arch', 'curlew', 'standard', 'Round the sea arch', ['radius_m' => 46, 'height_m' => 31, 'arc_deg' => 110, 'pace_mps' => 3.4, 'direction' => 'clockwise', 'start_bearing_deg' => 160]],
+            'mairi-mill' => ['mairi', 2, 'mill', 'curlew', 'slow', 'Tide mill at slack water', ['radius_m' => 33, 'height_m' => 13, 'arc_deg' => 95, 'pace_mps' => 1.9, 'direction' => 'counterclockwise', 'start_bearing_deg' => 120]],
+            'juno-kiln' => ['juno', 1, 'kiln', 'lapwing', 'standard', 'Half round the kiln', ['radius_m' => 17, 'height_m' => 9.5, 'arc_deg' => 165, 'pace_mps' => 1.9, 'direction' => 'counterclockwise', 'start_bearing_deg' => 290]],
+            'juno-stones' => ['juno', 0, 'stones', 'lapwing', 'slow', 'Stones, close and slow', ['radius_m' => 15.5, 'height_m' => 6, 'arc_deg' => 120, 'pace_mps' => 1.3, 'direction' => 'clockwise', 'start_bearing_deg' => 230]],
+            'anselm-mill' => ['anselm', 2, 'mill', 'lapwing', 'fast', 'Mill, wide and quick', ['radius_m' => 39, 'height_m' => 17, 'arc_deg' => 120, 'pace_mps' => 4.1, 'direction' => 'clockwise', 'start_bearing_deg' => 100]],
+            'anselm-kiln' => ['anselm', 1, 'kiln', 'lapwing', 'standard', 'Kiln from the water', ['radius_m' => 19, 'height_m' => 10, 'arc_deg' => 130, 'pace_mps' => 2.2, 'direction' => 'counterclockwise', 'start_bearing_deg' => 240]],
+        ];
+    }
+
+    /**
+     * Who flew what, when, how well and in which wind, oldest first.
+     *
+     * @return list<array{int, string, OperatorHabits, Wind}>
+     */
+    private function flights(): array
+    {
+        $flights = [];
+        $winds = [Wind::still(), new Wind(4.4, 2.6, 4.1), new Wind(3.9, 4.3, 6.6), new Wind(5.1, 1.4, 2.3)];
+        // Tobias flies in a hurry and learns to ease; what is left at the end is an uneven hold.
+        foreach ([54, 52, 47, 45, 40, 38, 33, 31, 26, 24, 19, 17, 12, 10] as $i => $day) {
+            $flights[] = [$day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('hurried')->scaled(1.15 - 0.05 * $i), $winds[$i % 4]];
+        }
+        foreach ([5, 3, 1] as $i => $day) {
+            $flights[] = [$day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('hurried')->scaled(0.75)->with(1.0, 1.0, []), $winds[$i]];
+        }
+        // Mairi lets things drift, and learns to see it sooner.
+        foreach ([55, 50, 48, 43, 41, 36, 34, 29, 27, 22, 20, 15, 13, 6] as $i => $day) {
+            $flights[] = [$day, $i % 3 === 2 ? 'mairi-mill' : 'mairi-arch', OperatorHabits::named('drifter')->scaled(1.2 - 0.07 * $i), $winds[($i + 1) % 4]];
+        }
+        // Juno is steady and grows steadier.
+        foreach ([53, 49, 44, 39, 37, 32, 30, 25, 23, 18, 16, 11, 9, 4, 2] as $i => $day) {
+            $flights[] = [$day, $i % 2 === 0 ? 'juno-kiln' : 'juno-stones', OperatorHabits::named('steady')->scaled(2.6 - 0.12 * $i), $winds[($i + 2) % 4]];
+        }
+        // Anselm lets the springs do it.
+        foreach ([51, 46, 42, 35, 28, 21, 20, 14, 13, 8, 7, 6, 5, 2] as $i => $day) {
+            $flights[] = [$day, $i % 2 === 0 ? 'anselm-mill' : 'anselm-kiln', OperatorHabits::named('flicker')->scaled(1.25 - 0.045 * $i), $winds[($i + 3) % 4]];
+        }
+        usort($flights, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return $flights;
+    }
+
+    /** @param array<string, float|string> $parameters */
+    private function shot(User $operator, Site $site, Rig $rig, string $subject, string $mode, string $title, array $parameters): Shot
+    {
+        $drafted = ($this->draft)($site, $rig, $operator->load('school'), ['mode' => $mode, 'move' => 'orbit', 'subject_id' => $subject, 'parameters' => $parameters]);
+        $intent = Planner::plan($drafted['shot'])->move->intent;
+        $shot = Shot::query()->create([
+            'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'rig_id' => $rig->id, 'title' => $title,
+            'mode' => $mode, 'move' => 'orbit', 'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters], 'wind' => Wind::still()->toArray(),
+        ]);
+
+        return $shot->load(['site', 'rig', 'operator.school']);
+    }
+
+    /** @param int $back how many takes before the operator's latest */
+    private function comment(User $author, User $operator, int $back, float $at, string $text): void
+    {
+        $take = Take::query()->where('operator_id', $operator->id)->orderByDesc('flown_at')->skip($back)->first();
+        if ($take !== null) {
+            Comment::query()->create(['school_id' => $operator->school_id, 'take_id' => $take->id, 'author_id' => $author->id, 'at_s' => $at, 'text' => $text]);
+        }
+    }
+}

@@ -1,0 +1,68 @@
+// The server's records as the stations ask for them, cached by TanStack Query.
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { call, type Schemas } from '~/api/client';
+
+export const useMe = () =>
+  useQuery({ queryKey: ['me'], queryFn: () => call<Schemas['User']>('GET', '/me'), retry: false, staleTime: 300_000 });
+
+export const useToday = () =>
+  useQuery({ queryKey: ['today'], queryFn: () => call<Schemas['Today']>('GET', '/today') });
+
+export const useOperators = (enabled: boolean) =>
+  useQuery({ queryKey: ['operators'], queryFn: () => call<Schemas['Operator'][]>('GET', '/operators'), enabled });
+
+export const useSites = () =>
+  useQuery({ queryKey: ['sites'], queryFn: () => call<Schemas['Site'][]>('GET', '/sites'), staleTime: 300_000 });
+
+export const useRigs = () =>
+  useQuery({ queryKey: ['rigs'], queryFn: () => call<Schemas['Rig'][]>('GET', '/rigs'), staleTime: 300_000 });
+
+export const useMoves = () =>
+  useQuery({ queryKey: ['moves'], queryFn: () => call<Schemas['Move'][]>('GET', '/moves'), staleTime: Infinity });
+
+export const useMeaning = (rig: number | undefined) =>
+  useQuery({
+    queryKey: ['meaning', rig],
+    queryFn: () => call<Schemas['RigMeaning']>('GET', `/rigs/${rig}/meaning`),
+    enabled: rig !== undefined,
+    staleTime: 300_000,
+  });
+
+export const useShots = (operator?: number) =>
+  useQuery({
+    queryKey: ['shots', operator ?? null],
+    queryFn: () => call<Schemas['Shot'][]>('GET', `/shots${operator === undefined ? '' : `?operator=${operator}`}`),
+  });
+
+export const useShot = (id: number | undefined) =>
+  useQuery({ queryKey: ['shot', id], queryFn: () => call<Schemas['Shot']>('GET', `/shots/${id}`), enabled: id !== undefined });
+
+export const useTakes = (operator?: number) =>
+  useInfiniteQuery({
+    queryKey: ['takes', operator ?? null],
+    queryFn: ({ pageParam }) => {
+      const query = new URLSearchParams();
+      if (operator !== undefined) query.set('operator', String(operator));
+      if (pageParam !== '') query.set('cursor', pageParam);
+      return call<Schemas['TakePage']>('GET', `/takes?${query}`);
+    },
+    initialPageParam: '',
+    getNextPageParam: (page) => page.next ?? undefined,
+  });
+
+export const useTake = (id: number) =>
+  useQuery({ queryKey: ['take', id], queryFn: () => call<Schemas['TakeDetail']>('GET', `/takes/${id}`) });
+
+export const useReplay = (id: number) =>
+  useQuery({
+    queryKey: ['replay', id],
+    queryFn: () => call<Schemas['Replay']>('GET', `/takes/${id}/replay`),
+    staleTime: Infinity,
+  });
+
+export const useImports = (busy: boolean) =>
+  useQuery({
+    queryKey: ['imports'],
+    queryFn: () => call<Schemas['Import'][]>('GET', '/imports'),
+    refetchInterval: busy ? 700 : false,
+  });

@@ -1,0 +1,53 @@
+// Shows numbers in the units that the operator chose. The server speaks metres and m/s; factors are exact (1959).
+export type Units = 'metric' | 'feet';
+
+const FOOT = 0.3048;
+const MILE_PER_HOUR = 0.44704;
+
+/** A number as people read it: fixed places, a true minus sign, and never "-0". */
+export function figure(value: number, places = 1): string {
+  const text = value.toFixed(places);
+  return (Number(text) === 0 ? (0).toFixed(places) : text).replace('-', '\u2212');
+}
+
+/** Value and unit of a quantity, converted where the operator wants feet. */
+export function shown(value: number, unit: string, units: Units): { value: number; unit: string } {
+  if (units === 'feet') {
+    if (unit === 'm') return { value: value / FOOT, unit: 'ft' };
+    if (unit === 'm/s') return { value: value / MILE_PER_HOUR, unit: 'mph' };
+  }
+  return { value, unit };
+}
+
+/** The way back, for what was typed. */
+export function stored(value: number, unit: string, units: Units): number {
+  if (units === 'feet') {
+    if (unit === 'm') return value * FOOT;
+    if (unit === 'm/s') return value * MILE_PER_HOUR;
+  }
+  return value;
+}
+
+const NAMES: Record<string, string> = { deg: '\u00b0', 'deg/s': '\u00b0/s', 'deg/s2': '\u00b0/s\u00b2', 'm/s2': 'm/s\u00b2', '%': '%' };
+
+export function withUnit(value: number, unit: string, units: Units, places = 1): string {
+  const own = shown(value, unit, units);
+  const name = NAMES[own.unit] ?? own.unit;
+  return `${figure(own.value, places)}${name === '\u00b0' ? '' : '\u00a0'}${name}`;
+}
+
+/** Seconds as the field says them: 0:31.2. */
+export function clock(seconds: number): string {
+  const whole = Math.max(0, seconds);
+  const minutes = Math.floor(whole / 60);
+  return `${minutes}:${(whole - 60 * minutes).toFixed(1).padStart(4, '0')}`;
+}
+
+/** A day as people say it, in UTC as everything on Skerrow. */
+export function day(iso: string): string {
+  return new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+}
+
+export function hour(iso: string): string {
+  return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'UTC' });
+}
