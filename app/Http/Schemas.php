@@ -22,6 +22,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'hfov_deg', type: 'number'),
     new OA\Property(property: 'aspect', type: 'number'),
 ], type: 'object')]
+#[OA\Schema(schema: 'FullCamera', required: ['hfov_deg', 'vfov_deg', 'aspect'], properties: [
+    new OA\Property(property: 'hfov_deg', type: 'number'),
+    new OA\Property(property: 'vfov_deg', type: 'number'),
+    new OA\Property(property: 'aspect', type: 'number'),
+], type: 'object')]
 #[OA\Schema(schema: 'Wind', required: ['from_deg', 'mean_mps', 'gust_mps'], properties: [
     new OA\Property(property: 'from_deg', type: 'number'),
     new OA\Property(property: 'mean_mps', type: 'number'),
@@ -162,12 +167,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Plan', required: ['intent', 'assumed', 'move', 'feasible', 'phases', 'subject', 'samples', 'fingers', 'presses', 'cues', 'frames', 'findings', 'summary', 'expected'], properties: [
+#[OA\Schema(schema: 'Plan', required: ['intent', 'assumed', 'move', 'feasible', 'phases', 'camera', 'subject', 'samples', 'fingers', 'presses', 'cues', 'frames', 'findings', 'summary', 'expected'], properties: [
     new OA\Property(property: 'intent', ref: '#/components/schemas/Intent'),
     new OA\Property(property: 'assumed', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'move', ref: '#/components/schemas/PlanMove'),
     new OA\Property(property: 'feasible', type: 'boolean'),
     new OA\Property(property: 'phases', ref: '#/components/schemas/Phases'),
+    new OA\Property(property: 'camera', ref: '#/components/schemas/FullCamera'),
     new OA\Property(property: 'subject', ref: '#/components/schemas/PlanSubject', nullable: true),
     new OA\Property(property: 'samples', ref: '#/components/schemas/Samples'),
     new OA\Property(property: 'fingers', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number'))),
@@ -281,7 +287,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'hold_from_s', type: 'number'),
     new OA\Property(property: 'hold_to_s', type: 'number'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Replay', required: ['t', 'east_m', 'north_m', 'up_m', 'heading_deg', 'tilt_deg', 'u', 'v', 'cost', 'fingers', 'fingers_inferred', 'thumbs', 'aim', 'subject', 'planned'], properties: [
+#[OA\Schema(schema: 'Replay', required: ['t', 'east_m', 'north_m', 'up_m', 'heading_deg', 'tilt_deg', 'u', 'v', 'cost', 'fingers', 'fingers_inferred', 'thumbs', 'camera', 'aim', 'subject', 'planned'], properties: [
     new OA\Property(property: 't', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'east_m', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'north_m', type: 'array', items: new OA\Items(type: 'number')),
@@ -294,6 +300,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'fingers', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number')), nullable: true),
     new OA\Property(property: 'fingers_inferred', type: 'boolean'),
     new OA\Property(property: 'thumbs', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Thumb')),
+    new OA\Property(property: 'camera', ref: '#/components/schemas/FullCamera'),
     new OA\Property(property: 'aim', ref: '#/components/schemas/FramePlace'),
     new OA\Property(property: 'subject', ref: '#/components/schemas/ReplaySubject'),
     new OA\Property(property: 'planned', ref: '#/components/schemas/ReplayPlanned', nullable: true),

@@ -115,6 +115,11 @@ final readonly class Plan
                 'hold_to_s' => round($this->move->holdTo, 2), 'stop_s' => round($this->move->stop, 2),
                 'duration_s' => round($this->move->flight->duration(), 2), 'lead_s' => round($this->move->lead, 2),
             ],
+            'camera' => [
+                'hfov_deg' => round($this->shot->intent->lens->horizontal / Angle::DEGREE, 3),
+                'vfov_deg' => round($this->shot->intent->lens->vertical() / Angle::DEGREE, 3),
+                'aspect' => round($this->shot->intent->lens->aspect, 5),
+            ],
             'subject' => $subject === null ? null : ['east_m' => round($subject->east, 3), 'north_m' => round($subject->north, 3), 'up_m' => round($subject->up, 3), 'ground_m' => round($this->move->ground, 3)],
             'samples' => [
                 't' => $round($flight->t, 3), 'east_m' => $round($flight->east, 3), 'north_m' => $round($flight->north, 3), 'up_m' => $round($flight->up, 3),

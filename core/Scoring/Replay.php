@@ -65,6 +65,11 @@ final class Replay
                 array_map(static fn (Finger $finger): string => $finger->value, Finger::cases()),
                 array_map(static fn (Finger $finger): array => ['thumb' => $sticks->thumb($finger), 'ends' => $finger->ends()], Finger::cases()),
             ),
+            'camera' => [
+                'hfov_deg' => round($score->intent->lens->horizontal / Angle::DEGREE, 3),
+                'vfov_deg' => round($score->intent->lens->vertical() / Angle::DEGREE, 3),
+                'aspect' => round($score->intent->lens->aspect, 5),
+            ],
             'aim' => ['u' => round($score->intent->u(), 4), 'v' => round($score->intent->v(), 4)],
             'subject' => ['east_m' => round($take->subject->east + $east, 2), 'north_m' => round($take->subject->north + $north, 2), 'up_m' => round($take->subject->up + $up, 2)],
             'planned' => $plan === null ? null : self::planned($plan, $shift),

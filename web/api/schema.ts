@@ -558,6 +558,11 @@ export interface components {
             hfov_deg: number;
             aspect: number;
         };
+        FullCamera: {
+            hfov_deg: number;
+            vfov_deg: number;
+            aspect: number;
+        };
         Wind: {
             from_deg: number;
             mean_mps: number;
@@ -728,6 +733,7 @@ export interface components {
             move: components["schemas"]["PlanMove"];
             feasible: boolean;
             phases: components["schemas"]["Phases"];
+            camera: components["schemas"]["FullCamera"];
             subject: components["schemas"]["PlanSubject"] | null;
             samples: components["schemas"]["Samples"];
             fingers: {
@@ -864,6 +870,7 @@ export interface components {
             thumbs: {
                 [key: string]: components["schemas"]["Thumb"];
             };
+            camera: components["schemas"]["FullCamera"];
             aim: components["schemas"]["FramePlace"];
             subject: components["schemas"]["ReplaySubject"];
             planned: components["schemas"]["ReplayPlanned"] | null;

@@ -1,0 +1,27 @@
+// A labelled line of text with its own message when something is wrong.
+import { type InputHTMLAttributes, useId } from 'react';
+
+type Props = InputHTMLAttributes<HTMLInputElement> & { label: string; problem?: string | undefined };
+
+export function Field({ label, problem, ...rest }: Props) {
+  const id = useId();
+  return (
+    <div className="grid gap-1">
+      <label htmlFor={id} className="text-sm">
+        {label}
+      </label>
+      <input
+        id={id}
+        aria-invalid={problem !== undefined}
+        aria-describedby={problem === undefined ? undefined : `${id}-problem`}
+        className={`min-h-11 px-3 rounded-md border bg-card text-ink ${problem === undefined ? 'border-line' : 'border-brick'}`}
+        {...rest}
+      />
+      {problem !== undefined && (
+        <p id={`${id}-problem`} className="m-0 text-sm text-brick">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}

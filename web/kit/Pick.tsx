@@ -1,0 +1,52 @@
+// One of many, opened on demand.
+import { Check, ChevronDown } from 'lucide-react';
+import { Select } from 'radix-ui';
+
+type Props = {
+  label: string;
+  value: string;
+  options: { value: string; label: string }[];
+  onChange: (value: string) => void;
+  hideLabel?: boolean;
+};
+
+export function Pick({ label, value, options, onChange, hideLabel = false }: Props) {
+  return (
+    <div className="grid gap-1 min-w-0">
+      {!hideLabel && <span className="text-sm">{label}</span>}
+      <Select.Root value={value} onValueChange={onChange}>
+        <Select.Trigger
+          aria-label={label}
+          className="flex items-center justify-between gap-2 min-h-11 px-3 rounded-md border border-line bg-card text-left cursor-pointer min-w-0"
+        >
+          <span className="truncate">
+            <Select.Value />
+          </span>
+          <ChevronDown size={16} aria-hidden />
+        </Select.Trigger>
+        <Select.Portal>
+          <Select.Content
+            position="popper"
+            sideOffset={4}
+            className="bg-card border border-line rounded-md p-1 z-50 max-h-80 min-w-(--radix-select-trigger-width)"
+          >
+            <Select.Viewport>
+              {options.map((option) => (
+                <Select.Item
+                  key={option.value}
+                  value={option.value}
+                  className="flex items-center justify-between gap-3 min-h-11 px-3 rounded-md cursor-pointer data-[highlighted]:bg-haze outline-none"
+                >
+                  <Select.ItemText>{option.label}</Select.ItemText>
+                  <Select.ItemIndicator>
+                    <Check size={16} aria-hidden />
+                  </Select.ItemIndicator>
+                </Select.Item>
+              ))}
+            </Select.Viewport>
+          </Select.Content>
+        </Select.Portal>
+      </Select.Root>
+    </div>
+  );
+}

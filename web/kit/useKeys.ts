@@ -1,0 +1,21 @@
+// Keys of a station: one letter or sign each, off while something is being typed.
+import { useEffect } from 'react';
+
+export function useKeys(keys: Record<string, () => void>): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (target.closest('input, textarea, [contenteditable], [role="dialog"], [role="listbox"]')) return;
+      if (event.key === ' ' && target.closest('button, a')) return;
+      if (event.key.startsWith('Arrow') && target.closest('[role="slider"], [role="radio"], [data-handle]')) return;
+      const action = keys[event.key];
+      if (action !== undefined) {
+        event.preventDefault();
+        action();
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [keys]);
+}

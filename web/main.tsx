@@ -1,0 +1,72 @@
+// Entry of the application: theme, query cache, routes. Each station is loaded when it is opened.
+import '~/theme.css';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { lazy, StrictMode, Suspense } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { Problem } from '~/api/client';
+import { Skeleton } from '~/kit/Skeleton';
+import { Broken } from '~/shell/Broken';
+import { Shell } from '~/shell/Shell';
+
+const Today = lazy(() => import('~/stations/today/Today'));
+const RigStation = lazy(() => import('~/stations/rig/RigStation'));
+const PlanStation = lazy(() => import('~/stations/plan/PlanStation'));
+const FlyStation = lazy(() => import('~/stations/fly/FlyStation'));
+const DebriefStation = lazy(() => import('~/stations/debrief/DebriefStation'));
+const ProgressStation = lazy(() => import('~/stations/progress/ProgressStation'));
+const SignIn = lazy(() => import('~/stations/sign-in/SignIn'));
+const NewPassword = lazy(() => import('~/stations/sign-in/NewPassword'));
+
+const queries = new QueryClient({
+  queryCache: new QueryCache({
+    onError: (error, query) => {
+      if (error instanceof Problem && error.status === 401 && query.queryKey[0] !== 'me') {
+        queries.setQueryData(['me'], null);
+      }
+    },
+  }),
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500),
+    },
+  },
+});
+
+const waiting = <Skeleton className="h-[70vh] m-5" />;
+const station = (page: React.ReactNode) => <Suspense fallback={waiting}>{page}</Suspense>;
+
+const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <Broken />,
+    children: [
+      {
+        errorElement: <Broken />,
+        children: [
+          { path: '/', element: station(<Today />) },
+          { path: '/rig', element: station(<RigStation />) },
+          { path: '/plan/:shot?', element: station(<PlanStation />) },
+          { path: '/fly/:shot?', element: station(<FlyStation />) },
+          { path: '/debrief/:take?', element: station(<DebriefStation />) },
+          { path: '/progress', element: station(<ProgressStation />) },
+          { path: '*', element: <Navigate to="/" replace /> },
+        ],
+      },
+    ],
+  },
+  { path: '/sign-in', element: station(<SignIn />), errorElement: <Broken /> },
+  { path: '/reset-password/:token', element: station(<NewPassword />), errorElement: <Broken /> },
+]);
+
+const root = document.getElementById('root');
+if (root !== null) {
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={queries}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}

@@ -1,0 +1,127 @@
+// Side sheet: the same move in elevation, seen square to the line from the start to the subject. Ground, what stands
+// there, the path's height, the rays of the frame's upper and lower edge.
+import { type PointerEvent, useMemo, useState } from 'react';
+import type { Schemas } from '~/api/client';
+import { useSize } from '~/kit/useSize';
+import { type Units, withUnit } from '~/units';
+import { indexAt, linear, roundUp, through, ticks } from './scale';
+
+type Props = {
+  plan: Schemas['Plan'];
+  site: Schemas['SiteDocument'];
+  time?: number | null;
+  units: Units;
+  onHeight?: (height: number) => void;
+};
+
+export function SideSheet({ plan, site, time, units, onHeight }: Props) {
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const [dragging, setDragging] = useState(false);
+  const samples = plan.samples;
+  const subject = plan.subject ?? { east_m: 0, north_m: 0, up_m: 0, ground_m: 0 };
+  const at = indexAt(samples.t, time ?? plan.phases.hold_from_s);
+
+  const view = useMemo(() => {
+    const e0 = samples.east_m[0] ?? 0;
+    const n0 = samples.north_m[0] ?? 0;
+    const reach = Math.max(1, Math.hypot(e0 - subject.east_m, n0 - subject.north_m));
+    const ue = (subject.east_m - e0) / reach;
+    const un = (subject.north_m - n0) / reach;
+    const along = (e: number, n: number) => (e - subject.east_m) * ue + (n - subject.north_m) * un;
+    const xs = samples.east_m.map((e, i) => along(e, samples.north_m[i] ?? 0));
+    const near = site.solids
+      .map((solid) => ({ solid, along: along(solid.east_m, solid.north_m), half: Math.max(solid.width_m, solid.length_m) / 2 }))
+      .filter((item) => Math.abs(item.along) < 2.4 * reach);
+    const left = Math.min(-reach, ...xs) - 4;
+    const right = Math.max(...xs, ...near.filter((item) => item.solid.role === 'subject').map((item) => item.along + item.half), 4) + 4;
+    const top = Math.max(...samples.up_m, ...near.filter((i) => i.solid.role === 'subject').map((i) => i.solid.base_m + i.solid.height_m)) + 3;
+    const bottom = Math.min(0, subject.ground_m, ...samples.up_m) - 3;
+    return { xs, near, left, right, top, bottom };
+  }, [samples, site, subject]);
+
+  const pad = 22;
+  const per = Math.max(0.05, Math.min((width - 2 * pad) / (view.right - view.left), (height - 2 * pad) / (view.top - view.bottom)));
+  const middle = (view.left + view.right) / 2;
+  const x = linear(middle, middle + 1, width / 2, width / 2 + per);
+  const y = linear(view.bottom, view.bottom + 1, height - pad, height - pad - per);
+  const grid = roundUp(48 / per);
+  const up = samples.up_m[at] ?? 0;
+  const here = view.xs[at] ?? 0;
+  const facing = here <= 0 ? 1 : -1;
+  const ray = (offset: number) => {
+    const angle = ((samples.tilt_deg[at] ?? 0) + offset) * (Math.PI / 180);
+    const far = Math.max(20, Math.abs(here) * 1.5);
+    return `M${x(here)} ${y(up)}L${x(here + facing * far * Math.cos(angle))} ${y(up + far * Math.sin(angle))}`;
+  };
+  const move = (event: PointerEvent<SVGGElement>) => {
+    const box = ref.current?.getBoundingClientRect();
+    if (dragging && box) onHeight?.(Math.max(0.5, y.invert(event.clientY - box.top) - subject.ground_m));
+  };
+  return (
+    <div ref={ref} className="size-full min-h-52 touch-none" data-picture="side-sheet">
+      <svg width={width} height={height} role="img" aria-label={`From the side: ${withUnit(up - subject.ground_m, 'm', units)} above the subject's foot`} className="block text-ink">
+        <g stroke="var(--mesh)">
+          {ticks(x.invert(0), x.invert(width), grid).map((v) => (
+            <path key={v} d={`M${x(v)} 0V${height}`} />
+          ))}
+          {ticks(y.invert(height), y.invert(0), grid).map((v) => (
+            <path key={v} d={`M0 ${y(v)}H${width}`} />
+          ))}
+        </g>
+        <path d={`${ray(plan.camera.vfov_deg / 2)}${ray(-plan.camera.vfov_deg / 2)}`} stroke="var(--petal)" strokeDasharray="3 3" fill="none" />
+        <path d={`M0 ${y(subject.ground_m)}H${width}`} stroke="var(--ink)" strokeWidth={1.2} />
+        {view.near.map(({ solid, along, half }) => (
+          <rect
+            key={solid.id + solid.name}
+            x={x(along - half)}
+            y={y(solid.base_m + solid.height_m)}
+            width={Math.max(2, 2 * half * per)}
+            height={Math.max(2, solid.height_m * per)}
+            fill={solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)'}
+            stroke={solid.role === 'subject' ? 'var(--ink)' : 'var(--solid)'}
+            opacity={solid.role === 'subject' ? 0.9 : 0.75}
+          />
+        ))}
+        <path d={through(view.xs.map((v, i) => [x(v), y(samples.up_m[i] ?? 0)]))} stroke="var(--larkspur)" strokeWidth={2.5} fill="none" />
+        <path d={`M${x(here)} ${y(up)}L${x(0)} ${y(subject.up_m)}`} stroke="var(--leaf)" strokeDasharray="5 4" />
+        <g transform={`translate(${x(0)} ${y(subject.up_m)})`} stroke="var(--card)" strokeWidth={1.5} fill="none">
+          <circle r={4} stroke="var(--pollen)" strokeWidth={2} />
+        </g>
+        <path d={`M${x(here)} ${y(up)}V${y(subject.ground_m)}`} stroke="var(--ink-soft)" strokeDasharray="1 3" />
+        <text x={x(here) + (facing > 0 ? -6 : 6)} y={(y(up) + y(subject.ground_m)) / 2} fontSize={12} textAnchor={facing > 0 ? 'end' : 'start'} fill="var(--ink-soft)">
+          {withUnit(up - subject.ground_m, 'm', units)}
+        </text>
+        {/* biome-ignore lint/a11y/useSemanticElements: a draggable point inside a drawing */}
+        <g
+          data-handle="height"
+          role="slider"
+          tabIndex={onHeight ? 0 : -1}
+          aria-label="Height. Arrow keys move it."
+          aria-orientation="vertical"
+          aria-valuenow={Math.round(up - subject.ground_m)}
+          aria-valuetext={withUnit(up - subject.ground_m, 'm', units)}
+          transform={`translate(${x(here)} ${y(up)})`}
+          className="cursor-ns-resize"
+          onPointerDown={(event) => {
+            event.currentTarget.setPointerCapture(event.pointerId);
+            setDragging(true);
+          }}
+          onPointerMove={move}
+          onPointerUp={() => setDragging(false)}
+          onPointerCancel={() => setDragging(false)}
+          onKeyDown={(event) => {
+            const step = (event.shiftKey ? 5 : 0.5) * (event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0);
+            if (step !== 0) {
+              event.preventDefault();
+              onHeight?.(Math.max(0.5, up - subject.ground_m + step));
+            }
+          }}
+        >
+          <circle r={22} fill="transparent" />
+          <circle r={8} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={3} />
+          <path d="M-3 -1.5L0 -4.5L3 -1.5M-3 1.5L0 4.5L3 1.5" stroke="var(--larkspur)" fill="none" />
+        </g>
+      </svg>
+    </div>
+  );
+}

@@ -1,0 +1,257 @@
+// Site sheet: the plan view in metres, north up. What stands there with its height, take-off and sight-line ring, wind,
+// the planned path with a tick each second and the camera's wedge, and what was flown over it. Handles reshape a shot.
+import { type PointerEvent, useMemo, useRef, useState } from 'react';
+import type { Schemas } from '~/api/client';
+import { useSize } from '~/kit/useSize';
+import { type Units, withUnit } from '~/units';
+import { indexAt, linear, roundUp, through, ticks } from './scale';
+
+type Path = { t: number[]; east_m: number[]; north_m: number[]; heading_deg?: number[] };
+
+export type Handle = {
+  id: string;
+  label: string;
+  east: number;
+  north: number;
+  /** Told where it was dragged to, in metres. */
+  onMove: (east: number, north: number) => void;
+  /** Told arrow keys: along and across, in steps. */
+  onNudge: (dx: number, dy: number) => void;
+};
+
+type Props = {
+  site: Schemas['SiteDocument'];
+  subject: { east_m: number; north_m: number } | null;
+  planned?: Path | null;
+  flown?: Path | null;
+  hold?: [number, number] | null;
+  wind?: Schemas['Wind'] | null;
+  hfov: number;
+  time?: number | null;
+  handles?: Handle[];
+  units: Units;
+  label: string;
+};
+
+type Bounds = { east: [number, number]; north: [number, number] };
+
+function boundsOf(props: Props): Bounds {
+  const east = [0, props.subject?.east_m ?? 0];
+  const north = [0, props.subject?.north_m ?? 0];
+  for (const path of [props.planned, props.flown]) {
+    if (path) {
+      for (let i = 0; i < path.east_m.length; i += 4) {
+        east.push(path.east_m[i] ?? 0);
+        north.push(path.north_m[i] ?? 0);
+      }
+    }
+  }
+  const span = (values: number[]): [number, number] => [Math.min(...values), Math.max(...values)];
+  return { east: span(east), north: span(north) };
+}
+
+/** Keeps the view while its content still fits well, so that a drag does not make the sheet swim. */
+function useSettledBounds(bounds: Bounds, frozen: boolean): Bounds {
+  const kept = useRef(bounds);
+  const outside = (k: 'east' | 'north') => bounds[k][0] < kept.current[k][0] || bounds[k][1] > kept.current[k][1];
+  const span = (b: Bounds, k: 'east' | 'north') => b[k][1] - b[k][0];
+  const loose = Math.max(span(bounds, 'east'), span(bounds, 'north')) < 0.6 * Math.max(span(kept.current, 'east'), span(kept.current, 'north'));
+  if (!frozen && (outside('east') || outside('north') || loose)) {
+    kept.current = bounds;
+  }
+  return kept.current;
+}
+
+export function SiteSheet(props: Props) {
+  const { site, subject, planned, flown, hold, wind, hfov, time, handles = [], units, label } = props;
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const [dragging, setDragging] = useState<string | null>(null);
+  const bounds = useSettledBounds(boundsOf(props), dragging !== null);
+
+  const { x, y, grid } = useMemo(() => {
+    const pad = 26;
+    const w = bounds.east[1] - bounds.east[0] + 8;
+    const h = bounds.north[1] - bounds.north[0] + 8;
+    const per = Math.max(0.05, Math.min((width - 2 * pad) / w, (height - 2 * pad) / h));
+    const ce = (bounds.east[0] + bounds.east[1]) / 2;
+    const cn = (bounds.north[0] + bounds.north[1]) / 2;
+    return {
+      x: linear(ce, ce + 1, width / 2, width / 2 + per),
+      y: linear(cn, cn + 1, height / 2, height / 2 - per),
+      grid: roundUp(48 / per),
+    };
+  }, [bounds, width, height]);
+
+  const seconds = useMemo(() => {
+    if (!planned) return [];
+    const out: { x: number; y: number; angle: number }[] = [];
+    const first = planned.t[0] ?? 0;
+    for (let s = Math.ceil(first); s <= (planned.t.at(-1) ?? 0); s++) {
+      const i = indexAt(planned.t, s);
+      const j = Math.min(planned.t.length - 1, i + 1);
+      const dx = x(planned.east_m[j] ?? 0) - x(planned.east_m[i] ?? 0);
+      const dy = y(planned.north_m[j] ?? 0) - y(planned.north_m[i] ?? 0);
+      if (Math.hypot(dx, dy) > 0.15) {
+        out.push({ x: x(planned.east_m[i] ?? 0), y: y(planned.north_m[i] ?? 0), angle: (Math.atan2(dy, dx) * 180) / Math.PI });
+      }
+    }
+    return out;
+  }, [planned, x, y]);
+
+  const line = (path: Path) => through(path.east_m.map((e, i) => [x(e), y(path.north_m[i] ?? 0)]));
+  const poseAt = (path: Path | null | undefined, at: number) => {
+    if (!path) return null;
+    const i = indexAt(path.t, at);
+    return { x: x(path.east_m[i] ?? 0), y: y(path.north_m[i] ?? 0), heading: path.heading_deg?.[i] ?? null };
+  };
+  const shownTime = time ?? hold?.[0] ?? planned?.t[0] ?? 0;
+  const craft = poseAt(flown ?? planned, shownTime);
+  const wedge = (pose: { x: number; y: number; heading: number | null }) => {
+    if (pose.heading === null) return '';
+    const reach = subject ? Math.hypot(x(subject.east_m) - pose.x, y(subject.north_m) - pose.y) * 1.15 : 90;
+    const at = (degrees: number) => {
+      const a = ((pose.heading ?? 0) + degrees) * (Math.PI / 180);
+      return `${(pose.x + reach * Math.sin(a)).toFixed(1)} ${(pose.y - reach * Math.cos(a)).toFixed(1)}`;
+    };
+    return `M${pose.x.toFixed(1)} ${pose.y.toFixed(1)}L${at(-hfov / 2)}L${at(hfov / 2)}Z`;
+  };
+  const end = planned ? { x: x(planned.east_m.at(-1) ?? 0), y: y(planned.north_m.at(-1) ?? 0) } : null;
+
+  const drag = (handle: Handle) => ({
+    onPointerDown: (event: PointerEvent<SVGGElement>) => {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      setDragging(handle.id);
+    },
+    onPointerMove: (event: PointerEvent<SVGGElement>) => {
+      if (dragging !== handle.id) return;
+      const box = ref.current?.getBoundingClientRect();
+      if (box) handle.onMove(x.invert(event.clientX - box.left), y.invert(event.clientY - box.top));
+    },
+    onPointerUp: () => setDragging(null),
+    onPointerCancel: () => setDragging(null),
+  });
+  const bar = roundUp(60 / x.perUnit);
+  const windAngle = wind ? wind.from_deg : 0;
+
+  return (
+    <div ref={ref} className="size-full min-h-52 relative touch-none" data-picture="site-sheet">
+      <svg width={width} height={height} role="img" aria-label={label} className="block text-ink">
+        <g stroke="var(--mesh)">
+          {ticks(x.invert(0), x.invert(width), grid).map((e) => (
+            <path key={e} d={`M${x(e)} 0V${height}`} />
+          ))}
+          {ticks(y.invert(height), y.invert(0), grid).map((n) => (
+            <path key={n} d={`M0 ${y(n)}H${width}`} />
+          ))}
+        </g>
+        <circle cx={x(0)} cy={y(0)} r={site.sight_line_m * x.perUnit} fill="none" stroke="var(--leaf)" strokeDasharray="2 6" opacity={0.7} />
+        {craft?.heading != null && <path d={wedge(craft)} fill="var(--haze)" opacity={0.85} />}
+        {site.solids.map((solid) => (
+          <SolidFromAbove key={solid.id + solid.name} solid={solid} x={x} y={y} />
+        ))}
+        {planned && (
+          <path
+            d={line(planned)}
+            fill="none"
+            stroke="var(--larkspur)"
+            strokeWidth={flown ? 1.8 : 2.5}
+            strokeDasharray={flown ? '5 4' : undefined}
+            data-role="planned-path"
+          />
+        )}
+        {!flown &&
+          seconds.map((tick, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: ticks are the seconds themselves
+            <path key={i} d="M0 -4V4" stroke="var(--larkspur)" transform={`translate(${tick.x} ${tick.y}) rotate(${tick.angle})`} />
+          ))}
+        {flown && <path d={line(flown)} fill="none" stroke="var(--pollen)" strokeWidth={2.5} data-role="flown-path" />}
+        {end && !flown && <circle cx={end.x} cy={end.y} r={4} fill="var(--larkspur)" />}
+        {subject && (
+          <g transform={`translate(${x(subject.east_m)} ${y(subject.north_m)})`} stroke="var(--ink)" strokeWidth={1.5} fill="none">
+            <circle r={4} />
+            <path d="M-8 0H-4M4 0H8M0 -8V-4M0 4V8" />
+          </g>
+        )}
+        <g transform={`translate(${x(0)} ${y(0)})`} className="text-leaf">
+          <circle r={5} fill="var(--card)" stroke="var(--leaf)" strokeWidth={2} />
+          <text x={9} y={4} fontSize={12}>
+            you
+          </text>
+        </g>
+        {craft && (
+          <circle cx={craft.x} cy={craft.y} r={6} fill="var(--card)" stroke={flown ? 'var(--pollen)' : 'var(--larkspur)'} strokeWidth={2.5} data-role="craft" />
+        )}
+        {handles.map((handle) => (
+          // biome-ignore lint/a11y/useSemanticElements: a draggable point inside a drawing
+          <g
+            key={handle.id}
+            data-handle={handle.id}
+            role="slider"
+            tabIndex={0}
+            aria-label={`${handle.label}. Arrow keys move it.`}
+            aria-valuenow={Math.round(Math.hypot(handle.east, handle.north))}
+            aria-valuetext={`${withUnit(handle.east, 'm', units)} east, ${withUnit(handle.north, 'm', units)} north`}
+            transform={`translate(${x(handle.east)} ${y(handle.north)})`}
+            className="cursor-grab"
+            onKeyDown={(event) => {
+              const step = event.shiftKey ? 5 : 1;
+              const move = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] }[event.key];
+              if (move) {
+                event.preventDefault();
+                handle.onNudge(move[0] ?? 0, move[1] ?? 0);
+              }
+            }}
+            {...drag(handle)}
+          >
+            <circle r={22} fill="transparent" />
+            <circle r={9} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={3} />
+            <circle r={2.5} fill="var(--larkspur)" />
+          </g>
+        ))}
+        <g transform={`translate(12 ${height - 14})`} className="text-ink-soft">
+          <path d={`M0 0H${bar * x.perUnit}M0 -4V4M${bar * x.perUnit} -4V4`} stroke="currentcolor" strokeWidth={1.5} />
+          <text x={4} y={-7} fontSize={12}>
+            {withUnit(bar, 'm', units, bar < 1 ? 1 : 0)}
+          </text>
+        </g>
+        <g transform={`translate(${width - 22} 26)`} className="text-ink-soft">
+          <path d="M0 12V-10M-4 -4L0 -11L4 -4" stroke="currentcolor" strokeWidth={1.5} fill="none" />
+          <text y={25} fontSize={12} textAnchor="middle">
+            N
+          </text>
+        </g>
+        {wind && wind.mean_mps > 0 && (
+          <g transform={`translate(${width - 64} 24)`} className="text-pollen-ink">
+            <path d="M0 -12V11M-4 5L0 12L4 5" stroke="currentcolor" strokeWidth={2} fill="none" transform={`rotate(${windAngle})`} />
+            <text y={27} fontSize={12} textAnchor="middle">
+              {withUnit(wind.mean_mps, 'm/s', units)}
+            </text>
+          </g>
+        )}
+      </svg>
+    </div>
+  );
+}
+
+function SolidFromAbove({ solid, x, y }: { solid: Schemas['Solid']; x: ReturnType<typeof linear>; y: ReturnType<typeof linear> }) {
+  const cx = x(solid.east_m);
+  const cy = y(solid.north_m);
+  const fill = solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)';
+  const stroke = solid.role === 'subject' ? 'var(--ink)' : 'var(--solid)';
+  const w = Math.max(2.5, solid.width_m * x.perUnit);
+  const l = Math.max(2.5, solid.length_m * x.perUnit);
+  return (
+    <g>
+      {solid.shape === 'cylinder' ? (
+        <circle cx={cx} cy={cy} r={w / 2} fill={fill} stroke={stroke} />
+      ) : (
+        <rect x={cx - w / 2} y={cy - l / 2} width={w} height={l} fill={fill} stroke={stroke} transform={`rotate(${solid.heading_deg} ${cx} ${cy})`} />
+      )}
+      {solid.role === 'obstacle' && (
+        <text x={cx + 6} y={cy - 6} fontSize={11} fill="var(--ink-soft)">
+          {`${solid.name}, ${solid.height_m.toFixed(1)} m`}
+        </text>
+      )}
+    </g>
+  );
+}

@@ -1,0 +1,200 @@
+// Stave lanes: the five fingers over time, like parts of a score. Planned in outline, flown filled, faults and comments
+// pinned to their moment, usable seconds along the foot. Dragging along them moves the clock.
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { useSize } from '~/kit/useSize';
+import { clock } from '~/units';
+import { linear, roundUp, ticks } from './scale';
+
+export const STAVES = ['climb', 'turn', 'run', 'slide', 'tilt'] as const;
+export type Stave = (typeof STAVES)[number];
+
+const DASH: Record<Stave, string | undefined> = { climb: undefined, turn: '7 3', run: '2 3', slide: '10 3 2 3', tilt: '1 3' };
+
+export type Lane = { finger: Stave; thumb: string; ends: string[]; value: string; band?: boolean };
+export type Trace = { t: number[]; fingers: Record<string, number[]> };
+export type Pin = { t: number; stave: Stave | null; kind: 'fault' | 'comment'; severity?: string; label: string; key: string };
+
+type Props = {
+  lanes: Lane[];
+  planned: Trace | null;
+  flown: Trace | null;
+  from: number;
+  to: number;
+  hold?: [number, number] | null;
+  usable?: { from_s: number; to_s: number; seconds: number }[];
+  pins?: Pin[];
+  time: number | null;
+  onTime?: (time: number) => void;
+  onPin?: (pin: Pin) => void;
+};
+
+export function StaveLanes({ lanes, planned, flown, from, to, hold, usable = [], pins = [], time, onTime, onPin }: Props) {
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const scrubbing = useRef(false);
+  const narrow = width < 560;
+  const left = narrow ? 86 : 148;
+  const right = narrow ? 8 : 96;
+  const foot = usable.length > 0 ? 44 : 26;
+  const lane = Math.max(24, (height - foot - 8) / lanes.length);
+  const x = linear(from, to, left, Math.max(left + 10, width - right));
+  const half = lane * 0.4;
+  const middle = (index: number) => 8 + lane * (index + 0.5);
+
+  const area = (trace: Trace, finger: string, base: number, close: boolean) => {
+    const values = trace.fingers[finger] ?? [];
+    let path = '';
+    for (let i = 0; i < values.length; i++) {
+      const t = trace.t[i] ?? 0;
+      if (t < from - 0.5 || t > to + 0.5) continue;
+      path += `${path === '' ? 'M' : 'L'}${x(t).toFixed(1)} ${(base - (values[i] ?? 0) * half).toFixed(1)}`;
+    }
+    if (!close || path === '') return path;
+    const last = Math.min(to, trace.t.at(-1) ?? to);
+    const first = Math.max(from, trace.t[0] ?? from);
+    return `${path}L${x(last).toFixed(1)} ${base}L${x(first).toFixed(1)} ${base}Z`;
+  };
+  const seek = (event: PointerEvent<SVGSVGElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    onTime?.(Math.max(from, Math.min(to, x.invert(event.clientX - box.left))));
+  };
+  const onKey = (event: KeyboardEvent<SVGSVGElement>) => {
+    const step = { ArrowLeft: -0.2, ArrowRight: 0.2, PageDown: -2, PageUp: 2 }[event.key];
+    if (step !== undefined && onTime) {
+      event.preventDefault();
+      onTime(Math.max(from, Math.min(to, (time ?? from) + step)));
+    }
+  };
+  const tick = roundUp((to - from) / Math.max(2, (width - left - right) / 90));
+  return (
+    <div ref={ref} className="size-full min-h-60" data-picture="stave-lanes">
+      <svg
+        width={width}
+        height={height}
+        className={`block text-ink touch-none ${onTime ? 'cursor-col-resize' : ''}`}
+        role="slider"
+        tabIndex={onTime ? 0 : -1}
+        aria-label="Thumb sheet over time. Arrow keys move the clock."
+        aria-valuemin={from}
+        aria-valuemax={to}
+        aria-valuenow={time ?? from}
+        aria-valuetext={clock(time ?? from)}
+        onKeyDown={onKey}
+        onPointerDown={(event) => {
+          if (!onTime) return;
+          event.currentTarget.setPointerCapture(event.pointerId);
+          scrubbing.current = true;
+          seek(event);
+        }}
+        onPointerMove={(event) => scrubbing.current && seek(event)}
+        onPointerUp={() => {
+          scrubbing.current = false;
+        }}
+        data-handle="clock"
+      >
+        {hold && <rect x={x(hold[0])} y={4} width={Math.max(0, x(hold[1]) - x(hold[0]))} height={lane * lanes.length + 6} fill="var(--haze)" opacity={0.45} />}
+        {lanes.map((part, index) => {
+          const base = middle(index);
+          const color = `var(--${part.finger})`;
+          return (
+            <g key={part.finger}>
+              <path d={`M${left} ${base}H${width - right}`} stroke="var(--line)" />
+              <text x={12} y={base - 3} fontSize={13} fontWeight={650} fill={color}>
+                {part.finger}
+              </text>
+              <text x={12} y={base + 12} fontSize={11.5} fill="var(--ink-soft)">
+                {narrow ? part.thumb.split(',')[0] : part.thumb}
+              </text>
+              {!narrow && lane > 34 && (
+                <>
+                  <text x={left - 6} y={base - half * 0.6} fontSize={10} textAnchor="end" fill="var(--ink-soft)">
+                    {part.ends[1]}
+                  </text>
+                  <text x={left - 6} y={base + half * 0.6 + 8} fontSize={10} textAnchor="end" fill="var(--ink-soft)">
+                    {part.ends[0]}
+                  </text>
+                </>
+              )}
+              {flown && <path d={area(flown, part.finger, base, true)} fill={color} opacity={0.3} data-flown={part.finger} />}
+              {flown && <path d={area(flown, part.finger, base, false)} fill="none" stroke={color} strokeWidth={1} opacity={0.9} />}
+              {planned && !flown && <path d={area(planned, part.finger, base, true)} fill={color} opacity={0.16} />}
+              {planned && (
+                <path
+                  d={area(planned, part.finger, base, false)}
+                  fill="none"
+                  stroke={color}
+                  strokeWidth={2}
+                  strokeDasharray={DASH[part.finger]}
+                  data-planned={part.finger}
+                />
+              )}
+              {!narrow && (
+                <text x={width - right + 8} y={base + 4} fontSize={12.5} fill={part.value === 'rests' ? 'var(--ink-soft)' : color} className="figure">
+                  {part.value}
+                </text>
+              )}
+            </g>
+          );
+        })}
+        {ticks(from, to, tick).map((t) => (
+          <g key={t} className="text-ink-soft">
+            <path d={`M${x(t)} ${height - foot + 2}v4`} stroke="currentcolor" />
+            <text x={x(t)} y={height - foot + 17} fontSize={11} textAnchor="middle" className="figure">
+              {clock(t)}
+            </text>
+          </g>
+        ))}
+        {usable.map((stretch, index) => (
+          <g key={stretch.from_s} className="text-leaf">
+            <rect x={x(stretch.from_s)} y={height - 20} width={Math.max(2, x(stretch.to_s) - x(stretch.from_s))} height={5} rx={2.5} fill="currentcolor" opacity={index === 0 ? 1 : 0.45} />
+            {index === 0 && (
+              <text x={x(stretch.from_s)} y={height - 3} fontSize={11.5}>
+                {`${stretch.seconds.toFixed(1)} s you can use`}
+              </text>
+            )}
+          </g>
+        ))}
+        {pins.map((pin) => {
+          const index = pin.stave === null ? 0 : STAVES.indexOf(pin.stave);
+          const base = pin.stave === null ? 8 : middle(index) - half - 2;
+          const reach = pin.stave === null ? lane * lanes.length : 2 * half + 4;
+          const color = pin.kind === 'comment' ? 'var(--larkspur)' : pin.severity === 'slight' ? 'var(--pollen)' : 'var(--brick)';
+          return (
+            // biome-ignore lint/a11y/useSemanticElements: a mark inside a drawing
+            <g
+              key={pin.key}
+              data-pin={pin.kind}
+              role="button"
+              tabIndex={0}
+              aria-label={`${clock(pin.t)}: ${pin.label}`}
+              className="cursor-pointer"
+              onClick={() => onPin?.(pin)}
+              onKeyDown={(event) => event.key === 'Enter' && onPin?.(pin)}
+              transform={`translate(${x(pin.t)} ${base})`}
+            >
+              <rect x={-11} y={-8} width={22} height={reach + 10} fill="transparent" />
+              <path d={`M0 0V${reach}`} stroke={color} strokeWidth={1.5} />
+              {pin.kind === 'comment' ? (
+                <path d="M-6 -8H6V1H2L0 5L-2 1H-6Z" fill={color} />
+              ) : pin.severity === 'slight' ? (
+                <circle cy={-1} r={4} fill="var(--card)" stroke={color} strokeWidth={2} />
+              ) : (
+                <path d="M0 5L-5.5 -5H5.5Z" fill={color} />
+              )}
+            </g>
+          );
+        })}
+        {time !== null && <path d={`M${x(time)} 2V${height - foot}`} stroke="var(--ink)" strokeWidth={1.6} data-role="clock" />}
+      </svg>
+    </div>
+  );
+}
+
+/** The staves on which an axis of the judgement is pinned. */
+export function staveOf(axis: string, flown: Trace | null): Stave | null {
+  if ((STAVES as readonly string[]).includes(axis)) return axis as Stave;
+  if (axis === 'travel') {
+    const size = (finger: string) => (flown?.fingers[finger] ?? []).reduce((sum, v) => sum + Math.abs(v), 0);
+    return size('run') > size('slide') ? 'run' : 'slide';
+  }
+  return null;
+}
