@@ -29,7 +29,8 @@ const queries = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 5_000,
-      retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500),
+      retry: (count, error) =>
+        count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500),
     },
   },
 });

@@ -28,7 +28,13 @@ export function stored(value: number, unit: string, units: Units): number {
   return value;
 }
 
-const NAMES: Record<string, string> = { deg: '\u00b0', 'deg/s': '\u00b0/s', 'deg/s2': '\u00b0/s\u00b2', 'm/s2': 'm/s\u00b2', '%': '%' };
+const NAMES: Record<string, string> = {
+  deg: '\u00b0',
+  'deg/s': '\u00b0/s',
+  'deg/s2': '\u00b0/s\u00b2',
+  'm/s2': 'm/s\u00b2',
+  '%': '%',
+};
 
 export function withUnit(value: number, unit: string, units: Units, places = 1): string {
   const own = shown(value, unit, units);
@@ -45,7 +51,12 @@ export function clock(seconds: number): string {
 
 /** A day as people say it, in UTC as everything on Skerrow. */
 export function day(iso: string): string {
-  return new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+  return new Date(iso).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  });
 }
 
 export function hour(iso: string): string {

@@ -90,7 +90,11 @@ export async function call<T>(
   if (!response.ok) {
     throw await problemOf(response);
   }
-  return (response.status === 204 || response.status === 202 ? await response.text().then((text) => (text === '' || text === 'null' ? null : JSON.parse(text))) : await response.json()) as T;
+  return (
+    response.status === 204 || response.status === 202
+      ? await response.text().then((text) => (text === '' || text === 'null' ? null : JSON.parse(text)))
+      : await response.json()
+  ) as T;
 }
 
 /** Sends a file with its progress, 0 to 1; fetch can't tell how much has gone. */

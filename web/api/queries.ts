@@ -3,22 +3,39 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { call, type Schemas } from '~/api/client';
 
 export const useMe = () =>
-  useQuery({ queryKey: ['me'], queryFn: () => call<Schemas['User']>('GET', '/me'), retry: false, staleTime: 300_000 });
+  useQuery({
+    queryKey: ['me'],
+    queryFn: () => call<Schemas['User']>('GET', '/me'),
+    retry: false,
+    staleTime: 300_000,
+  });
 
 export const useToday = () =>
   useQuery({ queryKey: ['today'], queryFn: () => call<Schemas['Today']>('GET', '/today') });
 
 export const useOperators = (enabled: boolean) =>
-  useQuery({ queryKey: ['operators'], queryFn: () => call<Schemas['Operator'][]>('GET', '/operators'), enabled });
+  useQuery({
+    queryKey: ['operators'],
+    queryFn: () => call<Schemas['Operator'][]>('GET', '/operators'),
+    enabled,
+  });
 
 export const useSites = () =>
-  useQuery({ queryKey: ['sites'], queryFn: () => call<Schemas['Site'][]>('GET', '/sites'), staleTime: 300_000 });
+  useQuery({
+    queryKey: ['sites'],
+    queryFn: () => call<Schemas['Site'][]>('GET', '/sites'),
+    staleTime: 300_000,
+  });
 
 export const useRigs = () =>
   useQuery({ queryKey: ['rigs'], queryFn: () => call<Schemas['Rig'][]>('GET', '/rigs'), staleTime: 300_000 });
 
 export const useMoves = () =>
-  useQuery({ queryKey: ['moves'], queryFn: () => call<Schemas['Move'][]>('GET', '/moves'), staleTime: Infinity });
+  useQuery({
+    queryKey: ['moves'],
+    queryFn: () => call<Schemas['Move'][]>('GET', '/moves'),
+    staleTime: Infinity,
+  });
 
 export const useMeaning = (rig: number | undefined) =>
   useQuery({
@@ -31,11 +48,16 @@ export const useMeaning = (rig: number | undefined) =>
 export const useShots = (operator?: number) =>
   useQuery({
     queryKey: ['shots', operator ?? null],
-    queryFn: () => call<Schemas['Shot'][]>('GET', `/shots${operator === undefined ? '' : `?operator=${operator}`}`),
+    queryFn: () =>
+      call<Schemas['Shot'][]>('GET', `/shots${operator === undefined ? '' : `?operator=${operator}`}`),
   });
 
 export const useShot = (id: number | undefined) =>
-  useQuery({ queryKey: ['shot', id], queryFn: () => call<Schemas['Shot']>('GET', `/shots/${id}`), enabled: id !== undefined });
+  useQuery({
+    queryKey: ['shot', id],
+    queryFn: () => call<Schemas['Shot']>('GET', `/shots/${id}`),
+    enabled: id !== undefined,
+  });
 
 export const useTakes = (operator?: number) =>
   useInfiniteQuery({

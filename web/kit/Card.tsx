@@ -1,7 +1,13 @@
 // A surface with a caption in its corner.
 import type { ReactNode } from 'react';
 
-type Props = { caption?: ReactNode; aside?: ReactNode; className?: string; children: ReactNode; label?: string };
+type Props = {
+  caption?: ReactNode;
+  aside?: ReactNode;
+  className?: string;
+  children: ReactNode;
+  label?: string;
+};
 
 export function Card({ caption, aside, className = '', children, label }: Props) {
   return (

@@ -1,6 +1,6 @@
 // A value that is dragged: its track shows where the hand is comfortable; the number can be typed as well.
 import { Slider } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { shown, stored, type Units, withUnit } from '~/units';
 
 type Props = {
@@ -18,10 +18,21 @@ type Props = {
   onChange: (value: number) => void;
 };
 
-export function Dial({ label, value, unit, least, most, step, units, places = 1, band, warn, onChange }: Props) {
+export function Dial({
+  label,
+  value,
+  unit,
+  least,
+  most,
+  step,
+  units,
+  places = 1,
+  band,
+  warn,
+  onChange,
+}: Props) {
   const [typing, setTyping] = useState<string | null>(null);
   const own = shown(value, unit, units);
-  useEffect(() => setTyping(null), []);
   const share = (v: number) => (100 * (Math.min(most, Math.max(least, v)) - least)) / (most - least);
   const take = () => {
     const number = Number((typing ?? '').replace(',', '.').replace('\u2212', '-'));

@@ -16,7 +16,10 @@ export function Sheet({ open, onClose, title, children }: Props) {
         >
           <div className="flex justify-between items-start gap-4">
             <Dialog.Title className="text-lg font-bold m-0">{title}</Dialog.Title>
-            <Dialog.Close aria-label="Close" className="size-11 -m-2 grid place-items-center rounded-md cursor-pointer">
+            <Dialog.Close
+              aria-label="Close"
+              className="size-11 -m-2 grid place-items-center rounded-md cursor-pointer"
+            >
               <X size={18} aria-hidden />
             </Dialog.Close>
           </div>

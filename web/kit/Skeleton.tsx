@@ -9,7 +9,7 @@ export function Skeleton({ className = 'h-40' }: { className?: string }) {
   }, []);
   return (
     <div
-      aria-busy="true"
+      role="status"
       aria-label="Loading"
       className={`rounded-md ${late ? 'bg-haze animate-pulse' : ''} ${className}`}
     />

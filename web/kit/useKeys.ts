@@ -1,5 +1,7 @@
-// Keys of a station: one letter or sign each, off while something is being typed.
+// Keys of a station: one letter, sign or name (space, left, right) each, off while something is being typed.
 import { useEffect } from 'react';
+
+const NAMES: Record<string, string> = { ' ': 'space', ArrowLeft: 'left', ArrowRight: 'right' };
 
 export function useKeys(keys: Record<string, () => void>): void {
   useEffect(() => {
@@ -8,8 +10,9 @@ export function useKeys(keys: Record<string, () => void>): void {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (target.closest('input, textarea, [contenteditable], [role="dialog"], [role="listbox"]')) return;
       if (event.key === ' ' && target.closest('button, a')) return;
-      if (event.key.startsWith('Arrow') && target.closest('[role="slider"], [role="radio"], [data-handle]')) return;
-      const action = keys[event.key];
+      if (event.key.startsWith('Arrow') && target.closest('[role="slider"], [role="radio"], [data-handle]'))
+        return;
+      const action = keys[NAMES[event.key] ?? event.key];
       if (action !== undefined) {
         event.preventDefault();
         action();

@@ -14,11 +14,23 @@ export function CurveCard({ points, unit, color, label, top }: Props) {
   return (
     <div ref={ref} data-picture="curve-card">
       <svg width={width} height={height} role="img" aria-label={label} className="block text-ink-soft">
-        <rect x={x(0.25)} y={10} width={x(0.65) - x(0.25)} height={height - 32} fill="var(--leaf)" opacity={0.12} />
+        <rect
+          x={x(0.25)}
+          y={10}
+          width={x(0.65) - x(0.25)}
+          height={height - 32}
+          fill="var(--leaf)"
+          opacity={0.12}
+        />
         <path d={`M${left} 10V${height - 22}H${width - 10}`} stroke="var(--line)" fill="none" />
         <path d={`M${x(0)} ${y(0)}L${x(1)} ${y(top)}`} stroke="var(--line)" strokeDasharray="3 4" />
         <path d={`M${x(0.5)} ${y(0)}V10`} stroke="var(--line)" />
-        <path d={through(points.map(([a, b]) => [x(a ?? 0), y(b ?? 0)]))} stroke={color} strokeWidth={2.5} fill="none" />
+        <path
+          d={through(points.map(([a, b]) => [x(a ?? 0), y(b ?? 0)]))}
+          stroke={color}
+          strokeWidth={2.5}
+          fill="none"
+        />
         <text x={left - 5} y={16} fontSize={11} textAnchor="end" className="figure">
           {figure(top, top < 10 ? 1 : 0)}
         </text>

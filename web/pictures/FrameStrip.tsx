@@ -4,7 +4,12 @@ import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { clock } from '~/units';
 
-type Props = { frames: Schemas['Frame'][]; aspect: number; time?: number | null; onTime?: (time: number) => void };
+type Props = {
+  frames: Schemas['Frame'][];
+  aspect: number;
+  time?: number | null;
+  onTime?: (time: number) => void;
+};
 
 export function FrameStrip({ frames, aspect, onTime }: Props) {
   const [ref, { width }] = useSize<HTMLDivElement>();
@@ -29,29 +34,55 @@ export function FrameStrip({ frames, aspect, onTime }: Props) {
   );
 }
 
-export function SmallFrame({ frame, width, height }: { frame: Schemas['Frame']; width: number; height: number }) {
+export function SmallFrame({
+  frame,
+  width,
+  height,
+}: {
+  frame: Schemas['Frame'];
+  width: number;
+  height: number;
+}) {
   const px = (u: number) => (u + 0.5) * width;
   const py = (v: number) => (0.5 - v) * height;
   const horizon = Math.max(0, Math.min(height, py(frame.horizon)));
   return (
-    <svg width={width} height={height} className="block overflow-hidden rounded-[2px]" data-frame={frame.t} aria-hidden="true">
+    <svg
+      width={width}
+      height={height}
+      className="block overflow-hidden rounded-[2px]"
+      data-frame={frame.t}
+      aria-hidden="true"
+    >
       <rect width={width} height={height} fill="var(--ground)" />
       <rect width={width} height={horizon} fill="var(--sky)" />
       {frame.solids.map((solid) => (
         <polygon
           key={solid.id + solid.name}
           data-solid={solid.id}
-          points={solid.outline.map(([u, v]) => `${px(u ?? 0).toFixed(2)},${py(v ?? 0).toFixed(2)}`).join(' ')}
+          points={solid.outline
+            .map(([u, v]) => `${px(u ?? 0).toFixed(2)},${py(v ?? 0).toFixed(2)}`)
+            .join(' ')}
           fill={solid.subject ? 'var(--ink)' : 'var(--solid)'}
           stroke={solid.subject ? 'var(--card)' : 'var(--ground)'}
           strokeWidth={0.5}
         />
       ))}
       <g stroke="var(--card)" strokeOpacity={0.65}>
-        <path d={`M${width / 3} 0V${height}M${(2 * width) / 3} 0V${height}M0 ${height / 3}H${width}M0 ${(2 * height) / 3}H${width}`} />
+        <path
+          d={`M${width / 3} 0V${height}M${(2 * width) / 3} 0V${height}M0 ${height / 3}H${width}M0 ${(2 * height) / 3}H${width}`}
+        />
       </g>
       {frame.mark && (
-        <circle data-role="mark" cx={px(frame.mark[0] ?? 0)} cy={py(frame.mark[1] ?? 0)} r={4} fill="none" stroke="var(--pollen)" strokeWidth={1.6} />
+        <circle
+          data-role="mark"
+          cx={px(frame.mark[0] ?? 0)}
+          cy={py(frame.mark[1] ?? 0)}
+          r={4}
+          fill="none"
+          stroke="var(--pollen)"
+          strokeWidth={1.6}
+        />
       )}
       <rect x={0.5} y={0.5} width={width - 1} height={height - 1} fill="none" stroke="var(--ink)" />
     </svg>

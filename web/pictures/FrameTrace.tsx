@@ -36,10 +36,18 @@ export function FrameTrace({ t, u, v, aim, aspect, crop, time }: Props) {
   const at = now === null ? null : { u: u[now] ?? null, v: v[now] ?? null };
   return (
     <div ref={ref} className="size-full min-h-40 grid place-items-center" data-picture="frame-trace">
-      <svg width={width} height={height} className="block overflow-hidden" role="img" aria-label={`Where the subject sat in the frame; a crop of ${Math.round(crop)} percent holds it`}>
+      <svg
+        width={width}
+        height={height}
+        className="block overflow-hidden"
+        role="img"
+        aria-label={`Where the subject sat in the frame; a crop of ${Math.round(crop)} percent holds it`}
+      >
         <rect width={width} height={height} fill="var(--ground)" opacity={0.5} />
         <g stroke="var(--line)">
-          <path d={`M${width / 3} 0V${height}M${(2 * width) / 3} 0V${height}M0 ${height / 3}H${width}M0 ${(2 * height) / 3}H${width}`} />
+          <path
+            d={`M${width / 3} 0V${height}M${(2 * width) / 3} 0V${height}M0 ${height / 3}H${width}M0 ${(2 * height) / 3}H${width}`}
+          />
         </g>
         {crop >= 0.5 && keep > 0 && (
           <g className="text-leaf">
@@ -56,12 +64,34 @@ export function FrameTrace({ t, u, v, aim, aspect, crop, time }: Props) {
             />
           </g>
         )}
-        <path d={path} fill="none" stroke="var(--pollen)" strokeWidth={2} strokeLinejoin="round" data-role="trace" />
-        <g transform={`translate(${px(aim.u)} ${py(aim.v)})`} stroke="var(--larkspur)" strokeWidth={1.8} fill="none">
+        <path
+          d={path}
+          fill="none"
+          stroke="var(--pollen)"
+          strokeWidth={2}
+          strokeLinejoin="round"
+          data-role="trace"
+        />
+        <g
+          transform={`translate(${px(aim.u)} ${py(aim.v)})`}
+          stroke="var(--larkspur)"
+          strokeWidth={1.8}
+          fill="none"
+        >
           <circle r={8} />
           <path d="M-13 0H-5M5 0H13M0 -13V-5M0 5V13" />
         </g>
-        {at?.u != null && at.v != null && <circle cx={px(at.u)} cy={py(at.v)} r={5} fill="var(--ink)" stroke="var(--card)" strokeWidth={1.5} data-role="now" />}
+        {at?.u != null && at.v != null && (
+          <circle
+            cx={px(at.u)}
+            cy={py(at.v)}
+            r={5}
+            fill="var(--ink)"
+            stroke="var(--card)"
+            strokeWidth={1.5}
+            data-role="now"
+          />
+        )}
         <rect x={0.5} y={0.5} width={width - 1} height={height - 1} fill="none" stroke="var(--ink)" />
       </svg>
     </div>

@@ -19,8 +19,12 @@ export function petalPath(score: number): string {
 type Props = { facets: Facets; score: number; size: number; labels?: boolean; title?: string };
 
 export function PetalMark({ facets, score, size, labels = false, title }: Props) {
-  const words = FACETS.map((facet) => `${NAMES[facet]} ${facets[facet] === null ? 'not known' : Math.round(facets[facet])}`).join(', ');
-  const weakest = FACETS.reduce((low, facet) => ((facets[facet] ?? 101) < (facets[low] ?? 101) ? facet : low));
+  const words = FACETS.map(
+    (facet) => `${NAMES[facet]} ${facets[facet] === null ? 'not known' : Math.round(facets[facet])}`,
+  ).join(', ');
+  const weakest = FACETS.reduce((low, facet) =>
+    (facets[facet] ?? 101) < (facets[low] ?? 101) ? facet : low,
+  );
   const box = labels ? 66 : 52;
   return (
     <svg

@@ -30,17 +30,33 @@ export function SideSheet({ plan, site, time, units, onHeight }: Props) {
     const along = (e: number, n: number) => (e - subject.east_m) * ue + (n - subject.north_m) * un;
     const xs = samples.east_m.map((e, i) => along(e, samples.north_m[i] ?? 0));
     const near = site.solids
-      .map((solid) => ({ solid, along: along(solid.east_m, solid.north_m), half: Math.max(solid.width_m, solid.length_m) / 2 }))
+      .map((solid) => ({
+        solid,
+        along: along(solid.east_m, solid.north_m),
+        half: Math.max(solid.width_m, solid.length_m) / 2,
+      }))
       .filter((item) => Math.abs(item.along) < 2.4 * reach);
     const left = Math.min(-reach, ...xs) - 4;
-    const right = Math.max(...xs, ...near.filter((item) => item.solid.role === 'subject').map((item) => item.along + item.half), 4) + 4;
-    const top = Math.max(...samples.up_m, ...near.filter((i) => i.solid.role === 'subject').map((i) => i.solid.base_m + i.solid.height_m)) + 3;
+    const right =
+      Math.max(
+        ...xs,
+        ...near.filter((item) => item.solid.role === 'subject').map((item) => item.along + item.half),
+        4,
+      ) + 4;
+    const top =
+      Math.max(
+        ...samples.up_m,
+        ...near.filter((i) => i.solid.role === 'subject').map((i) => i.solid.base_m + i.solid.height_m),
+      ) + 3;
     const bottom = Math.min(0, subject.ground_m, ...samples.up_m) - 3;
     return { xs, near, left, right, top, bottom };
   }, [samples, site, subject]);
 
   const pad = 22;
-  const per = Math.max(0.05, Math.min((width - 2 * pad) / (view.right - view.left), (height - 2 * pad) / (view.top - view.bottom)));
+  const per = Math.max(
+    0.05,
+    Math.min((width - 2 * pad) / (view.right - view.left), (height - 2 * pad) / (view.top - view.bottom)),
+  );
   const middle = (view.left + view.right) / 2;
   const x = linear(middle, middle + 1, width / 2, width / 2 + per);
   const y = linear(view.bottom, view.bottom + 1, height - pad, height - pad - per);
@@ -59,7 +75,13 @@ export function SideSheet({ plan, site, time, units, onHeight }: Props) {
   };
   return (
     <div ref={ref} className="size-full min-h-52 touch-none" data-picture="side-sheet">
-      <svg width={width} height={height} role="img" aria-label={`From the side: ${withUnit(up - subject.ground_m, 'm', units)} above the subject's foot`} className="block text-ink">
+      <svg
+        width={width}
+        height={height}
+        role="img"
+        aria-label={`From the side: ${withUnit(up - subject.ground_m, 'm', units)} above the subject's foot`}
+        className="block text-ink"
+      >
         <g stroke="var(--mesh)">
           {ticks(x.invert(0), x.invert(width), grid).map((v) => (
             <path key={v} d={`M${x(v)} 0V${height}`} />
@@ -68,7 +90,12 @@ export function SideSheet({ plan, site, time, units, onHeight }: Props) {
             <path key={v} d={`M0 ${y(v)}H${width}`} />
           ))}
         </g>
-        <path d={`${ray(plan.camera.vfov_deg / 2)}${ray(-plan.camera.vfov_deg / 2)}`} stroke="var(--petal)" strokeDasharray="3 3" fill="none" />
+        <path
+          d={`${ray(plan.camera.vfov_deg / 2)}${ray(-plan.camera.vfov_deg / 2)}`}
+          stroke="var(--petal)"
+          strokeDasharray="3 3"
+          fill="none"
+        />
         <path d={`M0 ${y(subject.ground_m)}H${width}`} stroke="var(--ink)" strokeWidth={1.2} />
         {view.near.map(({ solid, along, half }) => (
           <rect
@@ -82,16 +109,39 @@ export function SideSheet({ plan, site, time, units, onHeight }: Props) {
             opacity={solid.role === 'subject' ? 0.9 : 0.75}
           />
         ))}
-        <path d={through(view.xs.map((v, i) => [x(v), y(samples.up_m[i] ?? 0)]))} stroke="var(--larkspur)" strokeWidth={2.5} fill="none" />
-        <path d={`M${x(here)} ${y(up)}L${x(0)} ${y(subject.up_m)}`} stroke="var(--leaf)" strokeDasharray="5 4" />
-        <g transform={`translate(${x(0)} ${y(subject.up_m)})`} stroke="var(--card)" strokeWidth={1.5} fill="none">
+        <path
+          d={through(view.xs.map((v, i) => [x(v), y(samples.up_m[i] ?? 0)]))}
+          stroke="var(--larkspur)"
+          strokeWidth={2.5}
+          fill="none"
+        />
+        <path
+          d={`M${x(here)} ${y(up)}L${x(0)} ${y(subject.up_m)}`}
+          stroke="var(--leaf)"
+          strokeDasharray="5 4"
+        />
+        <g
+          transform={`translate(${x(0)} ${y(subject.up_m)})`}
+          stroke="var(--card)"
+          strokeWidth={1.5}
+          fill="none"
+        >
           <circle r={4} stroke="var(--pollen)" strokeWidth={2} />
         </g>
-        <path d={`M${x(here)} ${y(up)}V${y(subject.ground_m)}`} stroke="var(--ink-soft)" strokeDasharray="1 3" />
-        <text x={x(here) + (facing > 0 ? -6 : 6)} y={(y(up) + y(subject.ground_m)) / 2} fontSize={12} textAnchor={facing > 0 ? 'end' : 'start'} fill="var(--ink-soft)">
+        <path
+          d={`M${x(here)} ${y(up)}V${y(subject.ground_m)}`}
+          stroke="var(--ink-soft)"
+          strokeDasharray="1 3"
+        />
+        <text
+          x={x(here) + (facing > 0 ? -6 : 6)}
+          y={(y(up) + y(subject.ground_m)) / 2}
+          fontSize={12}
+          textAnchor={facing > 0 ? 'end' : 'start'}
+          fill="var(--ink-soft)"
+        >
           {withUnit(up - subject.ground_m, 'm', units)}
         </text>
-        {/* biome-ignore lint/a11y/useSemanticElements: a draggable point inside a drawing */}
         <g
           data-handle="height"
           role="slider"
@@ -110,7 +160,8 @@ export function SideSheet({ plan, site, time, units, onHeight }: Props) {
           onPointerUp={() => setDragging(false)}
           onPointerCancel={() => setDragging(false)}
           onKeyDown={(event) => {
-            const step = (event.shiftKey ? 5 : 0.5) * (event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0);
+            const step =
+              (event.shiftKey ? 5 : 0.5) * (event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0);
             if (step !== 0) {
               event.preventDefault();
               onHeight?.(Math.max(0.5, up - subject.ground_m + step));

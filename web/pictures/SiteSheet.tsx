@@ -53,9 +53,12 @@ function boundsOf(props: Props): Bounds {
 /** Keeps the view while its content still fits well, so that a drag does not make the sheet swim. */
 function useSettledBounds(bounds: Bounds, frozen: boolean): Bounds {
   const kept = useRef(bounds);
-  const outside = (k: 'east' | 'north') => bounds[k][0] < kept.current[k][0] || bounds[k][1] > kept.current[k][1];
+  const outside = (k: 'east' | 'north') =>
+    bounds[k][0] < kept.current[k][0] || bounds[k][1] > kept.current[k][1];
   const span = (b: Bounds, k: 'east' | 'north') => b[k][1] - b[k][0];
-  const loose = Math.max(span(bounds, 'east'), span(bounds, 'north')) < 0.6 * Math.max(span(kept.current, 'east'), span(kept.current, 'north'));
+  const loose =
+    Math.max(span(bounds, 'east'), span(bounds, 'north')) <
+    0.6 * Math.max(span(kept.current, 'east'), span(kept.current, 'north'));
   if (!frozen && (outside('east') || outside('north') || loose)) {
     kept.current = bounds;
   }
@@ -84,7 +87,7 @@ export function SiteSheet(props: Props) {
 
   const seconds = useMemo(() => {
     if (!planned) return [];
-    const out: { x: number; y: number; angle: number }[] = [];
+    const out: { s: number; x: number; y: number; angle: number }[] = [];
     const first = planned.t[0] ?? 0;
     for (let s = Math.ceil(first); s <= (planned.t.at(-1) ?? 0); s++) {
       const i = indexAt(planned.t, s);
@@ -92,7 +95,12 @@ export function SiteSheet(props: Props) {
       const dx = x(planned.east_m[j] ?? 0) - x(planned.east_m[i] ?? 0);
       const dy = y(planned.north_m[j] ?? 0) - y(planned.north_m[i] ?? 0);
       if (Math.hypot(dx, dy) > 0.15) {
-        out.push({ x: x(planned.east_m[i] ?? 0), y: y(planned.north_m[i] ?? 0), angle: (Math.atan2(dy, dx) * 180) / Math.PI });
+        out.push({
+          s,
+          x: x(planned.east_m[i] ?? 0),
+          y: y(planned.north_m[i] ?? 0),
+          angle: (Math.atan2(dy, dx) * 180) / Math.PI,
+        });
       }
     }
     return out;
@@ -144,7 +152,15 @@ export function SiteSheet(props: Props) {
             <path key={n} d={`M0 ${y(n)}H${width}`} />
           ))}
         </g>
-        <circle cx={x(0)} cy={y(0)} r={site.sight_line_m * x.perUnit} fill="none" stroke="var(--leaf)" strokeDasharray="2 6" opacity={0.7} />
+        <circle
+          cx={x(0)}
+          cy={y(0)}
+          r={site.sight_line_m * x.perUnit}
+          fill="none"
+          stroke="var(--leaf)"
+          strokeDasharray="2 6"
+          opacity={0.7}
+        />
         {craft?.heading != null && <path d={wedge(craft)} fill="var(--haze)" opacity={0.85} />}
         {site.solids.map((solid) => (
           <SolidFromAbove key={solid.id + solid.name} solid={solid} x={x} y={y} />
@@ -160,14 +176,25 @@ export function SiteSheet(props: Props) {
           />
         )}
         {!flown &&
-          seconds.map((tick, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: ticks are the seconds themselves
-            <path key={i} d="M0 -4V4" stroke="var(--larkspur)" transform={`translate(${tick.x} ${tick.y}) rotate(${tick.angle})`} />
+          seconds.map((tick) => (
+            <path
+              key={tick.s}
+              d="M0 -4V4"
+              stroke="var(--larkspur)"
+              transform={`translate(${tick.x} ${tick.y}) rotate(${tick.angle})`}
+            />
           ))}
-        {flown && <path d={line(flown)} fill="none" stroke="var(--pollen)" strokeWidth={2.5} data-role="flown-path" />}
+        {flown && (
+          <path d={line(flown)} fill="none" stroke="var(--pollen)" strokeWidth={2.5} data-role="flown-path" />
+        )}
         {end && !flown && <circle cx={end.x} cy={end.y} r={4} fill="var(--larkspur)" />}
         {subject && (
-          <g transform={`translate(${x(subject.east_m)} ${y(subject.north_m)})`} stroke="var(--ink)" strokeWidth={1.5} fill="none">
+          <g
+            transform={`translate(${x(subject.east_m)} ${y(subject.north_m)})`}
+            stroke="var(--ink)"
+            strokeWidth={1.5}
+            fill="none"
+          >
             <circle r={4} />
             <path d="M-8 0H-4M4 0H8M0 -8V-4M0 4V8" />
           </g>
@@ -179,10 +206,17 @@ export function SiteSheet(props: Props) {
           </text>
         </g>
         {craft && (
-          <circle cx={craft.x} cy={craft.y} r={6} fill="var(--card)" stroke={flown ? 'var(--pollen)' : 'var(--larkspur)'} strokeWidth={2.5} data-role="craft" />
+          <circle
+            cx={craft.x}
+            cy={craft.y}
+            r={6}
+            fill="var(--card)"
+            stroke={flown ? 'var(--pollen)' : 'var(--larkspur)'}
+            strokeWidth={2.5}
+            data-role="craft"
+          />
         )}
         {handles.map((handle) => (
-          // biome-ignore lint/a11y/useSemanticElements: a draggable point inside a drawing
           <g
             key={handle.id}
             data-handle={handle.id}
@@ -195,7 +229,12 @@ export function SiteSheet(props: Props) {
             className="cursor-grab"
             onKeyDown={(event) => {
               const step = event.shiftKey ? 5 : 1;
-              const move = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] }[event.key];
+              const move = {
+                ArrowLeft: [-step, 0],
+                ArrowRight: [step, 0],
+                ArrowUp: [0, step],
+                ArrowDown: [0, -step],
+              }[event.key];
               if (move) {
                 event.preventDefault();
                 handle.onNudge(move[0] ?? 0, move[1] ?? 0);
@@ -209,7 +248,11 @@ export function SiteSheet(props: Props) {
           </g>
         ))}
         <g transform={`translate(12 ${height - 14})`} className="text-ink-soft">
-          <path d={`M0 0H${bar * x.perUnit}M0 -4V4M${bar * x.perUnit} -4V4`} stroke="currentcolor" strokeWidth={1.5} />
+          <path
+            d={`M0 0H${bar * x.perUnit}M0 -4V4M${bar * x.perUnit} -4V4`}
+            stroke="currentcolor"
+            strokeWidth={1.5}
+          />
           <text x={4} y={-7} fontSize={12}>
             {withUnit(bar, 'm', units, bar < 1 ? 1 : 0)}
           </text>
@@ -222,7 +265,13 @@ export function SiteSheet(props: Props) {
         </g>
         {wind && wind.mean_mps > 0 && (
           <g transform={`translate(${width - 64} 24)`} className="text-pollen-ink">
-            <path d="M0 -12V11M-4 5L0 12L4 5" stroke="currentcolor" strokeWidth={2} fill="none" transform={`rotate(${windAngle})`} />
+            <path
+              d="M0 -12V11M-4 5L0 12L4 5"
+              stroke="currentcolor"
+              strokeWidth={2}
+              fill="none"
+              transform={`rotate(${windAngle})`}
+            />
             <text y={27} fontSize={12} textAnchor="middle">
               {withUnit(wind.mean_mps, 'm/s', units)}
             </text>
@@ -233,7 +282,15 @@ export function SiteSheet(props: Props) {
   );
 }
 
-function SolidFromAbove({ solid, x, y }: { solid: Schemas['Solid']; x: ReturnType<typeof linear>; y: ReturnType<typeof linear> }) {
+function SolidFromAbove({
+  solid,
+  x,
+  y,
+}: {
+  solid: Schemas['Solid'];
+  x: ReturnType<typeof linear>;
+  y: ReturnType<typeof linear>;
+}) {
   const cx = x(solid.east_m);
   const cy = y(solid.north_m);
   const fill = solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)';
@@ -245,7 +302,15 @@ function SolidFromAbove({ solid, x, y }: { solid: Schemas['Solid']; x: ReturnTyp
       {solid.shape === 'cylinder' ? (
         <circle cx={cx} cy={cy} r={w / 2} fill={fill} stroke={stroke} />
       ) : (
-        <rect x={cx - w / 2} y={cy - l / 2} width={w} height={l} fill={fill} stroke={stroke} transform={`rotate(${solid.heading_deg} ${cx} ${cy})`} />
+        <rect
+          x={cx - w / 2}
+          y={cy - l / 2}
+          width={w}
+          height={l}
+          fill={fill}
+          stroke={stroke}
+          transform={`rotate(${solid.heading_deg} ${cx} ${cy})`}
+        />
       )}
       {solid.role === 'obstacle' && (
         <text x={cx + 6} y={cy - 6} fontSize={11} fill="var(--ink-soft)">

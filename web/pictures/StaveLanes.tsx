@@ -8,11 +8,24 @@ import { linear, roundUp, ticks } from './scale';
 export const STAVES = ['climb', 'turn', 'run', 'slide', 'tilt'] as const;
 export type Stave = (typeof STAVES)[number];
 
-const DASH: Record<Stave, string | undefined> = { climb: undefined, turn: '7 3', run: '2 3', slide: '10 3 2 3', tilt: '1 3' };
+const DASH: Record<Stave, string | undefined> = {
+  climb: undefined,
+  turn: '7 3',
+  run: '2 3',
+  slide: '10 3 2 3',
+  tilt: '1 3',
+};
 
 export type Lane = { finger: Stave; thumb: string; ends: string[]; value: string; band?: boolean };
 export type Trace = { t: number[]; fingers: Record<string, number[]> };
-export type Pin = { t: number; stave: Stave | null; kind: 'fault' | 'comment'; severity?: string; label: string; key: string };
+export type Pin = {
+  t: number;
+  stave: Stave | null;
+  kind: 'fault' | 'comment';
+  severity?: string;
+  label: string;
+  key: string;
+};
 
 type Props = {
   lanes: Lane[];
@@ -28,7 +41,19 @@ type Props = {
   onPin?: (pin: Pin) => void;
 };
 
-export function StaveLanes({ lanes, planned, flown, from, to, hold, usable = [], pins = [], time, onTime, onPin }: Props) {
+export function StaveLanes({
+  lanes,
+  planned,
+  flown,
+  from,
+  to,
+  hold,
+  usable = [],
+  pins = [],
+  time,
+  onTime,
+  onPin,
+}: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const scrubbing = useRef(false);
   const narrow = width < 560;
@@ -53,11 +78,11 @@ export function StaveLanes({ lanes, planned, flown, from, to, hold, usable = [],
     const first = Math.max(from, trace.t[0] ?? from);
     return `${path}L${x(last).toFixed(1)} ${base}L${x(first).toFixed(1)} ${base}Z`;
   };
-  const seek = (event: PointerEvent<SVGSVGElement>) => {
+  const seek = (event: PointerEvent<SVGRectElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     onTime?.(Math.max(from, Math.min(to, x.invert(event.clientX - box.left))));
   };
-  const onKey = (event: KeyboardEvent<SVGSVGElement>) => {
+  const onKey = (event: KeyboardEvent<SVGRectElement>) => {
     const step = { ArrowLeft: -0.2, ArrowRight: 0.2, PageDown: -2, PageUp: 2 }[event.key];
     if (step !== undefined && onTime) {
       event.preventDefault();
@@ -67,97 +92,160 @@ export function StaveLanes({ lanes, planned, flown, from, to, hold, usable = [],
   const tick = roundUp((to - from) / Math.max(2, (width - left - right) / 90));
   return (
     <div ref={ref} className="size-full min-h-60" data-picture="stave-lanes">
-      <svg
-        width={width}
-        height={height}
-        className={`block text-ink touch-none ${onTime ? 'cursor-col-resize' : ''}`}
-        role="slider"
-        tabIndex={onTime ? 0 : -1}
-        aria-label="Thumb sheet over time. Arrow keys move the clock."
-        aria-valuemin={from}
-        aria-valuemax={to}
-        aria-valuenow={time ?? from}
-        aria-valuetext={clock(time ?? from)}
-        onKeyDown={onKey}
-        onPointerDown={(event) => {
-          if (!onTime) return;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          scrubbing.current = true;
-          seek(event);
-        }}
-        onPointerMove={(event) => scrubbing.current && seek(event)}
-        onPointerUp={() => {
-          scrubbing.current = false;
-        }}
-        data-handle="clock"
-      >
-        {hold && <rect x={x(hold[0])} y={4} width={Math.max(0, x(hold[1]) - x(hold[0]))} height={lane * lanes.length + 6} fill="var(--haze)" opacity={0.45} />}
-        {lanes.map((part, index) => {
-          const base = middle(index);
-          const color = `var(--${part.finger})`;
-          return (
-            <g key={part.finger}>
-              <path d={`M${left} ${base}H${width - right}`} stroke="var(--line)" />
-              <text x={12} y={base - 3} fontSize={13} fontWeight={650} fill={color}>
-                {part.finger}
-              </text>
-              <text x={12} y={base + 12} fontSize={11.5} fill="var(--ink-soft)">
-                {narrow ? part.thumb.split(',')[0] : part.thumb}
-              </text>
-              {!narrow && lane > 34 && (
-                <>
-                  <text x={left - 6} y={base - half * 0.6} fontSize={10} textAnchor="end" fill="var(--ink-soft)">
-                    {part.ends[1]}
+      <svg width={width} height={height} className="block text-ink">
+        <title>Thumb sheet over time</title>
+        {/* The clock's own surface: everything drawn over it lets presses through, but for the pins. */}
+        <rect
+          width={width}
+          height={height}
+          fill="transparent"
+          className={`touch-none ${onTime ? 'cursor-col-resize' : ''}`}
+          role="slider"
+          tabIndex={onTime ? 0 : -1}
+          aria-label="Clock of the thumb sheet. Arrow keys move it."
+          aria-valuemin={from}
+          aria-valuemax={to}
+          aria-valuenow={time ?? from}
+          aria-valuetext={clock(time ?? from)}
+          onKeyDown={onKey}
+          onPointerDown={(event) => {
+            if (!onTime) return;
+            event.currentTarget.setPointerCapture(event.pointerId);
+            scrubbing.current = true;
+            seek(event);
+          }}
+          onPointerMove={(event) => scrubbing.current && seek(event)}
+          onPointerUp={() => {
+            scrubbing.current = false;
+          }}
+          data-handle="clock"
+        />
+        <g pointerEvents="none">
+          {hold && (
+            <rect
+              x={x(hold[0])}
+              y={4}
+              width={Math.max(0, x(hold[1]) - x(hold[0]))}
+              height={lane * lanes.length + 6}
+              fill="var(--haze)"
+              opacity={0.45}
+            />
+          )}
+          {lanes.map((part, index) => {
+            const base = middle(index);
+            const color = `var(--${part.finger})`;
+            return (
+              <g key={part.finger}>
+                <path d={`M${left} ${base}H${width - right}`} stroke="var(--line)" />
+                <text x={12} y={base - 3} fontSize={13} fontWeight={650} fill={color}>
+                  {part.finger}
+                </text>
+                <text x={12} y={base + 12} fontSize={11.5} fill="var(--ink-soft)">
+                  {narrow ? part.thumb.split(',')[0] : part.thumb}
+                </text>
+                {!narrow && lane > 34 && (
+                  <>
+                    <text
+                      x={left - 6}
+                      y={base - half * 0.6}
+                      fontSize={10}
+                      textAnchor="end"
+                      fill="var(--ink-soft)"
+                    >
+                      {part.ends[1]}
+                    </text>
+                    <text
+                      x={left - 6}
+                      y={base + half * 0.6 + 8}
+                      fontSize={10}
+                      textAnchor="end"
+                      fill="var(--ink-soft)"
+                    >
+                      {part.ends[0]}
+                    </text>
+                  </>
+                )}
+                {flown && (
+                  <path
+                    d={area(flown, part.finger, base, true)}
+                    fill={color}
+                    opacity={0.3}
+                    data-flown={part.finger}
+                  />
+                )}
+                {flown && (
+                  <path
+                    d={area(flown, part.finger, base, false)}
+                    fill="none"
+                    stroke={color}
+                    strokeWidth={1}
+                    opacity={0.9}
+                  />
+                )}
+                {planned && !flown && (
+                  <path d={area(planned, part.finger, base, true)} fill={color} opacity={0.16} />
+                )}
+                {planned && (
+                  <path
+                    d={area(planned, part.finger, base, false)}
+                    fill="none"
+                    stroke={color}
+                    strokeWidth={2}
+                    strokeDasharray={DASH[part.finger]}
+                    data-planned={part.finger}
+                  />
+                )}
+                {!narrow && (
+                  <text
+                    x={width - right + 8}
+                    y={base + 4}
+                    fontSize={12.5}
+                    fill={part.value === 'rests' ? 'var(--ink-soft)' : color}
+                    className="figure"
+                  >
+                    {part.value}
                   </text>
-                  <text x={left - 6} y={base + half * 0.6 + 8} fontSize={10} textAnchor="end" fill="var(--ink-soft)">
-                    {part.ends[0]}
-                  </text>
-                </>
-              )}
-              {flown && <path d={area(flown, part.finger, base, true)} fill={color} opacity={0.3} data-flown={part.finger} />}
-              {flown && <path d={area(flown, part.finger, base, false)} fill="none" stroke={color} strokeWidth={1} opacity={0.9} />}
-              {planned && !flown && <path d={area(planned, part.finger, base, true)} fill={color} opacity={0.16} />}
-              {planned && (
-                <path
-                  d={area(planned, part.finger, base, false)}
-                  fill="none"
-                  stroke={color}
-                  strokeWidth={2}
-                  strokeDasharray={DASH[part.finger]}
-                  data-planned={part.finger}
-                />
-              )}
-              {!narrow && (
-                <text x={width - right + 8} y={base + 4} fontSize={12.5} fill={part.value === 'rests' ? 'var(--ink-soft)' : color} className="figure">
-                  {part.value}
+                )}
+              </g>
+            );
+          })}
+          {ticks(from, to, tick).map((t) => (
+            <g key={t} className="text-ink-soft">
+              <path d={`M${x(t)} ${height - foot + 2}v4`} stroke="currentcolor" />
+              <text x={x(t)} y={height - foot + 17} fontSize={11} textAnchor="middle" className="figure">
+                {clock(t)}
+              </text>
+            </g>
+          ))}
+          {usable.map((stretch, index) => (
+            <g key={stretch.from_s} className="text-leaf">
+              <rect
+                x={x(stretch.from_s)}
+                y={height - 20}
+                width={Math.max(2, x(stretch.to_s) - x(stretch.from_s))}
+                height={5}
+                rx={2.5}
+                fill="currentcolor"
+                opacity={index === 0 ? 1 : 0.45}
+              />
+              {index === 0 && (
+                <text x={x(stretch.from_s)} y={height - 3} fontSize={11.5}>
+                  {`${stretch.seconds.toFixed(1)} s you can use`}
                 </text>
               )}
             </g>
-          );
-        })}
-        {ticks(from, to, tick).map((t) => (
-          <g key={t} className="text-ink-soft">
-            <path d={`M${x(t)} ${height - foot + 2}v4`} stroke="currentcolor" />
-            <text x={x(t)} y={height - foot + 17} fontSize={11} textAnchor="middle" className="figure">
-              {clock(t)}
-            </text>
-          </g>
-        ))}
-        {usable.map((stretch, index) => (
-          <g key={stretch.from_s} className="text-leaf">
-            <rect x={x(stretch.from_s)} y={height - 20} width={Math.max(2, x(stretch.to_s) - x(stretch.from_s))} height={5} rx={2.5} fill="currentcolor" opacity={index === 0 ? 1 : 0.45} />
-            {index === 0 && (
-              <text x={x(stretch.from_s)} y={height - 3} fontSize={11.5}>
-                {`${stretch.seconds.toFixed(1)} s you can use`}
-              </text>
-            )}
-          </g>
-        ))}
+          ))}
+        </g>
         {pins.map((pin) => {
           const index = pin.stave === null ? 0 : STAVES.indexOf(pin.stave);
           const base = pin.stave === null ? 8 : middle(index) - half - 2;
           const reach = pin.stave === null ? lane * lanes.length : 2 * half + 4;
-          const color = pin.kind === 'comment' ? 'var(--larkspur)' : pin.severity === 'slight' ? 'var(--pollen)' : 'var(--brick)';
+          const color =
+            pin.kind === 'comment'
+              ? 'var(--larkspur)'
+              : pin.severity === 'slight'
+                ? 'var(--pollen)'
+                : 'var(--brick)';
           return (
             // biome-ignore lint/a11y/useSemanticElements: a mark inside a drawing
             <g
@@ -183,7 +271,15 @@ export function StaveLanes({ lanes, planned, flown, from, to, hold, usable = [],
             </g>
           );
         })}
-        {time !== null && <path d={`M${x(time)} 2V${height - foot}`} stroke="var(--ink)" strokeWidth={1.6} data-role="clock" />}
+        {time !== null && (
+          <path
+            pointerEvents="none"
+            d={`M${x(time)} 2V${height - foot}`}
+            stroke="var(--ink)"
+            strokeWidth={1.6}
+            data-role="clock"
+          />
+        )}
       </svg>
     </div>
   );

@@ -55,7 +55,11 @@ function Strip() {
   );
   return (
     <header className="flex items-center gap-x-5 gap-y-0 flex-wrap px-5 border-b border-line bg-paper">
-      <Link to="/" className="flex items-center gap-2 font-bold text-lg no-underline text-ink min-h-14" aria-label="Larkspur, Today">
+      <Link
+        to="/"
+        className="flex items-center gap-2 font-bold text-lg no-underline text-ink min-h-14"
+        aria-label="Larkspur, Today"
+      >
         <Flower />
         Larkspur
       </Link>
@@ -87,7 +91,9 @@ function Strip() {
         >
           <span>
             {user.name}
-            <span className="hidden xl:inline">{user.role === 'trainer' ? ', trainer' : `, sticks mode ${user.stick_mode}`}</span>
+            <span className="hidden xl:inline">
+              {user.role === 'trainer' ? ', trainer' : `, sticks mode ${user.stick_mode}`}
+            </span>
           </span>
           <Settings2 size={18} aria-label="Your settings" />
         </button>
@@ -200,7 +206,12 @@ function Flower() {
   return (
     <svg width={28} height={28} viewBox="-50 -50 100 100" aria-hidden="true">
       {[0, 72, 144, 216, 288].map((angle) => (
-        <path key={angle} d="M0 -14C14 -25 11 -41 0 -46C-11 -41 -14 -25 0 -14Z" transform={`rotate(${angle})`} fill="var(--larkspur)" />
+        <path
+          key={angle}
+          d="M0 -14C14 -25 11 -41 0 -46C-11 -41 -14 -25 0 -14Z"
+          transform={`rotate(${angle})`}
+          fill="var(--larkspur)"
+        />
       ))}
       <circle r={6} fill="var(--pollen)" />
     </svg>

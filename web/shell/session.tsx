@@ -14,7 +14,9 @@ type Session = {
 const Context = createContext<Session | null>(null);
 
 export function SessionProvider({ user, children }: { user: Schemas['User']; children: ReactNode }) {
-  const [whose, setWhose] = useState<number | undefined>(() => Number(sessionStorage.getItem('whose')) || undefined);
+  const [whose, setWhose] = useState<number | undefined>(
+    () => Number(sessionStorage.getItem('whose')) || undefined,
+  );
   useEffect(() => {
     document.documentElement.dataset.theme = user.theme;
   }, [user.theme]);

@@ -18,15 +18,25 @@ export default function ProgressStation() {
   return (
     <main className="p-5 grid gap-3 max-w-6xl mx-auto">
       <div>
-        <h1>{everyone ? 'The class’s logbook' : user.role === 'trainer' ? `${all[0]?.operator.name ?? 'Operator'}’s logbook` : 'Your logbook'}</h1>
-        <p className="m-0 text-sm text-ink-soft">One take ranks nobody: watch the line through five of them.</p>
+        <h1>
+          {everyone
+            ? 'The class’s logbook'
+            : user.role === 'trainer'
+              ? `${all[0]?.operator.name ?? 'Operator'}’s logbook`
+              : 'Your logbook'}
+        </h1>
+        <p className="m-0 text-sm text-ink-soft">
+          One take ranks nobody: watch the line through five of them.
+        </p>
       </div>
       {takes.isPending ? (
         <Skeleton className="h-96" />
       ) : all.length === 0 ? (
         <Card className="p-6 grid gap-3 justify-items-start">
           <h2>No take yet</h2>
-          <p className="m-0">Plan a shot, then fly it: with a simulated operator, or for real, and bring the log in.</p>
+          <p className="m-0">
+            Plan a shot, then fly it: with a simulated operator, or for real, and bring the log in.
+          </p>
           <Link className={buttonLook(true)} to="/plan">
             Plan a shot
           </Link>

@@ -13,7 +13,10 @@ export function verdictColor(verdict: string): string {
 export function TakeRow({ take, showOperator }: { take: Schemas['Take']; showOperator: boolean }) {
   return (
     <li className="border-t border-line first:border-t-0" data-take={take.id}>
-      <Link to={`/debrief/${take.id}`} className="grid grid-cols-[auto_3rem_1fr_auto] gap-3 items-center px-3 py-2 no-underline text-ink hover:bg-haze">
+      <Link
+        to={`/debrief/${take.id}`}
+        className="grid grid-cols-[auto_3rem_1fr_auto] gap-3 items-center px-3 py-2 no-underline text-ink hover:bg-haze"
+      >
         <PetalMark facets={take.facets} score={take.score} size={34} />
         <span className="figure text-lg font-semibold text-right">{Math.round(take.score)}</span>
         <span className="min-w-0">
@@ -22,7 +25,9 @@ export function TakeRow({ take, showOperator }: { take: Schemas['Take']; showOpe
             {showOperator ? `${take.operator.name}, ` : ''}
             {day(take.flown_at)} {hour(take.flown_at)}
             {take.direction === '' ? '' : `, ${take.direction}`}
-            {take.comments > 0 ? `, ${take.comments === 1 ? 'one comment' : `${take.comments} comments`}` : ''}
+            {take.comments > 0
+              ? `, ${take.comments === 1 ? 'one comment' : `${take.comments} comments`}`
+              : ''}
           </span>
         </span>
         <span className={`text-sm font-semibold ${verdictColor(take.verdict)}`}>

@@ -22,7 +22,9 @@ export default function RigStation() {
       <div className="flex flex-wrap gap-4 items-end justify-between">
         <div>
           <h1>{meaning.data?.craft ?? 'Rig'}</h1>
-          <p className="m-0 text-sm text-ink-soft">What each finger does in this mode. The green band is where a thumb holds steadily.</p>
+          <p className="m-0 text-sm text-ink-soft">
+            What each finger does in this mode. The green band is where a thumb holds steadily.
+          </p>
         </div>
         <div className="flex flex-wrap gap-3 items-end">
           <div className="w-52">
@@ -30,7 +32,10 @@ export default function RigStation() {
               label="Craft"
               value={String(rig ?? '')}
               onChange={(value) => setChosen(Number(value))}
-              options={(rigs.data ?? []).map((item) => ({ value: String(item.id), label: `${item.craft}, version ${item.version}` }))}
+              options={(rigs.data ?? []).map((item) => ({
+                value: String(item.id),
+                label: `${item.craft}, version ${item.version}`,
+              }))}
             />
           </div>
           <div className="w-72">
@@ -56,7 +61,13 @@ export default function RigStation() {
             const factor = finger.top === 0 ? 1 : top.value / finger.top;
             const unit = top.unit === 'deg/s' ? '\u00b0/s' : top.unit;
             return (
-              <Card key={finger.finger} caption={<span style={{ color: `var(--${finger.finger})`, fontWeight: 650 }}>{finger.finger}</span>} aside={`${finger.ends[0]} / ${finger.ends[1]}`}>
+              <Card
+                key={finger.finger}
+                caption={
+                  <span style={{ color: `var(--${finger.finger})`, fontWeight: 650 }}>{finger.finger}</span>
+                }
+                aside={`${finger.ends[0]} / ${finger.ends[1]}`}
+              >
                 <div className="px-3 pb-3 grid gap-2">
                   <CurveCard
                     points={finger.points.map(([a, b]) => [a ?? 0, (b ?? 0) * factor])}
@@ -71,11 +82,15 @@ export default function RigStation() {
                     {finger.top_back !== finger.top && (
                       <>
                         <dt>Full stick {finger.ends[0]}</dt>
-                        <dd className="figure m-0 text-right">{withUnit(finger.top_back, finger.unit, units)}</dd>
+                        <dd className="figure m-0 text-right">
+                          {withUnit(finger.top_back, finger.unit, units)}
+                        </dd>
                       </>
                     )}
                     <dt>Half stick</dt>
-                    <dd className="figure m-0 text-right">{withUnit(finger.half_stick, finger.unit, units)}</dd>
+                    <dd className="figure m-0 text-right">
+                      {withUnit(finger.half_stick, finger.unit, units)}
+                    </dd>
                     <dt>Settles within</dt>
                     <dd className="figure m-0 text-right">{figure(finger.settles_s, 2)} s</dd>
                     <dt className="text-ink-soft">
@@ -91,7 +106,8 @@ export default function RigStation() {
             <div className="px-3 pb-3 grid gap-1">
               <span className="figure text-2xl font-semibold">{withUnit(tune.brake_m, 'm', units)}</span>
               <span className="text-sm text-ink-soft">
-                in {figure(tune.brake_s)} s after you let go. Look that far ahead, and behind you when you fly backward.
+                in {figure(tune.brake_s)} s after you let go. Look that far ahead, and behind you when you fly
+                backward.
               </span>
             </div>
           </Card>

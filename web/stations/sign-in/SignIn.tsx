@@ -34,11 +34,23 @@ export default function SignIn() {
         }}
       >
         <div className="flex items-center gap-3">
-          <PetalMark facets={{ ease: 92, flow: 84, hold: 88, line: 90, frame: 86 }} score={0} size={38} title="Larkspur" />
+          <PetalMark
+            facets={{ ease: 92, flow: 84, hold: 88, line: 90, frame: 86 }}
+            score={0}
+            size={38}
+            title="Larkspur"
+          />
           <h1>Larkspur</h1>
         </div>
         <p className="m-0 text-ink-soft">Plan the shot, fly it, see what the picture kept.</p>
-        <Field label="Address" type="email" autoComplete="username" value={email} onChange={(event) => setEmail(event.target.value)} required />
+        <Field
+          label="Address"
+          type="email"
+          autoComplete="username"
+          value={email}
+          onChange={(event) => setEmail(event.target.value)}
+          required
+        />
         <Field
           label="Password"
           type="password"
@@ -48,7 +60,12 @@ export default function SignIn() {
           required
         />
         {problem && <Notice error={problem} />}
-        {forgot.isSuccess && <Notice tone="leaf" text="If this address is known, a link is on its way. In the demo, mail is written to storage/logs/mail.log." />}
+        {forgot.isSuccess && (
+          <Notice
+            tone="leaf"
+            text="If this address is known, a link is on its way. In the demo, mail is written to storage/logs/mail.log."
+          />
+        )}
         {forgot.error && <Notice error={forgot.error} />}
         <Button primary type="submit" disabled={enter.isPending}>
           Sign in
@@ -59,7 +76,9 @@ export default function SignIn() {
           onClick={() => email !== '' && forgot.mutate()}
           disabled={email === ''}
         >
-          {email === '' ? 'Forgotten your password? Write your address above first.' : 'Send me a link for a new password'}
+          {email === ''
+            ? 'Forgotten your password? Write your address above first.'
+            : 'Send me a link for a new password'}
         </button>
       </form>
     </main>

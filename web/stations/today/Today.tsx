@@ -22,7 +22,9 @@ function Mine({ today }: { today: Schemas['Today'] }) {
   const { user } = useSession();
   const { advice, shot, takes, comment } = today;
   const changes = advice === null ? {} : (advice.change as Record<string, string | number>);
-  const query = new URLSearchParams(Object.entries(changes).map(([key, value]) => [key, String(value)])).toString();
+  const query = new URLSearchParams(
+    Object.entries(changes).map(([key, value]) => [key, String(value)]),
+  ).toString();
   const plan = shot === null ? '/plan' : `/plan/${shot.id}${query === '' ? '' : `?${query}`}`;
   return (
     <main className="p-5 grid gap-3 lg:grid-cols-[1.25fr_1fr] items-start">
@@ -80,17 +82,30 @@ function Weak({ takes, facet }: { takes: Schemas['Take'][]; facet: string | null
   if (last.length === 0) return null;
   const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? null;
   const facets = Object.fromEntries(
-    FACETS.map((name) => [name, middle(last.map((take) => take.facets[name]).filter((value): value is number => value !== null))]),
+    FACETS.map((name) => [
+      name,
+      middle(last.map((take) => take.facets[name]).filter((value): value is number => value !== null)),
+    ]),
   ) as Schemas['Facets'];
   const score = middle(last.map((take) => take.score)) ?? 0;
-  return <PetalMark facets={facets} score={score} size={168} labels title={`Your last ${last.length} takes${facet ? `, ${facet} the shortest` : ''}`} />;
+  return (
+    <PetalMark
+      facets={facets}
+      score={score}
+      size={168}
+      labels
+      title={`Your last ${last.length} takes${facet ? `, ${facet} the shortest` : ''}`}
+    />
+  );
 }
 
 function Latest({ takes }: { takes: Schemas['Take'][] }) {
   return (
     <Card caption="Latest takes" aside={<Link to="/progress">the whole logbook</Link>} className="pb-1">
       {takes.length === 0 ? (
-        <p className="m-0 p-3">No take yet. Plan an orbit, then let a simulated operator fly it or bring in a log of your own.</p>
+        <p className="m-0 p-3">
+          No take yet. Plan an orbit, then let a simulated operator fly it or bring in a log of your own.
+        </p>
       ) : (
         <ul className="m-0 p-0 list-none">
           {takes.map((take) => (
@@ -123,7 +138,11 @@ function Class({ today }: { today: Schemas['Today'] }) {
           ))}
         </ul>
       </Card>
-      <Card caption="Latest takes of the class" aside={<Link to="/progress">the whole logbook</Link>} className="pb-1">
+      <Card
+        caption="Latest takes of the class"
+        aside={<Link to="/progress">the whole logbook</Link>}
+        className="pb-1"
+      >
         <ul className="m-0 p-0 list-none">
           {today.takes.map((take) => (
             <TakeRow key={take.id} take={take} showOperator />

@@ -1,0 +1,59 @@
+// What cost you most: what happened, when, what it did to the picture, and what to try next.
+import type { Schemas } from '~/api/client';
+import { Card } from '~/kit/Card';
+import { clock } from '~/units';
+
+type Props = { faults: Schemas['Fault'][]; time: number; onTime: (time: number) => void };
+
+const MOST_SHOWN = 5;
+
+export function Faults({ faults, time, onTime }: Props) {
+  return (
+    <Card className="p-3">
+      <h2>What cost you most</h2>
+      {faults.length === 0 && (
+        <p className="m-0 mt-2 text-sm">Nothing worth naming. Fly the next one just like this.</p>
+      )}
+      <ul className="m-0 mt-1 p-0 list-none">
+        {faults.slice(0, MOST_SHOWN).map((fault) => (
+          <li
+            key={`${fault.id}-${fault.axis}-${fault.t_s}`}
+            className="border-t border-line"
+            data-fault={fault.id}
+          >
+            <button
+              type="button"
+              className={`grid grid-cols-[3.6rem_1fr] gap-2 w-full text-left py-2 text-sm cursor-pointer bg-transparent ${Math.abs(fault.t_s - time) < 0.15 ? 'bg-haze' : ''}`}
+              onClick={() => onTime(fault.t_s)}
+            >
+              <span className={`figure ${fault.severity === 'slight' ? 'text-pollen-ink' : 'text-brick'}`}>
+                {clock(fault.t_s)}
+              </span>
+              <span>
+                <b>
+                  {fault.name}
+                  {fault.axis === 'all' || fault.axis === 'picture' ? '' : ` on ${fault.axis}`}
+                </b>
+                , {fault.severity}: {size(fault)}. {fault.picture}{' '}
+                <span className="text-ink-soft">{fault.try}</span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Card>
+  );
+}
+
+const UNITS: Record<string, string> = {
+  'deg/s2': '\u00b0/s\u00b2',
+  'm/s2': 'm/s\u00b2',
+  '%/s': '% of the frame a second',
+  s: 's',
+  '%': '%',
+  'm/s': 'm/s',
+};
+
+function size(fault: Schemas['Fault']): string {
+  return `${fault.size.toFixed(fault.size >= 10 ? 0 : fault.size >= 1 ? 1 : 2)} ${UNITS[fault.unit] ?? fault.unit}`;
+}

@@ -1,0 +1,180 @@
+// Bringing logs in: drop one or many, see how far each is, and what its reader had to say, line by line.
+import { useQueryClient } from '@tanstack/react-query';
+import { Upload } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { Problem, type Schemas, upload } from '~/api/client';
+import { useImports } from '~/api/queries';
+import { Card } from '~/kit/Card';
+import { Choice } from '~/kit/Choice';
+
+const LARGEST = 256 * 1024 * 1024;
+
+type Sending = { key: string; name: string; share: number; problem: string | null };
+
+export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
+  const client = useQueryClient();
+  const [over, setOver] = useState(false);
+  const [against, setAgainst] = useState<'shot' | 'none'>('shot');
+  const [sending, setSending] = useState<Sending[]>([]);
+  const input = useRef<HTMLInputElement>(null);
+  const imports = useImports(true);
+  const finished = (imports.data ?? []).filter((item) => item.state === 'done').length;
+  useEffect(() => {
+    if (finished > 0)
+      for (const key of ['takes', 'today', 'shots']) void client.invalidateQueries({ queryKey: [key] });
+  }, [finished, client]);
+
+  const send = async (files: FileList | null) => {
+    for (const file of files ?? []) {
+      const key = `${file.name}-${performance.now()}`;
+      const change = (next: Partial<Sending>) =>
+        setSending((now) => now.map((item) => (item.key === key ? { ...item, ...next } : item)));
+      setSending((now) => [...now, { key, name: file.name, share: 0, problem: null }]);
+      if (file.size > LARGEST) {
+        change({
+          problem: `${file.name} has ${Math.round(file.size / 1024 / 1024)} MB; logs of up to 256 MB are taken. It was not sent.`,
+        });
+        continue;
+      }
+      const form = new FormData();
+      form.append('log', file);
+      if (shot && against === 'shot') form.append('shot_id', String(shot.id));
+      form.append('flown_at', new Date(file.lastModified).toISOString());
+      try {
+        await upload<Schemas['Import']>('/imports', form, (share) => change({ share }));
+        setSending((now) => now.filter((item) => item.key !== key));
+      } catch (error) {
+        change({
+          problem:
+            error instanceof Problem ? error.words : 'It did not arrive. Nothing was saved; send it again.',
+        });
+      }
+      void client.invalidateQueries({ queryKey: ['imports'] });
+    }
+  };
+  return (
+    <Card className="p-5 grid gap-4">
+      <h2>Bring in logs of real passes</h2>
+      {shot && (
+        <Choice
+          label="Judge them against"
+          value={against}
+          onChange={setAgainst}
+          options={[
+            { value: 'shot', label: shot.title },
+            { value: 'none', label: 'The move they look like' },
+          ]}
+        />
+      )}
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: the button inside does the same from the keyboard */}
+      <div
+        className={`grid place-items-center gap-2 text-center p-6 rounded-md border-2 border-dashed ${over ? 'border-larkspur bg-haze' : 'border-line'}`}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          void send(event.dataTransfer.files);
+        }}
+      >
+        <Upload size={22} aria-hidden className="text-larkspur" />
+        <span>Drop Flight CSV logs here, one or many</span>
+        <button
+          type="button"
+          className="min-h-11 px-4 underline text-larkspur font-semibold cursor-pointer bg-transparent"
+          onClick={() => input.current?.click()}
+        >
+          or choose files
+        </button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,.txt,.tsv"
+          multiple
+          className="sr-only"
+          aria-label="Choose logs"
+          onChange={(event) => void send(event.target.files)}
+        />
+      </div>
+      <ul className="m-0 p-0 list-none grid gap-2" aria-live="polite">
+        {sending.map((item) => (
+          <li key={item.key} className="grid gap-1 text-sm">
+            <span>{item.name}</span>
+            {item.problem === null ? (
+              <Bar share={item.share} words="on its way" />
+            ) : (
+              <span className="text-brick">{item.problem}</span>
+            )}
+          </li>
+        ))}
+        {(imports.data ?? []).slice(0, 8).map((item) => (
+          <Arrived key={item.id} item={item} />
+        ))}
+      </ul>
+    </Card>
+  );
+}
+
+function Bar({ share, words }: { share: number; words: string }) {
+  return (
+    <div className="grid grid-cols-[1fr_auto] gap-3 items-center">
+      <progress className="w-full h-2 accent-larkspur" max={1} value={share} aria-label={words} />
+      <span className="text-ink-soft">{words}</span>
+    </div>
+  );
+}
+
+function Arrived({ item }: { item: Schemas['Import'] }) {
+  return (
+    <li className="grid gap-1 text-sm border-t border-line pt-2" data-import={item.state}>
+      <div className="flex justify-between gap-3">
+        <span className="truncate">{item.file_name}</span>
+        {item.state === 'done' && (
+          <span className="flex gap-2 shrink-0">
+            {item.takes.map((take, index) => (
+              <Link key={take} to={`/debrief/${take}`} className="font-semibold">
+                take {index + 1}
+              </Link>
+            ))}
+          </span>
+        )}
+      </div>
+      {item.state === 'reading' || item.state === 'waiting' ? (
+        <Bar
+          share={item.bytes > 0 ? item.bytes_read / item.bytes : 0}
+          words={item.state === 'waiting' ? 'waiting' : 'reading'}
+        />
+      ) : item.state === 'judging' ? (
+        <Bar share={1} words="judging" />
+      ) : null}
+      {item.state === 'refused' && (
+        <span className="text-brick">
+          {item.place === '' ? '' : `${item.place}: `}
+          {item.message}
+          {item.expected === '' ? '' : ` Expected ${item.expected}.`} Nothing was saved.
+        </span>
+      )}
+      {item.notes.length > 0 && (
+        <details>
+          <summary className="cursor-pointer text-ink-soft min-h-6">
+            {item.notes.length === 1 ? 'One note' : `${item.notes.length} notes`} on this log
+          </summary>
+          <ul className="m-0 pl-4">
+            {item.notes.map((note) => (
+              <li key={`${note.line}-${note.column}-${note.text}`}>
+                {note.line === null
+                  ? ''
+                  : `Line ${note.line}${note.column === '' ? '' : `, ${note.column}`}: `}
+                {note.text}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </li>
+  );
+}

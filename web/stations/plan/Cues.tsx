@@ -1,0 +1,30 @@
+// The sheet in words: when which finger does what.
+import type { Schemas } from '~/api/client';
+import { Card } from '~/kit/Card';
+import { clock } from '~/units';
+
+type Props = { cues: Schemas['Cue'][]; time: number | null; onTime: (time: number) => void };
+
+export function Cues({ cues, onTime }: Props) {
+  return (
+    <Card className="p-3">
+      <h2>In words</h2>
+      <ol className="m-0 mt-2 p-0 list-none">
+        {cues.map((cue) => (
+          <li key={`${cue.t}-${cue.finger}-${cue.text}`}>
+            <button
+              type="button"
+              className="grid grid-cols-[3.5rem_1fr] gap-2 w-full text-left py-1 text-sm cursor-pointer bg-transparent"
+              onClick={() => onTime(cue.t)}
+            >
+              <span className="figure text-ink-soft">{clock(cue.t)}</span>
+              <span style={cue.finger === '' ? undefined : { color: `var(--${cue.finger})` }}>
+                {cue.text}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ol>
+    </Card>
+  );
+}

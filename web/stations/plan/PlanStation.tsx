@@ -1,0 +1,278 @@
+// Plan: an orbit worked out on the site sheet. Every drag asks the server; path, thumb sheet, frames and checks follow.
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo, useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { call, type Schemas } from '~/api/client';
+import { useMoves, useRigs, useShot, useShots, useSites } from '~/api/queries';
+import { Button } from '~/kit/Button';
+import { Card } from '~/kit/Card';
+import { Notice } from '~/kit/Notice';
+import { Skeleton } from '~/kit/Skeleton';
+import { useKeys } from '~/kit/useKeys';
+import { FrameStrip } from '~/pictures/FrameStrip';
+import { SideSheet } from '~/pictures/SideSheet';
+import { SiteSheet } from '~/pictures/SiteSheet';
+import { type Lane, StaveLanes } from '~/pictures/StaveLanes';
+import { useSession } from '~/shell/session';
+import { Cues } from './Cues';
+import { draftOf, endAt, newDraft, startAt, type Values, withValues } from './draft';
+import { Findings } from './Findings';
+import { Shape } from './Shape';
+import { type Draft, usePlan } from './usePlan';
+
+export default function PlanStation() {
+  const params = useParams();
+  const [search] = useSearchParams();
+  const shotId = params.shot !== undefined && params.shot !== 'new' ? Number(params.shot) : undefined;
+  const { whose } = useSession();
+  const sites = useSites();
+  const rigs = useRigs();
+  const moves = useMoves();
+  const shots = useShots(whose);
+  const wanted = shotId ?? (params.shot === 'new' ? undefined : shots.data?.[0]?.id);
+  const shot = useShot(wanted);
+  if (shot.error) throw shot.error;
+  const ready = sites.data && rigs.data && moves.data && shots.data && (wanted === undefined || shot.data);
+  if (!ready || !sites.data || !rigs.data || !moves.data) return <Skeleton className="h-[80vh] m-5" />;
+  if (!sites.data[0] || !rigs.data[0]) {
+    return (
+      <main className="p-5">
+        <Notice tone="soft" text="Your school has no site or no rig yet; a shot needs both." />
+      </main>
+    );
+  }
+  const changes = Object.fromEntries(
+    [...search].map(([key, value]) => [key, Number.isNaN(Number(value)) ? value : Number(value)]),
+  );
+  const first = shot.data ? draftOf(shot.data, changes) : newDraft(sites.data[0], rigs.data[0], 'orbit');
+  return (
+    <Worksheet
+      key={shot.data ? `${shot.data.id}-${search}` : 'new'}
+      first={first}
+      shot={shot.data ?? null}
+      shots={shots.data ?? []}
+      sites={sites.data}
+      rigs={rigs.data}
+      parameters={moves.data.find((move) => move.id === first.move)?.parameters ?? []}
+    />
+  );
+}
+
+type Props = {
+  first: Draft;
+  shot: Schemas['Shot'] | null;
+  shots: Schemas['Shot'][];
+  sites: Schemas['Site'][];
+  rigs: Schemas['Rig'][];
+  parameters: Schemas['Parameter'][];
+};
+
+function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
+  const { units } = useSession();
+  const [draft, setDraft] = useState<Draft>(first);
+  const [title, setTitle] = useState(shot?.title ?? '');
+  const [time, setTime] = useState<number | null>(null);
+  const { plan, problem, busy } = usePlan(draft);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const site = sites.find((item) => item.id === draft.site_id) ?? sites[0];
+
+  // What the shot is now: as drafted, completed by what the server assumed.
+  const values = useMemo<Values>(
+    () => ({ ...((plan?.intent.parameters as Values | undefined) ?? {}), ...(draft.parameters as Values) }),
+    [plan, draft],
+  );
+  const set = useCallback((next: Values) => setDraft((now) => withValues(now, next)), []);
+  const name =
+    site?.subjects.find((subject) => subject.id === draft.subject_id)?.name ?? 'a place of your own';
+  const suggested = `${name}, ${values.direction === 'counterclockwise' ? 'counterclockwise' : 'clockwise'}`;
+
+  const keep = useMutation({
+    mutationFn: () =>
+      call<Schemas['Shot']>(shot ? 'PUT' : 'POST', shot ? `/shots/${shot.id}` : '/shots', {
+        ...draft,
+        parameters: values,
+        title: title.trim() === '' ? suggested : title.trim(),
+      }),
+    onSuccess: (kept) => {
+      client.setQueryData(['shot', kept.id], kept);
+      void client.invalidateQueries({ queryKey: ['shots'] });
+      void client.invalidateQueries({ queryKey: ['today'] });
+    },
+  });
+  const keepIt = useCallback(
+    () => keep.mutate(undefined, { onSuccess: (kept) => navigate(`/plan/${kept.id}`, { replace: true }) }),
+    [keep, navigate],
+  );
+  const flyIt = useCallback(
+    () => keep.mutate(undefined, { onSuccess: (kept) => navigate(`/fly/${kept.id}`) }),
+    [keep, navigate],
+  );
+  const turnRound = useCallback(() => {
+    const arc = Number(values.arc_deg ?? 180);
+    const way = values.direction === 'counterclockwise' ? -1 : 1;
+    const end = (((Number(values.start_bearing_deg ?? 0) + way * arc) % 360) + 360) % 360;
+    set({ direction: way === 1 ? 'counterclockwise' : 'clockwise', start_bearing_deg: Math.round(end) });
+  }, [values, set]);
+  useKeys(useMemo(() => ({ o: turnRound, k: keepIt, f: flyIt }), [turnRound, keepIt, flyIt]));
+
+  if (!site) return null;
+  const subject = plan?.subject ?? null;
+  const samples = plan?.samples;
+  const handles =
+    subject && samples
+      ? [
+          {
+            id: 'start',
+            label: 'Start: radius and bearing',
+            east: samples.east_m[0] ?? 0,
+            north: samples.north_m[0] ?? 0,
+            onMove: (east: number, north: number) => set(startAt(subject, east, north, 0.5)),
+            onNudge: (dx: number, dy: number) =>
+              set({
+                radius_m: Math.max(2, Number(values.radius_m ?? 20) + dy),
+                start_bearing_deg: Math.round(Number(values.start_bearing_deg ?? 0) + 2 * dx),
+              }),
+          },
+          {
+            id: 'end',
+            label: 'End: arc',
+            east: samples.east_m.at(-1) ?? 0,
+            north: samples.north_m.at(-1) ?? 0,
+            onMove: (east: number, north: number) => set(endAt(subject, values, east, north)),
+            onNudge: (dx: number, dy: number) =>
+              set({ arc_deg: Math.max(10, Number(values.arc_deg ?? 180) + 5 * (dx + dy)) }),
+          },
+          ...(draft.subject_at
+            ? [
+                {
+                  id: 'subject',
+                  label: 'Subject: its place',
+                  east: draft.subject_at.east_m,
+                  north: draft.subject_at.north_m,
+                  onMove: (east_m: number, north_m: number) =>
+                    setDraft((now) => ({ ...now, subject_at: { ...now.subject_at, east_m, north_m } })),
+                  onNudge: (dx: number, dy: number) =>
+                    setDraft((now) => ({
+                      ...now,
+                      subject_at: {
+                        ...now.subject_at,
+                        east_m: (now.subject_at?.east_m ?? 0) + dx,
+                        north_m: (now.subject_at?.north_m ?? 0) + dy,
+                      },
+                    })),
+                },
+              ]
+            : []),
+        ]
+      : [];
+  const lanes: Lane[] =
+    plan?.presses.map((press) => ({
+      finger: press.finger as Lane['finger'],
+      thumb: press.thumb,
+      ends: press.ends,
+      value:
+        press.kind === 'rests'
+          ? 'rests'
+          : `${Math.round(100 * Math.abs(press.hold))} % ${press.ends[press.hold >= 0 ? 1 : 0]}`,
+    })) ?? [];
+
+  return (
+    <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_310px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
+      <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
+        <div className="min-w-0 grow">
+          <input
+            aria-label="Title of the shot"
+            className="w-full text-xl font-bold bg-transparent border-0 border-b border-transparent hover:border-line focus:border-petal p-0 text-ink placeholder:text-ink"
+            value={title}
+            placeholder={suggested}
+            onChange={(event) => setTitle(event.target.value)}
+          />
+          <p className="m-0 text-sm text-ink-soft min-h-5">{plan?.summary ?? ''}</p>
+        </div>
+        <div className="flex gap-2">
+          <Button onClick={turnRound}>Other way round</Button>
+          <Button onClick={keepIt} disabled={keep.isPending || plan === null}>
+            Keep
+          </Button>
+          <Button primary onClick={flyIt} disabled={keep.isPending || plan === null}>
+            Fly it
+          </Button>
+        </div>
+      </div>
+      <div
+        className="grid gap-3 min-w-0 min-h-0 lg:grid-rows-[minmax(230px,1.05fr)_auto_minmax(230px,1fr)]"
+        aria-busy={busy}
+      >
+        <div className="grid gap-3 sm:grid-cols-[1.25fr_1fr] min-h-0">
+          <Card caption="From above, metres" className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0">
+            <SiteSheet
+              site={site.document}
+              subject={subject}
+              planned={samples ?? null}
+              hold={plan ? [plan.phases.hold_from_s, plan.phases.hold_to_s] : null}
+              wind={draft.wind ?? null}
+              hfov={plan?.camera.hfov_deg ?? 70}
+              time={time}
+              handles={handles}
+              units={units}
+              label={`Site sheet of ${site.name}`}
+            />
+          </Card>
+          <Card caption="From the side" className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0">
+            {plan && (
+              <SideSheet
+                plan={plan}
+                site={site.document}
+                time={time}
+                units={units}
+                onHeight={(height) => set({ height_m: Math.round(height * 2) / 2 })}
+              />
+            )}
+          </Card>
+        </div>
+        <Card className="p-3">
+          {plan ? (
+            <FrameStrip frames={plan.frames} aspect={plan.camera.aspect} onTime={setTime} />
+          ) : (
+            <div className="h-24" />
+          )}
+        </Card>
+        <Card className="min-h-72 lg:min-h-0" label="Thumb sheet">
+          {plan && (
+            <StaveLanes
+              lanes={lanes}
+              planned={{ t: samples?.t ?? [], fingers: plan.fingers }}
+              flown={null}
+              from={0}
+              to={plan.phases.duration_s}
+              hold={[plan.phases.hold_from_s, plan.phases.hold_to_s]}
+              time={time}
+              onTime={setTime}
+            />
+          )}
+        </Card>
+      </div>
+      <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
+        {problem && <Notice error={problem} />}
+        {keep.error && <Notice error={keep.error} />}
+        <Shape
+          draft={draft}
+          setDraft={setDraft}
+          set={set}
+          values={values}
+          parameters={parameters}
+          plan={plan}
+          site={site}
+          sites={sites}
+          rigs={rigs}
+          shots={shots}
+          shot={shot}
+          problem={problem}
+        />
+        {plan && <Findings plan={plan} onMend={set} />}
+        {plan && <Cues cues={plan.cues} time={time} onTime={setTime} />}
+      </aside>
+    </main>
+  );
+}
