@@ -35,6 +35,12 @@ final class Comment extends Model
 
     protected $casts = ['at_s' => 'float'];
 
+    /** @return BelongsTo<Take, $this> */
+    public function take(): BelongsTo
+    {
+        return $this->belongsTo(Take::class);
+    }
+
     /** @return BelongsTo<User, $this> */
     public function author(): BelongsTo
     {

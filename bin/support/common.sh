@@ -8,6 +8,8 @@ current_step='starting up'
 give_up() {
   printf '\nThis step failed: %s\n' "$current_step" >&2
   [ $# -gt 0 ] && printf '%s\n' "$*" >&2
+  trap - ERR
+  ${on_failure:-:} || true
   exit 1
 }
 

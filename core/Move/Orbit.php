@@ -40,11 +40,11 @@ final readonly class Orbit implements Move
     {
         return [
             Parameter::number('radius_m', 'Radius', 'm', 2, 500, 0.5),
-            Parameter::number('height_m', 'Height above the subject’s foot', 'm', 0.5, 500, 0.5),
+            Parameter::number('height_m', 'Height above its foot', 'm', 0.5, 500, 0.5),
             Parameter::number('arc_deg', 'Arc', 'deg', 10, 1080, 5),
-            Parameter::choice('direction', 'Way round, seen from above', [self::CLOCKWISE, self::COUNTERCLOCKWISE]),
+            Parameter::choice('direction', 'Way round, from above', [self::CLOCKWISE, self::COUNTERCLOCKWISE]),
             Parameter::number('pace_mps', 'Pace', 'm/s', 0.1, 40, 0.1),
-            Parameter::number('start_bearing_deg', 'Start, bearing from the subject', 'deg', -360, 360, 5),
+            Parameter::number('start_bearing_deg', 'Start, seen from it', 'deg', -360, 360, 5),
             Parameter::number('ease_s', 'Ease in and out', 's', 0.3, 10, 0.1),
         ];
     }

@@ -16,7 +16,7 @@ enum StickMode: int
     case Mode3 = 3;
     case Mode4 = 4;
 
-    /** Such as "Left thumb, up" for the positive direction of a finger. */
+    /** Such as "Left thumb, up" or "Right thumb, side": which thumb, and along which of its two ways. */
     public function thumb(Finger $finger): string
     {
         if ($finger === Finger::Tilt) {
@@ -28,7 +28,7 @@ enum StickMode: int
             Finger::Run => $this === self::Mode1 || $this === self::Mode3,
             default => $this === self::Mode3 || $this === self::Mode4,
         };
-        $direction = $finger === Finger::Climb || $finger === Finger::Run ? 'up and down' : 'sideways';
+        $direction = $finger === Finger::Climb || $finger === Finger::Run ? 'up' : 'side';
 
         return ($left ? 'Left' : 'Right').' thumb, '.$direction;
     }

@@ -139,7 +139,7 @@ final class Scorer
                 'hold_from_s' => round($t[$take->main->holdFrom], 1), 'hold_to_s' => round($t[$take->main->holdTo], 1),
             ],
             $measured, $parts,
-            $wind?->mean ?? self::columnMean($cut, 'wind_mps'), $wind?->gust,
+            self::columnMean($cut, 'wind_mps') ?? ($wind !== null && $wind->mean > 0 ? $wind->mean : null), $wind !== null && $wind->mean > 0 ? $wind->gust : null,
         );
     }
 

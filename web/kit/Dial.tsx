@@ -65,7 +65,7 @@ export function Dial({
         }}
       />
       <Slider.Root
-        className="col-span-2 relative flex items-center h-6 touch-none select-none"
+        className="col-span-2 relative flex items-center h-5 touch-none select-none"
         min={least}
         max={most}
         step={step}

@@ -61,7 +61,13 @@ export function PetalMark({ facets, score, size, labels = false, title }: Props)
       {size >= 40 && (
         <>
           <circle r={12.5} fill="var(--card)" />
-          <text textAnchor="middle" dominantBaseline="central" fontSize={13} fontWeight={700}>
+          <text
+            textAnchor="middle"
+            dominantBaseline="central"
+            fontSize={13}
+            fontWeight={700}
+            fill="currentColor"
+          >
             {Math.round(score)}
           </text>
         </>

@@ -163,7 +163,14 @@ export function SiteSheet(props: Props) {
         />
         {craft?.heading != null && <path d={wedge(craft)} fill="var(--haze)" opacity={0.85} />}
         {site.solids.map((solid) => (
-          <SolidFromAbove key={solid.id + solid.name} solid={solid} x={x} y={y} />
+          <SolidFromAbove
+            key={solid.id + solid.name}
+            solid={solid}
+            x={x}
+            y={y}
+            width={width}
+            west={solid.east_m < (subject?.east_m ?? 0)}
+          />
         ))}
         {planned && (
           <path
@@ -282,21 +289,23 @@ export function SiteSheet(props: Props) {
   );
 }
 
-function SolidFromAbove({
-  solid,
-  x,
-  y,
-}: {
+type SolidProps = {
   solid: Schemas['Solid'];
   x: ReturnType<typeof linear>;
   y: ReturnType<typeof linear>;
-}) {
+  width: number;
+  west: boolean;
+};
+
+function SolidFromAbove({ solid, x, y, width, west }: SolidProps) {
   const cx = x(solid.east_m);
   const cy = y(solid.north_m);
   const fill = solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)';
   const stroke = solid.role === 'subject' ? 'var(--ink)' : 'var(--solid)';
   const w = Math.max(2.5, solid.width_m * x.perUnit);
   const l = Math.max(2.5, solid.length_m * x.perUnit);
+  // The label stands away from the subject, and inside the sheet.
+  const end = (west && cx > 130) || cx > width - 150;
   return (
     <g>
       {solid.shape === 'cylinder' ? (
@@ -312,8 +321,15 @@ function SolidFromAbove({
           transform={`rotate(${solid.heading_deg} ${cx} ${cy})`}
         />
       )}
-      {solid.role === 'obstacle' && (
-        <text x={cx + 6} y={cy - 6} fontSize={11} fill="var(--ink-soft)">
+      {solid.role === 'obstacle' && cx > 0 && cx < width && (
+        <text
+          className="halo"
+          x={end ? cx - w / 2 - 5 : cx + w / 2 + 5}
+          y={cy + 4}
+          fontSize={11}
+          fill="var(--ink-soft)"
+          textAnchor={end ? 'end' : 'start'}
+        >
           {`${solid.name}, ${solid.height_m.toFixed(1)} m`}
         </text>
       )}

@@ -57,12 +57,13 @@ export function StaveLanes({
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const scrubbing = useRef(false);
   const narrow = width < 560;
-  const left = narrow ? 86 : 148;
+  const left = narrow ? 86 : 166;
   const right = narrow ? 8 : 96;
   const foot = usable.length > 0 ? 44 : 26;
   const lane = Math.max(24, (height - foot - 8) / lanes.length);
   const x = linear(from, to, left, Math.max(left + 10, width - right));
-  const half = lane * 0.4;
+  const half = lane * 0.42;
+  const reach = reachOf(planned, flown);
   const middle = (index: number) => 8 + lane * (index + 0.5);
 
   const area = (trace: Trace, finger: string, base: number, close: boolean) => {
@@ -71,7 +72,7 @@ export function StaveLanes({
     for (let i = 0; i < values.length; i++) {
       const t = trace.t[i] ?? 0;
       if (t < from - 0.5 || t > to + 0.5) continue;
-      path += `${path === '' ? 'M' : 'L'}${x(t).toFixed(1)} ${(base - (values[i] ?? 0) * half).toFixed(1)}`;
+      path += `${path === '' ? 'M' : 'L'}${x(t).toFixed(1)} ${(base - ((values[i] ?? 0) / reach) * half).toFixed(1)}`;
     }
     if (!close || path === '') return path;
     const last = Math.min(to, trace.t.at(-1) ?? to);
@@ -209,6 +210,9 @@ export function StaveLanes({
               </g>
             );
           })}
+          <text x={12} y={height - foot + 17} fontSize={11} fill="var(--ink-soft)">
+            {narrow ? '' : `lane: ${Math.round(100 * reach)} % of the travel`}
+          </text>
           {ticks(from, to, tick).map((t) => (
             <g key={t} className="text-ink-soft">
               <path d={`M${x(t)} ${height - foot + 2}v4`} stroke="currentcolor" />
@@ -283,6 +287,17 @@ export function StaveLanes({
       </svg>
     </div>
   );
+}
+
+/** Travel that fills half a lane: the largest that is pressed, up to the next quarter, so that small presses are seen too. */
+export function reachOf(planned: Trace | null, flown: Trace | null): number {
+  let most = 0;
+  for (const trace of [planned, flown]) {
+    for (const values of Object.values(trace?.fingers ?? {})) {
+      for (const value of values) most = Math.max(most, Math.abs(value));
+    }
+  }
+  return Math.min(1, Math.max(0.25, Math.ceil(most * 4 - 0.001) / 4));
 }
 
 /** The staves on which an axis of the judgement is pinned. */

@@ -208,7 +208,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
             </p>
           </div>
         </Facets>
-        <Faults faults={judged.faults} time={time} onTime={setTime} />
+        <Faults faults={judged.faults} facets={judged.facets} time={time} onTime={setTime} />
         <Comments take={take} time={time} onTime={setTime} saying={saying} setSaying={setSaying} />
         {(judged.remarks.length > 0 || take.log.notes.length > 0) && (
           <Card className="p-3 text-sm text-ink-soft grid gap-1">

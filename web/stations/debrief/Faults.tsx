@@ -3,16 +3,28 @@ import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { clock } from '~/units';
 
-type Props = { faults: Schemas['Fault'][]; time: number; onTime: (time: number) => void };
+type Props = {
+  faults: Schemas['Fault'][];
+  facets: Schemas['JudgedFacets'];
+  time: number;
+  onTime: (time: number) => void;
+};
 
 const MOST_SHOWN = 5;
 
-export function Faults({ faults, time, onTime }: Props) {
+export function Faults({ faults, facets, time, onTime }: Props) {
+  const weakest = Object.values(facets).reduce((low, facet) =>
+    (facet.score ?? 101) < (low.score ?? 101) ? facet : low,
+  );
   return (
     <Card className="p-3">
       <h2>What cost you most</h2>
       {faults.length === 0 && (
-        <p className="m-0 mt-2 text-sm">Nothing worth naming. Fly the next one just like this.</p>
+        <p className="m-0 mt-2 text-sm">
+          {(weakest.score ?? 100) < 90
+            ? `No single fault. ${weakest.name} is the short petal. ${weakest.why}`
+            : 'Nothing worth naming. Fly the next one just like this.'}
+        </p>
       )}
       <ul className="m-0 mt-1 p-0 list-none">
         {faults.slice(0, MOST_SHOWN).map((fault) => (

@@ -17,6 +17,7 @@ import { useSession } from '~/shell/session';
 import { Cues } from './Cues';
 import { draftOf, endAt, newDraft, startAt, type Values, withValues } from './draft';
 import { Findings } from './Findings';
+import { SetUp } from './SetUp';
 import { Shape } from './Shape';
 import { type Draft, usePlan } from './usePlan';
 
@@ -256,21 +257,18 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
       <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
         {problem && <Notice error={problem} />}
         {keep.error && <Notice error={keep.error} />}
-        <Shape
+        <Shape set={set} values={values} parameters={parameters} problem={problem} />
+        {plan && <Findings plan={plan} onMend={set} />}
+        <SetUp
           draft={draft}
           setDraft={setDraft}
-          set={set}
-          values={values}
-          parameters={parameters}
           plan={plan}
           site={site}
           sites={sites}
           rigs={rigs}
           shots={shots}
           shot={shot}
-          problem={problem}
         />
-        {plan && <Findings plan={plan} onMend={set} />}
         {plan && <Cues cues={plan.cues} time={time} onTime={setTime} />}
       </aside>
     </main>

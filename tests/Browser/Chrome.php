@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverElement;
+use Facebook\WebDriver\WebDriverWait;
+use RuntimeException;
+
+/**
+ * Debian's Chromium without a monitor, driven through ChromeDriver. Serves the browser tests, bin/bench and
+ * bin/screenshots alike. One ChromeDriver process serves all sessions of a run and ends with it.
+ */
+final class Chrome
+{
+    private const FLAGS = [
+        '--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', '--use-angle=swiftshader',
+        '--enable-unsafe-swiftshader', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+        '--lang=en-GB',
+    ];
+
+    /** @var ?resource */
+    private static mixed $process = null;
+
+    private static int $port = 0;
+
+    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $address, private readonly string $profile) {}
+
+    public static function open(string $address, int $width = 1280, int $height = 800): self
+    {
+        self::startDriver();
+        $profile = sys_get_temp_dir().'/larkspur-chrome-'.bin2hex(random_bytes(6));
+        $options = new ChromeOptions;
+        $options->setBinary('/usr/lib/chromium/chromium');
+        $options->addArguments([...self::FLAGS, '--user-data-dir='.$profile]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $driver = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $capabilities, 60000, 120000);
+        $chrome = new self($driver, rtrim($address, '/'), $profile);
+        $chrome->resize($width, $height);
+
+        return $chrome;
+    }
+
+    public function resize(int $width, int $height, float $zoom = 1.0): void
+    {
+        // The page's own size; a window's size would count its frame. Zoom is a larger device pixel on a smaller page.
+        $this->devTools('Emulation.setDeviceMetricsOverride', [
+            'width' => (int) round($width / $zoom), 'height' => (int) round($height / $zoom), 'deviceScaleFactor' => $zoom, 'mobile' => false,
+        ]);
+    }
+
+    /** @param array<string, mixed> $parameters */
+    public function devTools(string $command, array $parameters = []): void
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
+    }
+
+    public function visit(string $path): self
+    {
+        $this->driver->get($this->address.$path);
+
+        return $this;
+    }
+
+    public function path(): string
+    {
+        return (string) parse_url($this->driver->getCurrentURL(), PHP_URL_PATH);
+    }
+
+    public function signIn(string $email, string $password): self
+    {
+        $this->visit('/sign-in');
+        $this->see('input[type=email]')->sendKeys($email);
+        $this->find('input[type=password]')->sendKeys($password);
+        $this->press('Sign in');
+        $this->see('header nav');
+
+        return $this;
+    }
+
+    /** Waits for an element and gives it. */
+    public function see(string $selector, int $seconds = 15): WebDriverElement
+    {
+        (new WebDriverWait($this->driver, $seconds, 50))->until(fn (): bool => $this->count($selector) > 0, 'Not seen: '.$selector);
+
+        return $this->find($selector);
+    }
+
+    public function seeText(string $text, int $seconds = 15): void
+    {
+        (new WebDriverWait($this->driver, $seconds, 50))->until(fn (): bool => str_contains($this->text(), $text), 'Not seen: '.$text);
+    }
+
+    public function waitUntil(callable $condition, string $message, int $seconds = 15): void
+    {
+        (new WebDriverWait($this->driver, $seconds, 50))->until($condition, $message);
+    }
+
+    public function find(string $selector): WebDriverElement
+    {
+        return $this->driver->findElement(WebDriverBy::cssSelector($selector));
+    }
+
+    /** @return list<WebDriverElement> */
+    public function all(string $selector): array
+    {
+        return array_values($this->driver->findElements(WebDriverBy::cssSelector($selector)));
+    }
+
+    public function count(string $selector): int
+    {
+        return (int) $this->script('return document.querySelectorAll(arguments[0]).length', [$selector]);
+    }
+
+    public function text(string $selector = 'body'): string
+    {
+        return (string) $this->script('return document.querySelector(arguments[0])?.innerText ?? ""', [$selector]);
+    }
+
+    /** Presses the button or link with this text. */
+    public function press(string $text): void
+    {
+        $path = sprintf("//*[self::button or self::a or @role='radio'][contains(normalize-space(.), %s)]", self::quoted($text));
+        (new WebDriverWait($this->driver, 15, 50))->until(fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > 0, 'No button or link: '.$text);
+        $this->driver->findElement(WebDriverBy::xpath($path))->click();
+    }
+
+    /** @param list<mixed> $arguments */
+    public function script(string $script, array $arguments = []): mixed
+    {
+        return $this->driver->executeScript($script, $arguments);
+    }
+
+    /** Messages of the page's console that tell of something wrong. @return list<string> */
+    public function complaints(): array
+    {
+        $complaints = [];
+        foreach ($this->driver->manage()->getLog('browser') as $entry) {
+            if (($entry['level'] ?? '') === 'SEVERE') {
+                $complaints[] = (string) ($entry['message'] ?? '');
+            }
+        }
+
+        return $complaints;
+    }
+
+    public function shoot(string $file): void
+    {
+        $this->driver->takeScreenshot($file);
+    }
+
+    public function close(): void
+    {
+        $this->driver->quit();
+        exec('rm -rf '.escapeshellarg($this->profile));
+    }
+
+    private static function quoted(string $text): string
+    {
+        return '"'.str_replace('"', '', $text).'"';
+    }
+
+    private static function startDriver(): void
+    {
+        if (self::$process !== null) {
+            return;
+        }
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        if ($socket === false) {
+            throw new RuntimeException('No free port for ChromeDriver.');
+        }
+        self::$port = (int) substr(strrchr((string) stream_socket_get_name($socket, false), ':') ?: ':0', 1);
+        fclose($socket);
+        $pipes = [];
+        $process = proc_open(['/usr/bin/chromedriver', '--port='.self::$port, '--silent'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        if ($process === false) {
+            throw new RuntimeException('ChromeDriver does not start; Debian’s chromium-driver is needed.');
+        }
+        self::$process = $process;
+        register_shutdown_function(self::stopDriver(...));
+        for ($tries = 0; $tries < 200; $tries++) {
+            $connection = @fsockopen('127.0.0.1', self::$port, timeout: 1);
+            if ($connection !== false) {
+                fclose($connection);
+
+                return;
+            }
+            usleep(50000);
+        }
+        throw new RuntimeException('ChromeDriver does not answer.');
+    }
+
+    private static function stopDriver(): void
+    {
+        if (self::$process !== null) {
+            proc_terminate(self::$process);
+            self::$process = null;
+        }
+    }
+}
