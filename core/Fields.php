@@ -12,8 +12,10 @@ namespace Larkspur;
  */
 final readonly class Fields
 {
-    /** @param array<array-key, mixed> $values */
-    private function __construct(private array $values, private string $path) {}
+    /** @param  array<array-key, mixed>  $values */
+    private function __construct(private array $values, private string $path)
+    {
+    }
 
     public static function of(mixed $values, string $path = ''): self
     {

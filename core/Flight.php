@@ -32,7 +32,8 @@ final readonly class Flight
         public array $heading,
         public array $tilt,
         public ?array $fingers = null,
-    ) {}
+    ) {
+    }
 
     public function count(): int
     {

@@ -32,12 +32,15 @@ final readonly class School
 
     public const OPERATOR = 'tobias@skerrow.example';
 
-    public function __construct(private DraftShot $draft, private FlyShot $fly) {}
+    public function __construct(private DraftShot $draft, private FlyShot $fly)
+    {
+    }
 
-    /** @param ?callable(string): void $tell told what is being made */
+    /** @param  ?callable(string): void  $tell told what is being made */
     public function load(?callable $tell = null): SchoolRecord
     {
-        $tell ??= static function (string $_): void {};
+        $tell ??= static function (string $_): void {
+        };
         $school = SchoolRecord::query()->create(['name' => 'Skerrow Field School']);
         $person = static fn (string $name, string $email, string $role, array $more = []): User => User::query()->create([
             'school_id' => $school->id, 'name' => $name, 'email' => $email, 'password' => self::PASSWORD, 'role' => $role, ...$more,
@@ -100,9 +103,12 @@ final readonly class School
     {
         $flights = [];
         $winds = [Wind::still(), new Wind(4.4, 2.6, 4.1), new Wind(3.9, 4.3, 6.6), new Wind(5.1, 1.4, 2.3)];
-        // Tobias flies in a hurry and learns to ease; what is left at the end is an uneven hold.
-        foreach ([54, 52, 47, 45, 40, 38, 33, 31, 26, 24, 19, 17, 12, 10] as $i => $day) {
+        // Tobias flies in a hurry, then learns to hold but still lets go too fast; what is left at the end is an uneven hold.
+        foreach ([54, 52, 47, 45, 40, 38, 33, 31] as $i => $day) {
             $flights[] = [$day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('hurried')->scaled(1.15 - 0.05 * $i), $winds[$i % 4]];
+        }
+        foreach ([26, 24, 19, 17, 12, 10] as $i => $day) {
+            $flights[] = [$day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('steady')->scaled(1.6 - 0.1 * $i)->with(0.22 + 0.02 * $i, 0.08 + 0.02 * $i, []), $winds[$i % 4]];
         }
         foreach ([5, 3, 1] as $i => $day) {
             $flights[] = [$day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('hurried')->scaled(0.75)->with(1.0, 1.0, []), $winds[$i]];
@@ -124,7 +130,7 @@ final readonly class School
         return $flights;
     }
 
-    /** @param array<string, float|string> $parameters */
+    /** @param  array<string, float|string>  $parameters */
     private function shot(User $operator, Site $site, Rig $rig, string $subject, string $mode, string $title, array $parameters): Shot
     {
         $drafted = ($this->draft)($site, $rig, $operator->load('school'), ['mode' => $mode, 'move' => 'orbit', 'subject_id' => $subject, 'parameters' => $parameters]);
@@ -137,7 +143,7 @@ final readonly class School
         return $shot->load(['site', 'rig', 'operator.school']);
     }
 
-    /** @param int $back how many takes before the operator's latest */
+    /** @param  int  $back how many takes before the operator's latest */
     private function comment(User $author, User $operator, int $back, float $at, string $text): void
     {
         $take = Take::query()->where('operator_id', $operator->id)->orderByDesc('flown_at')->skip($back)->first();

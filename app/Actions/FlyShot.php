@@ -24,7 +24,9 @@ use Larkspur\Telemetry\FlightCsvWriter;
  */
 final readonly class FlyShot
 {
-    public function __construct(private ImportLog $import) {}
+    public function __construct(private ImportLog $import)
+    {
+    }
 
     /** @return Import done, with its takes in the outcome */
     public function __invoke(Shot $shot, OperatorHabits $habits, string $name, Wind $wind, int $seed, User $owner, ?Carbon $flownAt = null): Import

@@ -22,7 +22,9 @@ use Throwable;
  */
 final readonly class ImportLog
 {
-    public function __construct(private JudgeTake $judge) {}
+    public function __construct(private JudgeTake $judge)
+    {
+    }
 
     public function __invoke(Import $import, string $source = LogRecord::IMPORTED): void
     {

@@ -30,14 +30,15 @@ use Throwable;
 ], type: 'object')]
 final readonly class Problem
 {
-    /** @param list<array{place: string, message: string, expected: string}> $errors */
+    /** @param  list<array{place: string, message: string, expected: string}>  $errors */
     private function __construct(
         private int $status,
         private string $type,
         private string $title,
         private string $detail,
         private array $errors = [],
-    ) {}
+    ) {
+    }
 
     public static function from(Throwable $error): self
     {

@@ -94,7 +94,7 @@ use OpenApi\Attributes as OA;
 ], type: 'object')]
 #[OA\Schema(schema: 'Parameter', required: ['id', 'label'], properties: [
     new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'label', type: 'string'), new OA\Property(property: 'unit', type: 'string'),
-    new OA\Property(property: 'least', type: 'number'), new OA\Property(property: 'most', type: 'number'), new OA\Property(property: 'step', type: 'number'),
+    new OA\Property(property: 'least', type: 'number'), new OA\Property(property: 'most', type: 'number'), new OA\Property(property: 'step', type: 'number'), new OA\Property(property: 'usual', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'choices', type: 'array', items: new OA\Items(type: 'string')),
 ], type: 'object')]
 #[OA\Schema(schema: 'Move', required: ['id', 'name', 'parameters'], properties: [
@@ -167,7 +167,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Plan', required: ['intent', 'assumed', 'move', 'feasible', 'phases', 'camera', 'subject', 'samples', 'fingers', 'presses', 'cues', 'frames', 'findings', 'summary', 'expected'], properties: [
+#[OA\Schema(schema: 'Plan', required: ['intent', 'assumed', 'move', 'feasible', 'phases', 'camera', 'subject', 'samples', 'fingers', 'presses', 'comfortable', 'cues', 'frames', 'findings', 'summary', 'expected'], properties: [
     new OA\Property(property: 'intent', ref: '#/components/schemas/Intent'),
     new OA\Property(property: 'assumed', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'move', ref: '#/components/schemas/PlanMove'),
@@ -178,6 +178,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'samples', ref: '#/components/schemas/Samples'),
     new OA\Property(property: 'fingers', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number'))),
     new OA\Property(property: 'presses', type: 'array', items: new OA\Items(ref: '#/components/schemas/Press')),
+    new OA\Property(property: 'comfortable', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number'))),
     new OA\Property(property: 'cues', type: 'array', items: new OA\Items(ref: '#/components/schemas/Cue')),
     new OA\Property(property: 'frames', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frame')),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
@@ -346,4 +347,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'version', type: 'integer'),
     new OA\Property(property: 'modes', type: 'array', items: new OA\Items(ref: '#/components/schemas/RigMode')),
 ], type: 'object')]
-final class Schemas {}
+final class Schemas
+{
+}

@@ -19,7 +19,9 @@ final class ReadUpload implements ShouldQueue
     /** A 256 MB log takes minutes. */
     public int $timeout = 1800;
 
-    public function __construct(private readonly int $import) {}
+    public function __construct(private readonly int $import)
+    {
+    }
 
     public function handle(ImportLog $import): void
     {

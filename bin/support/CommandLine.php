@@ -44,7 +44,9 @@ final class CommandLine
      * @param  resource  $out
      * @param  resource  $err
      */
-    public function __construct(private mixed $out, private mixed $err) {}
+    public function __construct(private mixed $out, private mixed $err)
+    {
+    }
 
     /**
      * @param  list<string>  $arguments
@@ -95,7 +97,7 @@ final class CommandLine
         return $this->say(implode("\n", $lines)."\n");
     }
 
-    /** @param array<string, string> $options */
+    /** @param  array<string, string>  $options */
     private function fly(string $file, array $options): int
     {
         $out = $options['out'] ?? throw new \InvalidArgumentException('Say where the log goes: --out FLIGHT.csv.');
@@ -113,7 +115,7 @@ final class CommandLine
         return self::DONE;
     }
 
-    /** @param array<string, string> $options */
+    /** @param  array<string, string>  $options */
     private function score(string $file, array $options): int
     {
         $score = Scorer::score(self::log($file), self::intent($options), self::integer($options, 'take'));
@@ -134,7 +136,7 @@ final class CommandLine
         return $this->say(implode("\n", $lines)."\n");
     }
 
-    /** @param array<string, string> $options */
+    /** @param  array<string, string>  $options */
     private function takes(string $file, array $options): int
     {
         $takes = [];
@@ -172,7 +174,7 @@ final class CommandLine
         return self::named($file, static fn (): Shot => Shot::read(Fields::of(self::decoded($file))));
     }
 
-    /** @param array<string, string> $options */
+    /** @param  array<string, string>  $options */
     private static function intent(array $options): ?Intent
     {
         $file = $options['intent'] ?? null;
@@ -226,7 +228,7 @@ final class CommandLine
         }
     }
 
-    /** @param iterable<string> $pieces */
+    /** @param  iterable<string>  $pieces */
     private function write(iterable $pieces, string $file): void
     {
         $stream = @fopen($file, 'wb');
@@ -287,7 +289,7 @@ final class CommandLine
         return count($files) === $count ? $files : throw new \InvalidArgumentException($count === 1 ? 'One file is needed.' : "{$count} files are needed.");
     }
 
-    /** @param array<string, string> $options */
+    /** @param  array<string, string>  $options */
     private static function integer(array $options, string $name): ?int
     {
         $value = $options[$name] ?? null;

@@ -10,7 +10,9 @@ namespace Larkspur\Camera;
  */
 final readonly class FramePoint
 {
-    public function __construct(public float $u, public float $v, public float $depth) {}
+    public function __construct(public float $u, public float $v, public float $depth)
+    {
+    }
 
     public function isInside(): bool
     {

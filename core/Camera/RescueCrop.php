@@ -16,9 +16,11 @@ final readonly class RescueCrop
      * @param  float  $drift  share lost to recentring, 0..1
      * @param  ?float  $level  share lost to levelling, 0..1; null where the log has no roll
      */
-    public function __construct(public float $drift, public ?float $level = null) {}
+    public function __construct(public float $drift, public ?float $level = null)
+    {
+    }
 
-    /** @param float $stray greatest distance from the planned place, in fractions of the frame */
+    /** @param  float  $stray greatest distance from the planned place, in fractions of the frame */
     public static function ofStray(float $stray, ?float $roll = null, float $aspect = 16 / 9): self
     {
         $level = $roll === null ? null : 1 - 1 / (cos($roll) + $aspect * abs(sin($roll)));

@@ -24,7 +24,8 @@ final readonly class View
         public float $heading,
         public float $tilt,
         public Lens $lens,
-    ) {}
+    ) {
+    }
 
     /**
      * Offset of a point from the lens in the lens' own axes.

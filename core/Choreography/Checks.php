@@ -25,7 +25,7 @@ final class Checks
     /** Shortest hold worth flying, and the one to aim for, s (common practice, no published source). */
     public const HOLD = 4.0;
 
-    private const GOOD_HOLD = 10.0;
+    public const GOOD_HOLD = 10.0;
 
     /** Least time for a point to cross the frame, s: the seven-second rule of thumb of panning tables (from memory). */
     public const CROSSING = 7.0;
@@ -174,7 +174,7 @@ final class Checks
         return ['height_m' => max(0.5, round($plan->subject->up - $plan->ground - $radius * tan($tiltDegrees * Angle::DEGREE), 1))];
     }
 
-    /** @param list<Press> $presses */
+    /** @param  list<Press>  $presses */
     private static function comfort(Shot $shot, MovePlan $plan, array $presses, ModeTune $mode): Finding
     {
         $low = $high = [];

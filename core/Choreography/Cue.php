@@ -9,7 +9,9 @@ use Larkspur\Rig\Finger;
 /** One instruction of a thumb sheet: when which finger does what. */
 final readonly class Cue
 {
-    private function __construct(public float $t, public string $finger, public string $text) {}
+    private function __construct(public float $t, public string $finger, public string $text)
+    {
+    }
 
     /**
      * The cues of a plan in order of time: settle, who leads, who follows, hold, and who comes off.

@@ -30,7 +30,8 @@ final readonly class Finding
         public string $unit = '',
         public string $mendText = '',
         public array $mend = [],
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

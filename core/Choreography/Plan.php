@@ -25,7 +25,8 @@ final readonly class Plan
         public ThumbSheet $sheet,
         public array $presses,
         public array $findings,
-    ) {}
+    ) {
+    }
 
     public function feasible(): bool
     {
@@ -136,6 +137,7 @@ final readonly class Plan
                 'onset_s' => $press->onset === null ? null : round($press->onset, 2),
                 'off_s' => $press->off === null ? null : round($press->off, 2),
             ], $this->presses),
+            'comfortable' => (object) ComfortRanges::of($this),
             'cues' => array_map(static fn (Cue $cue): array => $cue->toArray(), $this->cues()),
             'frames' => $this->frames(),
             'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),

@@ -33,7 +33,8 @@ final readonly class Press
         public ?float $settled,
         public ?float $release,
         public ?float $off,
-    ) {}
+    ) {
+    }
 
     public static function of(Finger $finger, ThumbSheet $sheet, MovePlan $plan): self
     {

@@ -30,7 +30,8 @@ final readonly class Shot
         public StickMode $sticks,
         public bool $wheelUp,
         public ComfortBand $comfort,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $fields): self
     {

@@ -34,7 +34,8 @@ final readonly class ThumbSheet
         public array $travel,
         public array $asked,
         public array $effort,
-    ) {}
+    ) {
+    }
 
     public static function write(Flight $flight, ModeTune $mode): self
     {

@@ -15,9 +15,10 @@ final readonly class FingerInput
         public float $run = 0.0,
         public float $slide = 0.0,
         public float $tilt = 0.0,
-    ) {}
+    ) {
+    }
 
-    /** @param array<value-of<Finger>, float> $travel */
+    /** @param  array<value-of<Finger>, float>  $travel */
     public static function of(array $travel): self
     {
         $held = static fn (string $finger): float => max(-1.0, min(1.0, $travel[$finger] ?? 0.0));

@@ -38,7 +38,8 @@ final readonly class OperatorHabits
         public float $easeOut = 1.0,
         public float $turnLate = 0.0,
         public array $pulses = [],
-    ) {}
+    ) {
+    }
 
     public const NAMES = ['steady', 'hurried', 'flicker', 'drifter'];
 
@@ -70,7 +71,7 @@ final readonly class OperatorHabits
         );
     }
 
-    /** @param list<array{finger: string, at: float, size: float, length: float}> $pulses */
+    /** @param  list<array{finger: string, at: float, size: float, length: float}>  $pulses */
     public function with(float $easeIn, float $easeOut, array $pulses): self
     {
         return new self($this->tremor, $this->wander, $this->leak, $this->mismatch, $this->reaction, $this->gain, $this->blind, $easeIn, $easeOut, $this->turnLate, $pulses);

@@ -20,7 +20,8 @@ final readonly class Pose
         public float $climbRate = 0.0,
         public float $turnRate = 0.0,
         public float $tiltRate = 0.0,
-    ) {}
+    ) {
+    }
 
     public function position(): Position
     {

@@ -32,7 +32,8 @@ final readonly class Recorder
         public float $white = 0.0,
         public float $walk = 0.0,
         public float $compass = 0.0,
-    ) {}
+    ) {
+    }
 
     /** As a folding craft's receiver does on a fair day. */
     public static function fair(float $rate = 10.0): self
@@ -40,7 +41,7 @@ final readonly class Recorder
         return new self($rate, 0.08, 0.2, 0.15 * Angle::DEGREE);
     }
 
-    /** @param array<string, list<float>> $extra further columns, sampled like the flight */
+    /** @param  array<string, list<float>>  $extra further columns, sampled like the flight */
     public function record(Flight $flight, LocalFrame $frame, int $seed = 0, string $flightMode = '', array $extra = []): FlightLog
     {
         $n = $flight->count();

@@ -121,7 +121,7 @@ final class SimulatedOperator
         ];
     }
 
-    /** @param array{float, float, float} $seen */
+    /** @param  array{float, float, float}  $seen */
     private function press(float $time, float $step, array $seen): FingerInput
     {
         $habits = $this->habits;

@@ -9,7 +9,9 @@ use Larkspur\Fields;
 /** A WGS 84 position: degrees, and metres above whatever datum the log or site is kept in. */
 final readonly class GeoPoint
 {
-    public function __construct(public float $latitude, public float $longitude, public float $altitude = 0.0) {}
+    public function __construct(public float $latitude, public float $longitude, public float $altitude = 0.0)
+    {
+    }
 
     /** Reads {lat, lon, alt_m}; alt_m may be left out. */
     public static function read(Fields $fields): self

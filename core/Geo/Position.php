@@ -7,7 +7,9 @@ namespace Larkspur\Geo;
 /** A place in a local frame, metres: east, north, up. */
 final readonly class Position
 {
-    public function __construct(public float $east, public float $north, public float $up) {}
+    public function __construct(public float $east, public float $north, public float $up)
+    {
+    }
 
     public function minus(self $other): self
     {

@@ -7,8 +7,10 @@ namespace Larkspur\Measure;
 /** A piecewise linear curve through given points, flat beyond both ends. */
 final readonly class Anchors
 {
-    /** @param non-empty-list<array{float, float}> $points ascending in the first number */
-    public function __construct(public array $points) {}
+    /** @param  non-empty-list<array{float, float}>  $points ascending in the first number */
+    public function __construct(public array $points)
+    {
+    }
 
     public function at(float $value): float
     {

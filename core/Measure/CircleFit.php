@@ -11,7 +11,9 @@ namespace Larkspur\Measure;
  */
 final readonly class CircleFit
 {
-    private function __construct(public float $x, public float $y, public float $radius) {}
+    private function __construct(public float $x, public float $y, public float $radius)
+    {
+    }
 
     /**
      * @param  list<float>  $x

@@ -189,7 +189,7 @@ final class LocalQuadratic
         return [$l0, $l1, $l2, [sqrt($q0), sqrt($q1), sqrt($q2)]];
     }
 
-    /** @param list<float> $t */
+    /** @param  list<float>  $t */
     private static function isEven(array $t): bool
     {
         $n = count($t);

@@ -7,13 +7,13 @@ namespace Larkspur\Measure;
 /** Plain statistics of a list of floats. An empty list gives 0 unless a function says otherwise. */
 final class Statistics
 {
-    /** @param list<float> $values */
+    /** @param  list<float>  $values */
     public static function mean(array $values): float
     {
         return $values === [] ? 0.0 : array_sum($values) / count($values);
     }
 
-    /** @param list<float> $values */
+    /** @param  list<float>  $values */
     public static function meanSquare(array $values): float
     {
         $sum = 0.0;
@@ -40,7 +40,7 @@ final class Statistics
         return $values === [] ? 0.0 : $sum / count($values);
     }
 
-    /** @param list<float> $values */
+    /** @param  list<float>  $values */
     public static function median(array $values): float
     {
         return self::percentile($values, 50.0);

@@ -34,7 +34,8 @@ final readonly class Intent
         public Lens $lens,
         public ?GeoPoint $home,
         public array $parameters,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $fields): self
     {
@@ -85,7 +86,7 @@ final readonly class Intent
         return is_string($value) ? $value : null;
     }
 
-    /** @param array<string, float|string> $parameters */
+    /** @param  array<string, float|string>  $parameters */
     public function with(array $parameters): self
     {
         return new self(

@@ -17,7 +17,8 @@ final readonly class Judging
         public array $roles,
         public bool $hasSubject,
         public array $weights,
-    ) {}
+    ) {
+    }
 
     public function role(Axis $axis): Role
     {

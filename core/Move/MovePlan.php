@@ -35,7 +35,8 @@ final readonly class MovePlan
         public float $viewing,
         public float $pan,
         public float $lead,
-    ) {}
+    ) {
+    }
 
     /**
      * Samples a flight every STEP from a function of time.

@@ -25,7 +25,6 @@ final readonly class Orbit implements Move
 
     public const COUNTERCLOCKWISE = 'counterclockwise';
 
-
     public function id(): string
     {
         return 'orbit';
@@ -39,13 +38,13 @@ final readonly class Orbit implements Move
     public function parameters(): array
     {
         return [
-            Parameter::number('radius_m', 'Radius', 'm', 2, 500, 0.5),
-            Parameter::number('height_m', 'Height above its foot', 'm', 0.5, 500, 0.5),
-            Parameter::number('arc_deg', 'Arc', 'deg', 10, 1080, 5),
+            Parameter::number('radius_m', 'Radius', 'm', 2, 500, 0.5, [4.0, 80.0]),
+            Parameter::number('height_m', 'Height above its foot', 'm', 0.5, 500, 0.5, [1.0, 60.0]),
+            Parameter::number('arc_deg', 'Arc', 'deg', 10, 1080, 5, [20.0, 400.0]),
             Parameter::choice('direction', 'Way round, from above', [self::CLOCKWISE, self::COUNTERCLOCKWISE]),
-            Parameter::number('pace_mps', 'Pace', 'm/s', 0.1, 40, 0.1),
-            Parameter::number('start_bearing_deg', 'Start, seen from it', 'deg', -360, 360, 5),
-            Parameter::number('ease_s', 'Ease in and out', 's', 0.3, 10, 0.1),
+            Parameter::number('pace_mps', 'Pace', 'm/s', 0.1, 40, 0.1, [0.3, 9.0]),
+            Parameter::number('start_bearing_deg', 'Start, seen from it', 'deg', -360, 360, 5, [0.0, 360.0]),
+            Parameter::number('ease_s', 'Ease in and out', 's', 0.3, 10, 0.1, [0.5, 6.0]),
         ];
     }
 

@@ -12,6 +12,7 @@ final readonly class Parameter
 {
     /**
      * @param  string  $unit  'm', 'm/s', 's', 'deg', 'deg/s', or '' for a choice
+     * @param  list<float>  $usual  the stretch that a dial shows; all that is allowed can still be typed
      * @param  list<string>  $choices
      */
     private function __construct(
@@ -21,18 +22,21 @@ final readonly class Parameter
         public float $least,
         public float $most,
         public float $step,
+        public array $usual = [],
         public array $choices = [],
-    ) {}
-
-    public static function number(string $id, string $label, string $unit, float $least, float $most, float $step): self
-    {
-        return new self($id, $label, $unit, $least, $most, $step);
+    ) {
     }
 
-    /** @param list<string> $choices */
+    /** @param  array{float, float}  $usual */
+    public static function number(string $id, string $label, string $unit, float $least, float $most, float $step, array $usual): self
+    {
+        return new self($id, $label, $unit, $least, $most, $step, $usual);
+    }
+
+    /** @param  list<string>  $choices */
     public static function choice(string $id, string $label, array $choices): self
     {
-        return new self($id, $label, '', 0, 0, 0, $choices);
+        return new self($id, $label, '', 0, 0, 0, [], $choices);
     }
 
     /**
@@ -63,7 +67,7 @@ final readonly class Parameter
     public function toArray(): array
     {
         return $this->choices === []
-            ? ['id' => $this->id, 'label' => $this->label, 'unit' => $this->unit, 'least' => $this->least, 'most' => $this->most, 'step' => $this->step]
+            ? ['id' => $this->id, 'label' => $this->label, 'unit' => $this->unit, 'least' => $this->least, 'most' => $this->most, 'usual' => $this->usual, 'step' => $this->step]
             : ['id' => $this->id, 'label' => $this->label, 'choices' => $this->choices];
     }
 }

@@ -45,7 +45,8 @@ final readonly class ModeTune
         public float $tilt,
         public float $tiltCushion,
         public array $curves,
-    ) {}
+    ) {
+    }
 
     public static function read(string $name, Fields $fields): self
     {

@@ -31,7 +31,8 @@ final readonly class Rig
         public float $tiltHigh,
         public float $batteryMinutes,
         public array $modes,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $fields): self
     {

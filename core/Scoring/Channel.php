@@ -32,7 +32,8 @@ final readonly class Channel
         public array $gSteady,
         public array $gSlow,
         public float $sigma,
-    ) {}
+    ) {
+    }
 
     /** What the main rate holds beyond the slow one: the shake, per node. */
     public function band(int $node): float

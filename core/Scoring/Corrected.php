@@ -14,8 +14,10 @@ final readonly class Corrected
 {
     private const DOUBT = 0.8;
 
-    /** @param float $error one standard deviation, in the unit of the value */
-    private function __construct(public float $value, public float $error) {}
+    /** @param  float  $error one standard deviation, in the unit of the value */
+    private function __construct(public float $value, public float $error)
+    {
+    }
 
     /**
      * For rates, which a kernel of half-width $width has smeared over time.

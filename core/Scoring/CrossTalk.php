@@ -13,8 +13,10 @@ final readonly class CrossTalk
 {
     private const VELOCITY_WALK = 0.08;
 
-    /** @param array<value-of<Axis>, Corrected> $axes */
-    private function __construct(public array $axes, public Corrected $total) {}
+    /** @param  array<value-of<Axis>, Corrected>  $axes */
+    private function __construct(public array $axes, public Corrected $total)
+    {
+    }
 
     public static function of(Take $take): self
     {

@@ -34,7 +34,8 @@ final readonly class EaseFit
         public float $centre,
         public float $rate,
         public float $spread,
-    ) {}
+    ) {
+    }
 
     /** The same ease, its duration no longer in doubt: the fingers themselves were recorded. */
     public function known(): self

@@ -19,7 +19,9 @@ final readonly class Eases
      * @param  list<array{finger: Finger, axis: Axis, end: 'start'|'stop', at: float, seconds: float}>  $flicks  read from the fingers
      * @param  ?float  $sync  seconds by which the axes miss each other, less the planned lead; null with fewer than two
      */
-    private function __construct(public array $fits, public array $flicks, public ?float $sync) {}
+    private function __construct(public array $fits, public array $flicks, public ?float $sync)
+    {
+    }
 
     /**
      * @param  float  $lead  seconds by which rotation was planned to follow translation

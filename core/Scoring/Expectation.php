@@ -20,7 +20,9 @@ final readonly class Expectation
      * @param  Flight  $flown  the sheet flown by the simulated craft
      * @param  ?Score  $score  null where nothing in it can be judged
      */
-    private function __construct(public Plan $plan, public Flight $flown, public ?Score $score) {}
+    private function __construct(public Plan $plan, public Flight $flown, public ?Score $score)
+    {
+    }
 
     public static function of(Plan $plan): self
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
-
 /** One of the five petals: ease, flow, hold, line or frame. */
 final readonly class Facet
 {
@@ -19,7 +18,8 @@ final readonly class Facet
         public ?float $score,
         public string $why,
         public array $figures,
-    ) {}
+    ) {
+    }
 
     /**
      * The five facets of a take. A facet of several parts is their mean under the move's weights.
@@ -48,7 +48,7 @@ final readonly class Facet
         ];
     }
 
-    /** @param list<Figure> $figures */
+    /** @param  list<Figure>  $figures */
     private static function make(string $id, string $name, float $score, array $figures, string $about): self
     {
         $weakest = null;

@@ -31,7 +31,8 @@ final readonly class Fault
         public float $size,
         public string $unit,
         public string $picture = '',
-    ) {}
+    ) {
+    }
 
     /** Points that this fault takes off before the deductions are bent together. */
     public function deduction(): float

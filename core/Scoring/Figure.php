@@ -15,7 +15,8 @@ final readonly class Figure
         public float $textbook,
         public float $unusable,
         public float $score,
-    ) {}
+    ) {
+    }
 
     public static function of(string $id, string $label, float $value, string $unit, Anchored $anchor, float $scale = 1.0): self
     {

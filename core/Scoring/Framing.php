@@ -35,7 +35,8 @@ final readonly class Framing
         public float $most,
         public float $stray,
         public float $recompose,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float  $aimU  planned place, fraction of the width right of the centre

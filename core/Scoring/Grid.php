@@ -49,7 +49,8 @@ final readonly class Grid
         public array $bob,
         public array $gBob,
         public array $valid,
-    ) {}
+    ) {
+    }
 
     public static function of(Samples $samples): self
     {

@@ -38,7 +38,8 @@ final readonly class Measured
         public float $completion,
         public float $radius,
         public float $arc,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float  $lead  planned lead of translation over rotation, s

@@ -22,7 +22,9 @@ final readonly class Parts
      * @param  array<string, float>  $errors  one standard deviation of each, points
      * @param  float  $easeWeight  how measurable the eases were, 0 to 1
      */
-    private function __construct(public array $scores, public array $errors, public float $easeWeight) {}
+    private function __construct(public array $scores, public array $errors, public float $easeWeight)
+    {
+    }
 
     public static function of(Measured $measured): self
     {
@@ -118,7 +120,7 @@ final readonly class Parts
         return [$score, abs($score - $below) / 2, Statistics::mean($weights)];
     }
 
-    /** Half weakest, half mean. @param list<float> $scores */
+    /** Half weakest, half mean. @param  list<float>  $scores */
     private static function weakestAndMean(array $scores): float
     {
         return $scores === [] ? self::EASE_UNKNOWN : 0.5 * min($scores) + 0.5 * Statistics::mean($scores);

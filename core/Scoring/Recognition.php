@@ -23,7 +23,9 @@ final readonly class Recognition
      * @param  array<string, float>  $likelihoods  by move id, the best first; they sum to 1
      * @param  float  $confidence  0 to 1
      */
-    private function __construct(public string $move, public float $confidence, public array $likelihoods) {}
+    private function __construct(public string $move, public float $confidence, public array $likelihoods)
+    {
+    }
 
     public static function of(Grid $grid, float $from, float $to): self
     {

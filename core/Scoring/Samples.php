@@ -38,9 +38,10 @@ final readonly class Samples
         public array $positionT,
         public array $positionX,
         public array $positionY,
-    ) {}
+    ) {
+    }
 
-    /** @param float $lift metres added to the log's heights, where they count from take-off */
+    /** @param  float  $lift metres added to the log's heights, where they count from take-off */
     public static function of(FlightLog $log, LocalFrame $frame, float $lift = 0.0): self
     {
         $t = $log->column('t');

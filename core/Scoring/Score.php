@@ -51,7 +51,8 @@ final readonly class Score
         public Parts $parts,
         public ?float $windMean = null,
         public ?float $windGust = null,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> the contract of docs/formats.md, "Score" */
     public function toArray(): array

@@ -153,7 +153,7 @@ final class Scorer
         ));
     }
 
-    /** @param list<array{float, float}> $found */
+    /** @param  list<array{float, float}>  $found */
     private static function choose(array $found, ?int $number): int
     {
         if ($found === []) {

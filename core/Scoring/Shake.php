@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Angle;
-use Larkspur\Measure\Statistics;
 
 /** What trembles in the picture during the hold: pan and tilt shake, bobbing and surging ("Shake"). */
 final readonly class Shake
@@ -26,7 +25,8 @@ final readonly class Shake
         public Corrected $bob,
         public Corrected $surge,
         public Corrected $image,
-    ) {}
+    ) {
+    }
 
     public static function of(Take $take): self
     {

@@ -15,7 +15,8 @@ final readonly class Span
         public int $holdFrom,
         public int $holdTo,
         public int $to,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<float>  $rate  signed so that its sum is positive

@@ -26,7 +26,9 @@ final readonly class Sticks
      * @param  list<float>  $t
      * @param  array<value-of<Finger>, list<float>>  $travel
      */
-    private function __construct(private array $t, private array $travel) {}
+    private function __construct(private array $t, private array $travel)
+    {
+    }
 
     /** @return ?self null where the log has no finger columns */
     public static function of(FlightLog $log): ?self

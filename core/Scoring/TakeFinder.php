@@ -54,7 +54,7 @@ final class TakeFinder
                 for ($j = $i; $j < $n && $activity[$j] < $off && $nodes[$j] - $nodes[$i] < self::IDLE;) {
                     $j++;
                 }
-                if ($j >= $n || $nodes[$j] - $nodes[$i] >= self::IDLE - 1e-9) {
+                if ($j >= $n || self::IDLE - 1e-9 <= $nodes[$j] - $nodes[$i]) {
                     $takes[] = [$nodes[$start], $nodes[$i]];
                     $start = null;
                 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
-
 /** Which seconds of a take an editor can use, by a cost per tenth of a second (docs/scoring.md, section 8). */
 final readonly class UsableStretches
 {
@@ -29,9 +28,11 @@ final readonly class UsableStretches
      * @param  ?array{from: float, to: float, cost: float}  $cut  best window of 3 to 6 s
      * @param  ?array{from: float, to: float, cost: float}  $longCut  best window of 10 to 15 s
      */
-    private function __construct(public array $cost, public array $stretches, public ?array $cut, public ?array $longCut) {}
+    private function __construct(public array $cost, public array $stretches, public ?array $cut, public ?array $longCut)
+    {
+    }
 
-    /** @param list<Fault> $faults */
+    /** @param  list<Fault>  $faults */
     public static function of(Measured $measured, array $faults): self
     {
         $cost = self::cost($measured, $faults);
@@ -124,7 +125,7 @@ final readonly class UsableStretches
                 }
             }
         }
-        if ($best[1] - $best[0] < $least) {
+        if ($least > $best[1] - $best[0]) {
             return [];
         }
         $a = $from + $best[0];

@@ -33,7 +33,9 @@ final readonly class Verdict
      * @param  self::KEEP|self::FIX|self::AGAIN  $verdict
      * @param  string  $reason  for the operator
      */
-    private function __construct(public string $verdict, public string $reason) {}
+    private function __construct(public string $verdict, public string $reason)
+    {
+    }
 
     /**
      * @param  list<Fault>  $faults

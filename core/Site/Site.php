@@ -30,7 +30,8 @@ final readonly class Site
         public float $ceiling,
         public float $sightLine,
         public array $solids,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $fields): self
     {

@@ -33,7 +33,8 @@ final readonly class Solid
         public float $height,
         public float $heading = 0.0,
         public bool $isSubject = false,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $fields): self
     {

@@ -20,8 +20,10 @@ final readonly class Wind
     /** How long a gust lasts: time constant of its fluctuation, s (common practice, no published source). */
     private const GUST_TIME = 2.5;
 
-    /** @param float $from direction it comes from, rad clockwise from north */
-    public function __construct(public float $from = 0.0, public float $mean = 0.0, public float $gust = 0.0) {}
+    /** @param  float  $from direction it comes from, rad clockwise from north */
+    public function __construct(public float $from = 0.0, public float $mean = 0.0, public float $gust = 0.0)
+    {
+    }
 
     public static function still(): self
     {

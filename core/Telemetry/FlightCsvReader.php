@@ -90,7 +90,7 @@ final class FlightCsvReader implements LogReader
         return new FlightLog($log->columns, $log->flightModes, $this->notes);
     }
 
-    /** @param resource $stream */
+    /** @param  resource  $stream */
     private function firstLine(mixed $stream): string
     {
         $line = fgets($stream, self::LONGEST_LINE);

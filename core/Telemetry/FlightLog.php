@@ -31,7 +31,8 @@ final readonly class FlightLog
         public array $flightModes = [],
         public array $notes = [],
         public string $sha256 = '',
-    ) {}
+    ) {
+    }
 
     public function count(): int
     {

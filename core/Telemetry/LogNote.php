@@ -7,8 +7,10 @@ namespace Larkspur\Telemetry;
 /** Something about a log that its owner should know: a row that was left out, a gap, rows put in order. */
 final readonly class LogNote
 {
-    /** @param ?int $line line of the file, counted from 1 */
-    public function __construct(public string $text, public ?int $line = null, public string $column = '') {}
+    /** @param  ?int  $line line of the file, counted from 1 */
+    public function __construct(public string $text, public ?int $line = null, public string $column = '')
+    {
+    }
 
     /** @return array{line: ?int, column: string, text: string} */
     public function toArray(): array

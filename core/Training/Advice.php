@@ -23,7 +23,8 @@ final readonly class Advice
         public string $cue = '',
         public array $change = [],
         public array $evidence = [],
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

@@ -19,5 +19,6 @@ final readonly class PastTake
         public float $score,
         public string $verdict,
         public array $facets,
-    ) {}
+    ) {
+    }
 }

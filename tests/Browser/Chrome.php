@@ -30,7 +30,9 @@ final class Chrome
 
     private static int $port = 0;
 
-    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $address, private readonly string $profile) {}
+    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $address, private readonly string $profile)
+    {
+    }
 
     public static function open(string $address, int $width = 1280, int $height = 800): self
     {
@@ -57,7 +59,7 @@ final class Chrome
         ]);
     }
 
-    /** @param array<string, mixed> $parameters */
+    /** @param  array<string, mixed>  $parameters */
     public function devTools(string $command, array $parameters = []): void
     {
         (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
@@ -133,7 +135,7 @@ final class Chrome
         $this->driver->findElement(WebDriverBy::xpath($path))->click();
     }
 
-    /** @param list<mixed> $arguments */
+    /** @param  list<mixed>  $arguments */
     public function script(string $script, array $arguments = []): mixed
     {
         return $this->driver->executeScript($script, $arguments);

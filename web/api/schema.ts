@@ -644,6 +644,7 @@ export interface components {
             least?: number;
             most?: number;
             step?: number;
+            usual?: number[];
             choices?: string[];
         };
         Move: {
@@ -740,6 +741,9 @@ export interface components {
                 [key: string]: number[];
             };
             presses: components["schemas"]["Press"][];
+            comfortable: {
+                [key: string]: number[];
+            };
             cues: components["schemas"]["Cue"][];
             frames: components["schemas"]["Frame"][];
             findings: components["schemas"]["Finding"][];

@@ -3,21 +3,29 @@ import { useSize } from '~/kit/useSize';
 import { figure } from '~/units';
 import { through } from './scale';
 
-type Props = { points: number[][]; unit: string; color: string; label: string; top: number };
+type Props = {
+  points: number[][];
+  unit: string;
+  color: string;
+  label: string;
+  top: number;
+  comfort: { least: number; most: number };
+};
 
-export function CurveCard({ points, unit, color, label, top }: Props) {
+export function CurveCard({ points, unit, color, label, top, comfort }: Props) {
   const [ref, { width }] = useSize<HTMLDivElement>();
   const height = 132;
   const left = 34;
   const x = (travel: number) => left + travel * (width - left - 10);
   const y = (rate: number) => height - 22 - (rate / Math.max(1e-6, top)) * (height - 38);
+  if (width === 0) return <div ref={ref} style={{ height }} />;
   return (
     <div ref={ref} data-picture="curve-card">
       <svg width={width} height={height} role="img" aria-label={label} className="block text-ink-soft">
         <rect
-          x={x(0.25)}
+          x={x(comfort.least)}
           y={10}
-          width={x(0.65) - x(0.25)}
+          width={x(comfort.most) - x(comfort.least)}
           height={height - 32}
           fill="var(--leaf)"
           opacity={0.12}

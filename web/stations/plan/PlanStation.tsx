@@ -257,7 +257,7 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
       <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
         {problem && <Notice error={problem} />}
         {keep.error && <Notice error={keep.error} />}
-        <Shape set={set} values={values} parameters={parameters} problem={problem} />
+        <Shape set={set} values={values} parameters={parameters} plan={plan} problem={problem} />
         {plan && <Findings plan={plan} onMend={set} />}
         <SetUp
           draft={draft}

@@ -10,20 +10,11 @@ type Props = {
   set: (values: Values) => void;
   values: Values;
   parameters: Schemas['Parameter'][];
+  plan: Schemas['Plan'] | null;
   problem: Problem | null;
 };
 
-/** Ends of the tracks: the useful middle of what the move allows; anything allowed can still be typed. */
-const TRACK: Record<string, [number, number]> = {
-  radius_m: [4, 80],
-  height_m: [1, 60],
-  arc_deg: [20, 400],
-  pace_mps: [0.3, 9],
-  start_bearing_deg: [0, 360],
-  ease_s: [0.5, 6],
-};
-
-export function Shape({ set, values, parameters, problem }: Props) {
+export function Shape({ set, values, parameters, plan, problem }: Props) {
   const { units } = useSession();
   const wrong = (id: string) => problem?.details.errors.some((error) => error.place.endsWith(id)) ?? false;
   return (
@@ -32,20 +23,21 @@ export function Shape({ set, values, parameters, problem }: Props) {
       {parameters
         .filter((parameter) => parameter.choices === undefined)
         .map((parameter) => {
-          const track = TRACK[parameter.id] ?? [parameter.least ?? 0, parameter.most ?? 1];
-          const value = Number(values[parameter.id] ?? track[0]);
+          const [from = 0, to = 1] = parameter.usual ?? [];
+          const comfortable = plan?.comfortable[parameter.id];
+          const value = Number(values[parameter.id] ?? from);
           return (
             <Dial
               key={parameter.id}
               label={parameter.label}
               value={parameter.id === 'start_bearing_deg' ? ((value % 360) + 360) % 360 : value}
               unit={parameter.unit ?? ''}
-              least={Math.min(track[0], value)}
-              most={Math.max(track[1], value)}
+              least={Math.min(from, value)}
+              most={Math.max(to, value)}
               step={parameter.step ?? 0.1}
               units={units}
               places={parameter.unit === 'deg' ? 0 : 1}
-              band={parameter.id === 'ease_s' ? [2.2, 4] : undefined}
+              band={comfortable === undefined ? undefined : [comfortable[0] ?? 0, comfortable[1] ?? 0]}
               warn={wrong(parameter.id)}
               onChange={(next) => set({ [parameter.id]: Number(next.toFixed(3)) })}
             />
@@ -65,6 +57,7 @@ export function Shape({ set, values, parameters, problem }: Props) {
             }))}
           />
         ))}
+      <p className="m-0 text-sm text-ink-soft">Green: where this rig and your thumbs are comfortable.</p>
     </Card>
   );
 }

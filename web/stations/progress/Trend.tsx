@@ -50,7 +50,7 @@ export function Trend({ takes }: { takes: Schemas['Take'][] }) {
             </text>
           </g>
         ))}
-        <text x={width - 14} y={y(80) - 4} fontSize={11} textAnchor="end" fill="var(--leaf)">
+        <text className="halo" x={40} y={y(80) - 4} fontSize={11} fill="var(--leaf)">
           keep
         </text>
         {inOrder.map((take) => {

@@ -10,7 +10,7 @@ import { useSession } from '~/shell/session';
 import { figure, shown, withUnit } from '~/units';
 
 export default function RigStation() {
-  const { units } = useSession();
+  const { units, user } = useSession();
   const rigs = useRigs();
   const [chosen, setChosen] = useState<number>();
   const [mode, setMode] = useState<'slow' | 'standard' | 'fast'>('standard');
@@ -73,6 +73,7 @@ export default function RigStation() {
                     points={finger.points.map(([a, b]) => [a ?? 0, (b ?? 0) * factor])}
                     unit={unit}
                     top={top.value}
+                    comfort={user.comfort}
                     color={`var(--${finger.finger})`}
                     label={`Curve of ${finger.finger}: half stick gives ${withUnit(finger.half_stick, finger.unit, units)}`}
                   />
