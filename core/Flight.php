@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur;
 
 use Larkspur\Geo\Position;
+use Larkspur\Measure\Series;
 use Larkspur\Rig\Finger;
 
 /**
@@ -65,16 +66,12 @@ final readonly class Flight
     /** Every $stride-th sample; the last one is always kept. */
     public function thinned(int $stride): self
     {
-        $n = count($this->t);
-        $keep = range(0, max(0, $n - 1), max(1, $stride));
-        if ($n > 0 && $keep[count($keep) - 1] !== $n - 1) {
-            $keep[] = $n - 1;
-        }
-        $pick = static fn (array $values): array => array_map(static fn (int $i): float => $values[$i], $keep);
+        $keep = Series::stride(count($this->t), $stride);
 
         return new self(
-            $pick($this->t), $pick($this->east), $pick($this->north), $pick($this->up), $pick($this->heading), $pick($this->tilt),
-            $this->fingers === null ? null : array_map($pick, $this->fingers),
+            Series::at($this->t, $keep), Series::at($this->east, $keep), Series::at($this->north, $keep), Series::at($this->up, $keep),
+            Series::at($this->heading, $keep), Series::at($this->tilt, $keep),
+            $this->fingers === null ? null : array_map(static fn (array $travel): array => Series::at($travel, $keep), $this->fingers),
         );
     }
 }

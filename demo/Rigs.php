@@ -31,15 +31,20 @@ final class Rigs
 
     /**
      * @param  array{low: int, high: int}  $tilt
-     * @param  array<string, array{float, float, float, float, float, array{float, float}, float, float, array{float, float, float}, array{float, float}, array<string, float>}>  $modes
-     *                                                                                                                                                                             run, slide, climb, sink, turn; accelerate and brake; climb and turn acceleration; lags; gimbal; curve numbers
+     * @param  array<string, array{float, float, float, float, float, array{float, float}, float, float, array{float, float, float}, array{float, float}, array<string, float>}>  $modes  run, slide, climb, sink, turn; accelerate and brake; climb and turn acceleration; lags; gimbal; curve numbers
      * @param  array{hfov_deg: float, aspect: float}  $camera
      * @return array<string, mixed>
      */
     private static function rig(string $craft, float $width, float $wind, float $gust, array $tilt, float $battery, string $convention, array $modes, array $camera): array
     {
         $tunes = [];
-        foreach ($modes as $name => [$run, $slide, $climb, $sink, $turn, [$accelerate, $brake], $climbAccelerate, $turnAccelerate, [$travelLag, $climbLag, $turnLag], [$rate, $cushion], $curves]) {
+        foreach ($modes as $name => $numbers) {
+            [$run, $slide, $climb, $sink, $turn] = $numbers;
+            [$accelerate, $brake] = $numbers[5];
+            [$climbAccelerate, $turnAccelerate] = [$numbers[6], $numbers[7]];
+            [$travelLag, $climbLag, $turnLag] = $numbers[8];
+            [$rate, $cushion] = $numbers[9];
+            $curves = $numbers[10];
             $tunes[$name] = [
                 'run_mps' => $run, 'slide_mps' => $slide, 'climb_mps' => $climb, 'sink_mps' => $sink, 'turn_dps' => $turn,
                 'accelerate_mps2' => $accelerate, 'brake_mps2' => $brake,

@@ -6,7 +6,7 @@ namespace App\Actions;
 
 use App\Models\Take;
 use App\Models\User;
-use Illuminate\Support\Carbon;
+use Carbon\CarbonInterface;
 use Larkspur\Training\Advice;
 use Larkspur\Training\Advisor;
 use Larkspur\Training\PastTake;
@@ -17,9 +17,9 @@ final readonly class AdviseOperator
     /** Takes looked at; older ones say little about today's hand. */
     private const LOOK_BACK = 60;
 
-    public function __invoke(User $operator, Carbon $now): Advice
+    public function __invoke(User $operator, CarbonInterface $now): Advice
     {
-        $takes = Take::query()->where('operator_id', $operator->id)->orderByDesc('flown_at')->orderByDesc('id')->limit(self::LOOK_BACK)->with('judgement')->get()->reverse()->values();
+        $takes = Take::query()->with('judgement')->where('operator_id', $operator->id)->orderByDesc('flown_at')->orderByDesc('id')->limit(self::LOOK_BACK)->get()->reverse()->values();
         $last = $takes->last();
         $parameters = $last?->judgement->intent['parameters'] ?? [];
         $radius = is_array($parameters) && is_numeric($parameters['radius_m'] ?? null) ? (float) $parameters['radius_m'] : null;

@@ -33,6 +33,7 @@ final class Comment extends Model
 
     protected $fillable = ['school_id', 'take_id', 'author_id', 'at_s', 'text'];
 
+    /** @var array<string, string> */
     protected $casts = ['at_s' => 'float'];
 
     /** @return BelongsTo<Take, $this> */

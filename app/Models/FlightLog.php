@@ -35,6 +35,7 @@ final class FlightLog extends Model
 
     protected $fillable = ['school_id', 'owner_id', 'sha256', 'file_name', 'bytes', 'source', 'samples', 'rate_hz', 'notes'];
 
+    /** @var array<string, string> */
     protected $casts = ['notes' => 'array', 'bytes' => 'integer', 'samples' => 'integer', 'rate_hz' => 'float'];
 
     /** @return HasMany<Take, $this> */

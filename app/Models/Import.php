@@ -8,6 +8,7 @@ use App\Models\Concerns\BelongsToSchool;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 
 /**
@@ -49,12 +50,16 @@ final class Import extends Model
 
     protected $attributes = ['state' => self::WAITING, 'outcome' => '[]', 'bytes_read' => 0];
 
+    /** @var array<string, string> */
     protected $casts = ['outcome' => 'array', 'flown_at' => 'datetime', 'bytes' => 'integer', 'bytes_read' => 'integer'];
 
     /** @return BelongsTo<Shot, $this> */
     public function shot(): BelongsTo
     {
-        return $this->belongsTo(Shot::class)->withTrashed();
+        $relation = $this->belongsTo(Shot::class);
+        $relation->withoutGlobalScope(SoftDeletingScope::class);
+
+        return $relation;
     }
 
     /** @return BelongsTo<User, $this> */

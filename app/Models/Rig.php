@@ -28,5 +28,6 @@ final class Rig extends Model
 
     protected $fillable = ['school_id', 'operator_id', 'craft', 'version', 'reason', 'document', 'camera'];
 
+    /** @var array<string, string> */
     protected $casts = ['document' => 'array', 'camera' => 'array', 'version' => 'integer'];
 }

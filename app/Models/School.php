@@ -27,6 +27,7 @@ final class School extends Model
 
     protected $attributes = ['house_style' => '{"crop_budget":0.15,"comfort":{"least":0.25,"most":0.65}}'];
 
+    /** @var array<string, string> */
     protected $casts = ['house_style' => 'array'];
 
     /** @return HasMany<User, $this> */

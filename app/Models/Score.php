@@ -23,6 +23,7 @@ final class Score extends Model
 
     protected $fillable = ['school_id', 'take_id', 'method', 'intent', 'document'];
 
+    /** @var array<string, string> */
     protected $casts = ['document' => 'array', 'intent' => 'array'];
 
     /** @return BelongsTo<Take, $this> */

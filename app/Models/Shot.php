@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 use Larkspur\Choreography\Shot as PlannedShot;
 use Larkspur\Fields;
@@ -43,12 +44,16 @@ final class Shot extends Model
 
     protected $fillable = ['school_id', 'operator_id', 'site_id', 'rig_id', 'title', 'mode', 'move', 'intent', 'wind'];
 
+    /** @var array<string, string> */
     protected $casts = ['intent' => 'array', 'wind' => 'array'];
 
     /** @return BelongsTo<Site, $this> */
     public function site(): BelongsTo
     {
-        return $this->belongsTo(Site::class)->withTrashed();
+        $relation = $this->belongsTo(Site::class);
+        $relation->withoutGlobalScope(SoftDeletingScope::class);
+
+        return $relation;
     }
 
     /** @return BelongsTo<Rig, $this> */

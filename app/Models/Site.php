@@ -29,5 +29,6 @@ final class Site extends Model
 
     protected $fillable = ['school_id', 'name', 'about', 'document', 'subjects'];
 
+    /** @var array<string, string> */
     protected $casts = ['document' => 'array', 'subjects' => 'array'];
 }

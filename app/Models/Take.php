@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 
 /**
@@ -62,6 +63,7 @@ final class Take extends Model
         'score', 'uncertainty', 'ease', 'flow', 'hold', 'line', 'frame', 'verdict', 'usable_s', 'decision',
     ];
 
+    /** @var array<string, string> */
     protected $casts = [
         'flown_at' => 'datetime', 'from_s' => 'float', 'to_s' => 'float', 'score' => 'float', 'uncertainty' => 'float', 'usable_s' => 'float',
         'ease' => 'float', 'flow' => 'float', 'hold' => 'float', 'line' => 'float', 'frame' => 'float', 'number' => 'integer',
@@ -76,7 +78,10 @@ final class Take extends Model
     /** @return BelongsTo<Shot, $this> */
     public function shot(): BelongsTo
     {
-        return $this->belongsTo(Shot::class)->withTrashed();
+        $relation = $this->belongsTo(Shot::class);
+        $relation->withoutGlobalScope(SoftDeletingScope::class);
+
+        return $relation;
     }
 
     /** @return BelongsTo<Rig, $this> */
@@ -97,7 +102,11 @@ final class Take extends Model
         return $this->hasMany(Score::class);
     }
 
-    /** The latest judgement; older ones are kept. @return HasOne<Score, $this> */
+    /**
+     * The latest judgement; older ones are kept.
+     *
+     * @return HasOne<Score, $this>
+     */
     public function judgement(): HasOne
     {
         return $this->hasOne(Score::class)->latestOfMany();
@@ -106,6 +115,6 @@ final class Take extends Model
     /** @return HasMany<Comment, $this> */
     public function comments(): HasMany
     {
-        return $this->hasMany(Comment::class)->orderBy('at_s');
+        return $this->hasMany(Comment::class);
     }
 }

@@ -45,6 +45,7 @@ final class User extends Authenticatable
 
     protected $attributes = ['role' => self::OPERATOR, 'stick_mode' => 2, 'wheel_up' => 'push', 'units' => 'metric', 'theme' => 'light'];
 
+    /** @var array<string, string> */
     protected $casts = ['password' => 'hashed', 'stick_mode' => 'integer'];
 
     public function isTrainer(): bool

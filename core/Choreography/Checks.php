@@ -6,6 +6,7 @@ namespace Larkspur\Choreography;
 
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Statistics;
 use Larkspur\Move\MovePlan;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
@@ -145,8 +146,8 @@ final class Checks
 
     private static function tiltRange(Shot $shot, MovePlan $plan): Finding
     {
-        $low = min($plan->flight->tilt) / Angle::DEGREE;
-        $high = max($plan->flight->tilt) / Angle::DEGREE;
+        $low = Statistics::least($plan->flight->tilt) / Angle::DEGREE;
+        $high = Statistics::greatest($plan->flight->tilt) / Angle::DEGREE;
         $least = $shot->rig->tiltLow / Angle::DEGREE;
         $most = $shot->rig->tiltHigh / Angle::DEGREE;
         if ($low < $least - 1e-6) {
@@ -299,8 +300,8 @@ final class Checks
 
     private static function height(Shot $shot, MovePlan $plan): Finding
     {
-        $top = max($plan->flight->up) - min(0.0, $plan->ground);
-        $low = min($plan->flight->up) - $plan->ground;
+        $top = Statistics::greatest($plan->flight->up) - min(0.0, $plan->ground);
+        $low = Statistics::least($plan->flight->up) - $plan->ground;
         $ceiling = $shot->site->ceiling;
         $mend = static fn (float $change): array => $plan->intent->number('height_m') === null ? [] : ['height_m' => max(0.5, round($plan->intent->number('height_m') + $change, 1))];
         if ($top > $ceiling + 1e-6) {
@@ -328,7 +329,7 @@ final class Checks
 
     private static function wind(Shot $shot, MovePlan $plan, ModeTune $mode): Finding
     {
-        $height = max($plan->flight->up) - $plan->ground;
+        $height = Statistics::greatest($plan->flight->up) - $plan->ground;
         $mean = $shot->wind->meanAt($height);
         $gust = $shot->wind->gustAt($height);
         $limit = $shot->rig->windLimit;

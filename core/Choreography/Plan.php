@@ -6,6 +6,7 @@ namespace Larkspur\Choreography;
 
 use Larkspur\Camera\View;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Series;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\MovePlan;
 
@@ -91,19 +92,7 @@ final readonly class Plan
     public function toArray(int $stride = 5): array
     {
         $flight = $this->move->flight->thinned($stride);
-        $round = static fn (array $values, int $digits, float $scale = 1.0): array => array_map(static fn (float $value): float => round($value * $scale, $digits), $values);
-        $travel = $this->sheet->travel;
-        $thin = static function (array $values) use ($stride): array {
-            $kept = [];
-            for ($i = 0, $n = count($values); $i < $n; $i += $stride) {
-                $kept[] = round($values[$i], 4);
-            }
-            if (($n - 1) % $stride !== 0) {
-                $kept[] = round($values[$n - 1], 4);
-            }
-
-            return $kept;
-        };
+        $keep = Series::stride($this->move->flight->count(), $stride);
         $subject = $this->move->subject;
 
         return [
@@ -123,10 +112,10 @@ final readonly class Plan
             ],
             'subject' => $subject === null ? null : ['east_m' => round($subject->east, 3), 'north_m' => round($subject->north, 3), 'up_m' => round($subject->up, 3), 'ground_m' => round($this->move->ground, 3)],
             'samples' => [
-                't' => $round($flight->t, 3), 'east_m' => $round($flight->east, 3), 'north_m' => $round($flight->north, 3), 'up_m' => $round($flight->up, 3),
-                'heading_deg' => $round($flight->heading, 3, 1 / Angle::DEGREE), 'tilt_deg' => $round($flight->tilt, 3, 1 / Angle::DEGREE),
+                't' => Series::rounded($flight->t, 3), 'east_m' => Series::rounded($flight->east, 3), 'north_m' => Series::rounded($flight->north, 3), 'up_m' => Series::rounded($flight->up, 3),
+                'heading_deg' => Series::rounded($flight->heading, 3, 1 / Angle::DEGREE), 'tilt_deg' => Series::rounded($flight->tilt, 3, 1 / Angle::DEGREE),
             ],
-            'fingers' => array_map($thin, $travel),
+            'fingers' => array_map(static fn (array $travel): array => Series::rounded(Series::at($travel, $keep), 4), $this->sheet->travel),
             'presses' => array_map(fn (Press $press): array => [
                 'finger' => $press->finger->value,
                 'thumb' => $this->shot->sticks->thumb($press->finger),

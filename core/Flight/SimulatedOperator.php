@@ -126,21 +126,21 @@ final class SimulatedOperator
     {
         $habits = $this->habits;
         $moving = $time >= $this->plan->move->onset && $time <= $this->plan->move->stop;
-        $travel = [];
-        foreach (Finger::cases() as $finger) {
-            $read = $this->readingTime($time, $finger);
-            $travel[$finger->value] = $this->plan->sheet->at($finger, $read);
-        }
+        $written = fn (Finger $finger): float => $this->plan->sheet->at($finger, $this->readingTime($time, $finger));
+        $travel = [
+            'climb' => $written(Finger::Climb), 'turn' => $written(Finger::Turn), 'run' => $written(Finger::Run),
+            'slide' => $written(Finger::Slide), 'tilt' => $written(Finger::Tilt),
+        ];
         $this->drift($step);
         $travel = $this->holdUnevenly($travel);
         if ($moving) {
             $travel = $this->correct($travel, $seen, $step);
         }
-        foreach ($habits->pulses as $pulse) {
-            $since = $time - $this->plan->move->onset - $pulse['at'];
-            if ($since >= 0 && $since < $pulse['length']) {
-                $way = ($travel[$pulse['finger']] ?? 0.0) < 0 ? -1 : 1;
-                $travel[$pulse['finger']] = ($travel[$pulse['finger']] ?? 0.0) + $way * $pulse['size'];
+        foreach ($habits->pulses as ['finger' => $finger, 'at' => $at, 'size' => $size, 'length' => $length]) {
+            $since = $time - $this->plan->move->onset - $at;
+            if ($since >= 0 && $since < $length) {
+                $name = Finger::from($finger)->value;
+                $travel[$name] += $travel[$name] < 0 ? -$size : $size;
             }
         }
         $travel = $this->leak($travel);

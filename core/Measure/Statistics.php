@@ -41,6 +41,28 @@ final class Statistics
     }
 
     /** @param  list<float>  $values */
+    public static function greatest(array $values): float
+    {
+        return $values === [] ? 0.0 : max($values);
+    }
+
+    /** @param  list<float>  $values */
+    public static function least(array $values): float
+    {
+        return $values === [] ? 0.0 : min($values);
+    }
+
+    /**
+     * Distance between the greatest and the least.
+     *
+     * @param  list<float>  $values
+     */
+    public static function span(array $values): float
+    {
+        return self::greatest($values) - self::least($values);
+    }
+
+    /** @param  list<float>  $values */
     public static function median(array $values): float
     {
         return self::percentile($values, 50.0);

@@ -47,9 +47,7 @@ enum Anchored: string
 
     private function anchors(): Anchors
     {
-        static $made = [];
-
-        return $made[$this->value] ??= new Anchors(match ($this) {
+        return new Anchors(match ($this) {
             self::Path => [[0.3, 100.0], [1.0, 92.0], [2.5, 76.0], [5.0, 52.0], [10.0, 22.0], [18.0, 0.0]],
             self::Drift => [[0.8, 100.0], [3.0, 88.0], [7.0, 68.0], [14.0, 40.0], [25.0, 15.0], [40.0, 0.0]],
             self::FrameRms => [[0.4, 100.0], [1.2, 92.0], [2.5, 78.0], [5.0, 52.0], [9.0, 25.0], [15.0, 0.0]],

@@ -13,7 +13,7 @@ final readonly class CirclePath implements FlownPath
     /** Slow wander of a satellite position that is nobody's fault, m. */
     private const WALK = 0.35;
 
-    /** Distance from the subject over the ground, m, per node. */
+    /** @var list<float> distance from the subject over the ground, m, per node */
     public array $distance;
 
     /** @var list<float> unit vector along the path, clockwise positive: east part, per node */

@@ -47,10 +47,11 @@ final readonly class Eases
                 'stop' => EaseFit::fit($take->grid->samples->t, $samples, ($t[$span->to] + $t[$span->holdTo]) / 2, true, $middle, $sigma, self::WALK[$name]),
             ];
         }
-        foreach ($flicks as $flick) {
-            $fit = $fits[$flick['axis']->value][$flick['end']] ?? null;
-            if ($fit !== null) {
-                $fits[$flick['axis']->value][$flick['end']] = $fit->known();
+        foreach ($flicks as ['axis' => $axis, 'end' => $end]) {
+            if (isset($fits[$axis->value])) {
+                $ends = $fits[$axis->value];
+                $ends[$end] = $ends[$end]?->known();
+                $fits[$axis->value] = ['start' => $ends['start'], 'stop' => $ends['stop']];
             }
         }
 
@@ -73,9 +74,9 @@ final readonly class Eases
             [$starts[$kind][], $stops[$kind][]] = self::halfRateTimes($take, $name, $span);
         }
         $allStops = [...$stops['moves'], ...$stops['rotates']];
-        $sync = max($allStops) - min($allStops);
+        $sync = Statistics::span($allStops);
         foreach ($starts as $times) {
-            $sync = $times === [] ? $sync : max($sync, max($times) - min($times));
+            $sync = max($sync, Statistics::span($times));
         }
         if ($starts['moves'] !== [] && $starts['rotates'] !== []) {
             $last = max($starts['rotates']) - min($starts['moves']);

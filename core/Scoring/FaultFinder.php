@@ -86,32 +86,23 @@ final class FaultFinder
             // 0.9375 times the rate is the steepest slope of a planned ramp of two seconds.
             $limit = max($limit, 2.2 * 0.9375 * $take->held($axis));
             $acceleration = $take->acceleration[$axis->value];
-            $peak = null;
-            $end = -INF;
-            $flush = function () use (&$peak, &$faults, $axis, $acceleration, $limit, $channel, $take, $measured): void {
-                if ($peak === null) {
-                    return;
-                }
-                $threshold = max($limit, 4.5 * $channel->sigma * $channel->g2[$peak]);
-                $faults[] = new Fault(
-                    'kick', $axis->value, $take->grid->t[$peak], $take->grid->t[$peak], abs($acceleration[$peak]) / $threshold, self::phase($take, $peak),
-                    abs($acceleration[$peak]), $axis->rotates() ? 'deg/s2' : 'm/s2', self::jump($measured, $peak),
-                );
-            };
+            $excess = [];
             for ($i = $first; $i <= $last; $i++) {
-                $size = abs($acceleration[$i]);
-                if (! $grid->valid[$i] || $size <= max($limit, 4.5 * $channel->sigma * $channel->g2[$i])) {
-                    continue;
-                }
-                if ($i - $end > self::MERGE) {
-                    $flush();
-                    $peak = $i;
-                } elseif ($size > abs($acceleration[(int) $peak])) {
-                    $peak = $i;
-                }
-                $end = $i;
+                $excess[] = $grid->valid[$i] && abs($acceleration[$i]) > self::kickThreshold($channel, $limit, $i);
             }
-            $flush();
+            foreach (self::runs($excess, self::MERGE) as [$from, $to]) {
+                $peak = $first + $from;
+                for ($i = $peak; $i <= $first + $to; $i++) {
+                    if ($excess[$i - $first] && abs($acceleration[$i]) > abs($acceleration[$peak])) {
+                        $peak = $i;
+                    }
+                }
+                $size = abs($acceleration[$peak]);
+                $faults[] = new Fault(
+                    'kick', $axis->value, $grid->t[$peak], $grid->t[$peak], $size / self::kickThreshold($channel, $limit, $peak), self::phase($take, $peak),
+                    $size, $axis->rotates() ? 'deg/s2' : 'm/s2', self::jump($measured, $peak),
+                );
+            }
         }
 
         return $faults;
@@ -212,7 +203,7 @@ final class FaultFinder
         $faults = [];
         foreach (self::runs($off, 5) as [$from, $to, $length]) {
             if ($length >= 6) {
-                $most = max(array_slice($stray, $from, $to - $from + 1));
+                $most = Statistics::greatest(array_slice($stray, $from, $to - $from + 1));
                 $faults[] = self::lasting(
                     $take, 'off-mark', 'picture', $take->main->from + $from, $take->main->from + $to, $most / self::OFF_MARK, 100 * $most, '%',
                     $most > 0.5 ? 'The subject leaves the picture.' : sprintf('The subject sits %.0f %% of the frame off its mark.', 100 * $most),
@@ -249,6 +240,12 @@ final class FaultFinder
         return $faults;
     }
 
+    /** Acceleration from which a node is a kick: what a person must not do, and well above what noise does. */
+    private static function kickThreshold(Channel $channel, float $limit, int $node): float
+    {
+        return max($limit, 4.5 * $channel->sigma * $channel->g2[$node]);
+    }
+
     /** How far the subject is thrown about a moment, in words; empty where the take has no subject there. */
     private static function jump(Measured $measured, int $node): string
     {
@@ -262,12 +259,13 @@ final class FaultFinder
         $most = 0.0;
         foreach ([$measured->framing->u, $measured->framing->v] as $series) {
             $part = array_slice($series, $first, $last - $first + 1);
-            $most = max($most, max($part) - min($part));
+            $most = max($most, Statistics::span($part));
         }
 
         return sprintf('The subject jumps %.1f %% of the frame.', 100 * $most);
     }
 
+    /** @return 'start'|'hold'|'stop' */
     private static function phase(Take $take, int $node): string
     {
         return $node < $take->main->holdFrom ? 'start' : ($node > $take->main->holdTo ? 'stop' : 'hold');
@@ -323,17 +321,22 @@ final class FaultFinder
      */
     private static function runs(array $flags, int $join): array
     {
+        /** @var list<array{int, int, int}> $runs */
         $runs = [];
         foreach ($flags as $i => $flag) {
             if (! $flag) {
                 continue;
             }
-            $k = count($runs) - 1;
-            if ($k >= 0 && $i - $runs[$k][1] <= $join) {
-                $runs[$k] = [$runs[$k][0], $i, $runs[$k][2] + 1];
-            } else {
-                $runs[] = [$i, $i, 1];
+            $last = array_pop($runs);
+            if ($last !== null && $i - $last[1] <= $join) {
+                $runs[] = [$last[0], $i, $last[2] + 1];
+
+                continue;
             }
+            if ($last !== null) {
+                $runs[] = $last;
+            }
+            $runs[] = [$i, $i, 1];
         }
 
         return $runs;

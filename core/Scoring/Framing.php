@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Series;
 use Larkspur\Measure\Statistics;
 
 /**
@@ -61,17 +62,26 @@ final readonly class Framing
         [$nu, $nv] = self::noise($take, $dz, $distance);
         $ru = Corrected::value(Statistics::meanSquare($u), $nu ** 2);
         $rv = Corrected::value(Statistics::meanSquare($v), $nv ** 2);
-        $absU = array_map(abs(...), $u);
-        $absV = array_map(abs(...), $v);
-        $near = static fn (array $values): array => array_map(static fn (float $value): float => max(-2.0, min(2.0, $value)), $values);
+        $absU = Series::sizes($u);
+        $absV = Series::sizes($v);
 
         return new self(
             $u, $v, $offset,
             Corrected::combine($ru, $rv)->times(100),
             100 * max(0.0, Statistics::percentile($absU, 98) - 2 * $nu, Statistics::percentile($absV, 98) - 2 * $nv),
             max(Statistics::percentile($absU, 99), Statistics::percentile($absV, 99)),
-            100 * max(max($near($u)) - min($near($u)), max($near($v)) - min($near($v))),
+            100 * max(self::spread($u), self::spread($v)),
         );
+    }
+
+    /**
+     * Span of a stray, what lies more than two frames off held there.
+     *
+     * @param  list<float>  $values
+     */
+    private static function spread(array $values): float
+    {
+        return max(-2.0, min(2.0, Statistics::greatest($values))) - max(-2.0, min(2.0, Statistics::least($values)));
     }
 
     /**

@@ -96,11 +96,11 @@ final readonly class Parts
             return [self::EASE_UNKNOWN, 10.0, 0.0];
         }
         $weights = array_map(static fn (array $fit): float => $fit[2]->weight(), $fits);
-        $combine = static function (callable $seconds) use ($fits, $weights, $eases): float {
+        $combine = static function (bool $credited) use ($fits, $weights, $eases): float {
             $sum = 0.0;
             $worst = $worstRank = INF;
             foreach ($fits as $i => [$axis, , $fit]) {
-                $score = Eases::score($axis, $seconds($fit));
+                $score = Eases::score($axis, $credited ? $fit->usable() : $fit->duration);
                 $sum += $weights[$i] * $score;
                 // An ease that could hardly be measured must look worse than it is before it counts as the worst.
                 $rank = $score + 60 * (1 - $weights[$i]);
@@ -113,14 +113,18 @@ final readonly class Parts
 
             return $eases->sync === null ? $ease : 0.8 * $ease + 0.2 * Anchored::Sync->score($eases->sync);
         };
-        $score = $combine(static fn (EaseFit $fit): float => $fit->usable());
+        $score = $combine(true);
         // The credited time is one spread above the estimate, so the estimate itself is one spread below.
-        $below = $combine(static fn (EaseFit $fit): float => $fit->duration);
+        $below = $combine(false);
 
         return [$score, abs($score - $below) / 2, Statistics::mean($weights)];
     }
 
-    /** Half weakest, half mean. @param  list<float>  $scores */
+    /**
+     * Half weakest, half mean.
+     *
+     * @param  list<float>  $scores
+     */
     private static function weakestAndMean(array $scores): float
     {
         return $scores === [] ? self::EASE_UNKNOWN : 0.5 * min($scores) + 0.5 * Statistics::mean($scores);

@@ -31,7 +31,7 @@ final readonly class Recognition
     {
         $costs = self::costs(...self::features($grid, $from, $to));
         asort($costs);
-        $least = min($costs);
+        $least = Statistics::least(array_values($costs));
         $likelihoods = array_map(static fn (float $cost): float => exp(-1.3 * ($cost - $least)), $costs);
         $total = array_sum($likelihoods);
         $likelihoods = array_map(static fn (float $likelihood): float => $likelihood / $total, $likelihoods);

@@ -8,6 +8,7 @@ use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\ThumbSheet;
 use Larkspur\Flight;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Series;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Rig\StickMode;
@@ -32,11 +33,10 @@ final class Replay
         $take = $score->measured->take;
         $grid = $take->grid;
         $stride = max(1, (int) ceil($grid->count() / self::MOST_POINTS));
-        $nodes = range(0, $grid->count() - 1, $stride);
+        $nodes = Series::stride($grid->count(), $stride);
         // The grid's origin is the subject; the site's is the take-off point.
         $site = $plan?->move->subject;
         [$east, $north, $up] = $site === null ? [0.0, 0.0, 0.0] : [$site->east - $take->subject->east, $site->north - $take->subject->north, $site->up - $take->subject->up];
-        $series = static fn (array $values, int $digits, float $offset = 0.0): array => array_map(static fn (int $i): float => round($values[$i] + $offset, $digits), $nodes);
 
         $u = $v = $cost = [];
         foreach ($nodes as $i) {
@@ -50,12 +50,12 @@ final class Replay
         $shift = $plan === null ? 0.0 : $grid->t[$take->main->from] - self::plannedOnset($plan, $take->main->rate);
 
         return [
-            't' => $series($grid->t, 2),
-            'east_m' => $series($grid->x->value, 2, $east),
-            'north_m' => $series($grid->y->value, 2, $north),
-            'up_m' => $series($grid->z->value, 2, $up),
-            'heading_deg' => $series($grid->heading->value, 2),
-            'tilt_deg' => $series($grid->tilt->value, 2),
+            't' => Series::rounded(Series::at($grid->t, $nodes), 2),
+            'east_m' => Series::rounded(Series::at($grid->x->value, $nodes), 2, 1.0, $east),
+            'north_m' => Series::rounded(Series::at($grid->y->value, $nodes), 2, 1.0, $north),
+            'up_m' => Series::rounded(Series::at($grid->z->value, $nodes), 2, 1.0, $up),
+            'heading_deg' => Series::rounded(Series::at($grid->heading->value, $nodes), 2),
+            'tilt_deg' => Series::rounded(Series::at($grid->tilt->value, $nodes), 2),
             'u' => $u,
             'v' => $v,
             'cost' => $cost,
@@ -92,28 +92,17 @@ final class Replay
     /** @return array<string, mixed> */
     private static function planned(Plan $plan, float $shift): array
     {
-        $flight = $plan->move->flight->thinned(max(5, (int) ceil($plan->move->flight->count() / self::MOST_POINTS)));
         $stride = max(5, (int) ceil($plan->move->flight->count() / self::MOST_POINTS));
-        $round = static fn (array $values, int $digits, float $offset = 0.0, float $scale = 1.0): array => array_map(static fn (float $value): float => round($value * $scale + $offset, $digits), $values);
-        $fingers = [];
-        foreach ($plan->sheet->travel as $finger => $travel) {
-            $kept = [];
-            for ($i = 0, $n = count($travel); $i < $n; $i += $stride) {
-                $kept[] = round($travel[$i], 3);
-            }
-            if (count($kept) < $flight->count()) {
-                $kept[] = round($travel[$n - 1], 3);
-            }
-            $fingers[$finger] = $kept;
-        }
+        $flight = $plan->move->flight->thinned($stride);
+        $keep = Series::stride($plan->move->flight->count(), $stride);
 
         return [
-            't' => $round($flight->t, 2, $shift),
-            'east_m' => $round($flight->east, 2),
-            'north_m' => $round($flight->north, 2),
-            'up_m' => $round($flight->up, 2),
-            'heading_deg' => $round($flight->heading, 2, 0.0, 1 / Angle::DEGREE),
-            'fingers' => $fingers,
+            't' => Series::rounded($flight->t, 2, 1.0, $shift),
+            'east_m' => Series::rounded($flight->east, 2),
+            'north_m' => Series::rounded($flight->north, 2),
+            'up_m' => Series::rounded($flight->up, 2),
+            'heading_deg' => Series::rounded($flight->heading, 2, 1 / Angle::DEGREE),
+            'fingers' => array_map(static fn (array $travel): array => Series::rounded(Series::at($travel, $keep), 3), $plan->sheet->travel),
             'hold_from_s' => round($plan->move->holdFrom + $shift, 2),
             'hold_to_s' => round($plan->move->holdTo + $shift, 2),
         ];
@@ -150,9 +139,11 @@ final class Replay
             return [null, true];
         }
         $grid = $take->grid;
-        $radians = static fn (array $values): array => array_map(static fn (float $value): float => $value * Angle::DEGREE, $values);
-        $sheet = ThumbSheet::write(new Flight($grid->t, $grid->x->value, $grid->y->value, $grid->z->value, $radians($grid->heading->value), $radians($grid->tilt->value)), $mode);
+        $sheet = ThumbSheet::write(new Flight(
+            $grid->t, $grid->x->value, $grid->y->value, $grid->z->value,
+            Series::times($grid->heading->value, Angle::DEGREE), Series::times($grid->tilt->value, Angle::DEGREE),
+        ), $mode);
 
-        return [array_map(static fn (array $travel): array => array_map(static fn (int $i): float => round($travel[$i], 3), $nodes), $sheet->travel), true];
+        return [array_map(static fn (array $travel): array => Series::rounded(Series::at($travel, $nodes), 3), $sheet->travel), true];
     }
 }

@@ -204,7 +204,7 @@ final class Scorer
             throw new Refusal('The path is straight, so no middle can be found.', 'subject', $expected);
         }
         $bearings = Angle::unwrap(array_map(static fn (float $east, float $north): float => atan2($east - $circle->x, $north - $circle->y), $x, $y));
-        $arc = (max($bearings) - min($bearings)) / Angle::DEGREE;
+        $arc = Statistics::span($bearings) / Angle::DEGREE;
         if ($arc < self::LEAST_ARC && $grid->x->sigma > self::ARC_NOISE) {
             throw new Refusal(sprintf('An arc of %.0f degrees in so noisy a log does not tell where its middle is.', $arc), 'subject', $expected);
         }

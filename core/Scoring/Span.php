@@ -33,11 +33,11 @@ final readonly class Span
         [$from, $to] = self::mainRun($rate, 0.1 * $hold);
 
         $mean = Statistics::movingAverage($rate, 11);
-        $first = $last = null;
+        $first = $last = $from;
         $count = 0;
         for ($i = $from; $i <= $to; $i++) {
             if ($mean[$i] >= 0.9 * $hold) {
-                $first ??= $i;
+                $first = $count === 0 ? $i : $first;
                 $last = $i;
                 $count++;
             }
@@ -48,7 +48,7 @@ final readonly class Span
             $last = $to - (int) (0.2 * $length);
         }
 
-        return new self($hold, $from, (int) $first, (int) $last, $to);
+        return new self($hold, $from, $first, $last, $to);
     }
 
     /**

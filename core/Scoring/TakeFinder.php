@@ -45,13 +45,15 @@ final class TakeFinder
         for ($i = 0; $i < $n;) {
             if ($start === null) {
                 if ($activity[$i] > $on) {
-                    for ($start = $i; $start > 0 && $activity[$start - 1] > $off;) {
+                    $start = $i;
+                    while ($start > 0 && $activity[$start - 1] > $off) {
                         $start--;
                     }
                 }
                 $i++;
             } elseif ($activity[$i] < $off) {
-                for ($j = $i; $j < $n && $activity[$j] < $off && $nodes[$j] - $nodes[$i] < self::IDLE;) {
+                $j = $i;
+                while ($j < $n && $activity[$j] < $off && $nodes[$j] - $nodes[$i] < self::IDLE) {
                     $j++;
                 }
                 if ($j >= $n || self::IDLE - 1e-9 <= $nodes[$j] - $nodes[$i]) {

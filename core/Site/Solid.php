@@ -175,24 +175,32 @@ final readonly class Solid
         if (count($points) < 3) {
             return $points;
         }
-        $chain = static function (array $points): array {
-            $hull = [];
-            foreach ($points as $p) {
-                while (count($hull) >= 2) {
-                    [$ax, $ay] = $hull[count($hull) - 2];
-                    [$bx, $by] = $hull[count($hull) - 1];
-                    if (($bx - $ax) * ($p[1] - $ay) - ($by - $ay) * ($p[0] - $ax) > 0) {
-                        break;
-                    }
-                    array_pop($hull);
+
+        return [...self::chain($points), ...self::chain(array_reverse($points))];
+    }
+
+    /**
+     * One side of the hull, turning one way only; its last point begins the other side and is left out.
+     *
+     * @param  list<array{float, float}>  $points  in order of u, then v
+     * @return list<array{float, float}>
+     */
+    private static function chain(array $points): array
+    {
+        $hull = [];
+        foreach ($points as $p) {
+            while (count($hull) >= 2) {
+                [$ax, $ay] = $hull[count($hull) - 2];
+                [$bx, $by] = $hull[count($hull) - 1];
+                if (($bx - $ax) * ($p[1] - $ay) - ($by - $ay) * ($p[0] - $ax) > 0) {
+                    break;
                 }
-                $hull[] = $p;
+                array_pop($hull);
             }
-            array_pop($hull);
+            $hull[] = $p;
+        }
+        array_pop($hull);
 
-            return $hull;
-        };
-
-        return [...$chain($points), ...$chain(array_reverse($points))];
+        return $hull;
     }
 }

@@ -113,15 +113,17 @@ final class FlightCsvReader implements LogReader
         return rtrim((string) preg_replace('/^\xEF\xBB\xBF/', '', $line), "\r\n");
     }
 
+    /** @return non-empty-string */
     private static function separator(string $header): string
     {
         $counts = [',' => substr_count($header, ','), ';' => substr_count($header, ';'), "\t" => substr_count($header, "\t")];
         arsort($counts);
 
-        return (string) array_key_first($counts);
+        return array_key_first($counts);
     }
 
     /**
+     * @param  non-empty-string  $separator
      * @return list<string>
      */
     private static function fields(string $line, string $separator, int $number): array
@@ -185,7 +187,10 @@ final class FlightCsvReader implements LogReader
         return [$places, $factors, $modeAt, count($headers)];
     }
 
-    /** @return ?list<string> */
+    /**
+     * @param  non-empty-string  $separator
+     * @return ?list<string>
+     */
     private function row(string $text, string $separator, int $width, int $line): ?array
     {
         try {

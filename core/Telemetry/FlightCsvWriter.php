@@ -15,13 +15,12 @@ final class FlightCsvWriter implements LogWriter
         $names = array_values(array_filter([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], $log->has(...)));
         $withModes = $log->flightModes !== [];
         yield implode(',', $withModes ? [...$names, 'flight_mode'] : $names)."\r\n";
-        $columns = array_map(static fn (string $name): array => $log->columns[$name], $names);
-        $decimals = array_map(static fn (string $name): int => self::DECIMALS[$name] ?? 4, $names);
+        $columns = array_map(static fn (string $name): array => [$log->columns[$name], self::DECIMALS[$name] ?? 4], $names);
         $piece = '';
         for ($i = 0, $n = $log->count(); $i < $n; $i++) {
             $cells = [];
-            foreach ($columns as $k => $column) {
-                $cells[] = is_nan($column[$i]) ? '' : number_format($column[$i], $decimals[$k], '.', '');
+            foreach ($columns as [$column, $decimals]) {
+                $cells[] = is_nan($column[$i]) ? '' : number_format($column[$i], $decimals, '.', '');
             }
             if ($withModes) {
                 $cells[] = self::text($log->flightModes[$i]);

@@ -121,7 +121,11 @@ final class Advisor
         return $values;
     }
 
-    /** How that facet has moved against the takes before, in words; empty with too few to tell. */
+    /**
+     * How that facet has moved against the takes before, in words; empty with too few to tell.
+     *
+     * @param  list<PastTake>  $takes
+     */
     private static function trend(array $takes, string $facet): string
     {
         $before = self::values(array_slice($takes, -2 * self::RECENT, -self::RECENT), $facet);

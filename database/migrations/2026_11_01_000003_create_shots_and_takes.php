@@ -25,7 +25,8 @@ return new class extends Migration
         Schema::create('rigs', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('school_id')->constrained();
-            $table->foreignId('operator_id')->nullable()->constrained('users')->comment('null: as the school sets it up');
+            // Null for a rig as the school sets it up.
+            $table->foreignId('operator_id')->nullable()->constrained('users');
             $table->string('craft');
             $table->unsignedInteger('version')->default(1);
             $table->string('reason')->default('');

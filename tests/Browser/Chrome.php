@@ -141,7 +141,11 @@ final class Chrome
         return $this->driver->executeScript($script, $arguments);
     }
 
-    /** Messages of the page's console that tell of something wrong. @return list<string> */
+    /**
+     * Messages of the page's console that tell of something wrong.
+     *
+     * @return list<string>
+     */
     public function complaints(): array
     {
         $complaints = [];

@@ -15,6 +15,7 @@ use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
+use RuntimeException;
 
 /** Flight logs on their way in. */
 final class ImportController extends Controller
@@ -53,7 +54,9 @@ final class ImportController extends Controller
         $file = $request->log();
         $path = 'uploads/'.Str::uuid()->toString().'.upload';
         $stream = fopen($file->getPathname(), 'rb');
-        abort_if($stream === false, 500);
+        if ($stream === false) {
+            throw new RuntimeException('The upload can’t be opened.');
+        }
         Storage::writeStream($path, $stream);
         fclose($stream);
         $import = Import::query()->create([

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\ChangePreferences;
 use App\Http\Requests\SignIn;
 use App\Http\Resources\UserResource;
+use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -22,7 +23,7 @@ final class SessionController extends Controller
     ])]
     public function store(SignIn $request): UserResource
     {
-        if (! Auth::guard('web')->attempt($request->credentials(), $request->boolean('remember'))) {
+        if (! $this->cookies()->attempt($request->credentials(), $request->boolean('remember'))) {
             throw ValidationException::withMessages(['email' => 'This address and password don’t go together.']);
         }
         $request->session()->regenerate();
@@ -33,7 +34,7 @@ final class SessionController extends Controller
     #[OA\Delete(path: '/session', operationId: 'signOut', responses: [new OA\Response(response: 204, description: 'Signed out')])]
     public function destroy(Request $request): JsonResponse
     {
-        Auth::guard('web')->logout();
+        $this->cookies()->logout();
         if ($request->hasSession()) {
             $request->session()->invalidate();
             $request->session()->regenerateToken();
@@ -57,5 +58,14 @@ final class SessionController extends Controller
         $user->update($request->validated());
 
         return new UserResource($user->load('school'));
+    }
+
+    /** The guard that keeps people signed in by cookie. */
+    private function cookies(): StatefulGuard
+    {
+        $guard = Auth::guard('web');
+        assert($guard instanceof StatefulGuard);
+
+        return $guard;
     }
 }

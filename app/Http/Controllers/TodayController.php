@@ -44,23 +44,29 @@ final class TodayController extends Controller
     public function operators(Request $request): JsonResponse
     {
         $this->authorize('see-class');
-        $operators = User::query()->where('role', User::OPERATOR)->orderBy('name')->get();
-        $counts = Take::query()->selectRaw('operator_id, count(*) as takes, max(flown_at) as last_flown')->groupBy('operator_id')->get()->keyBy('operator_id');
+        $counts = Take::query()->selectRaw('operator_id, count(*) as takes')->groupBy('operator_id')->pluck('takes', 'operator_id');
+        $operators = [];
+        foreach ($this->class() as $operator) {
+            $operators[] = ['id' => $operator->id, 'name' => $operator->name, 'takes' => (int) ($counts[$operator->id] ?? 0)];
+        }
 
-        return new JsonResponse($operators->map(static fn (User $operator): array => [
-            'id' => $operator->id, 'name' => $operator->name,
-            'takes' => (int) ($counts->get($operator->id)?->getAttribute('takes') ?? 0),
-        ])->values());
+        return new JsonResponse($operators);
     }
 
     /** @return list<array{operator: array{id: int, name: string}, advice: array<string, mixed>}> */
     private function classAdvice(AdviseOperator $advise): array
     {
         $class = [];
-        foreach (User::query()->where('role', User::OPERATOR)->orderBy('name')->get() as $operator) {
+        foreach ($this->class() as $operator) {
             $class[] = ['operator' => ['id' => $operator->id, 'name' => $operator->name], 'advice' => $advise($operator, now())->toArray()];
         }
 
         return $class;
+    }
+
+    /** @return list<User> operators of the school, by name */
+    private function class(): array
+    {
+        return array_values(User::query()->where('role', User::OPERATOR)->get()->sortBy('name')->all());
     }
 }

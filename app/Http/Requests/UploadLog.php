@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
+use LogicException;
 
 /** A flight log, and the shot that it was a pass of. */
 final class UploadLog extends FormRequest
@@ -23,7 +24,9 @@ final class UploadLog extends FormRequest
     public function log(): UploadedFile
     {
         $file = $this->file('log');
-        abort_unless($file instanceof UploadedFile, 422);
+        if (! $file instanceof UploadedFile) {
+            throw new LogicException('Asked for before it was validated.');
+        }
 
         return $file;
     }

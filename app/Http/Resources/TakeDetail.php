@@ -34,7 +34,7 @@ final class TakeDetail extends TakeResource
             'craft' => $this->rig->craft ?? '',
             'rig_version' => $this->rig?->version,
             'site_id' => $this->shot?->site_id,
-            'said' => CommentResource::collection($this->comments),
+            'said' => CommentResource::collection($this->comments->sortBy('at_s')->values()),
         ];
     }
 }

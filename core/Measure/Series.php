@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Measure;
+
+/** Small operations on a list of floats, such as those that ready it for drawing. */
+final class Series
+{
+    /**
+     * Every value times a factor plus an offset, rounded.
+     *
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    public static function rounded(array $values, int $digits, float $factor = 1.0, float $offset = 0.0): array
+    {
+        $out = [];
+        foreach ($values as $value) {
+            $out[] = round($value * $factor + $offset, $digits);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    public static function times(array $values, float $factor): array
+    {
+        $out = [];
+        foreach ($values as $value) {
+            $out[] = $value * $factor;
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    public static function sizes(array $values): array
+    {
+        $out = [];
+        foreach ($values as $value) {
+            $out[] = abs($value);
+        }
+
+        return $out;
+    }
+
+    /**
+     * The values at the given indices.
+     *
+     * @param  list<float>  $values
+     * @param  list<int>  $indices  each within the list
+     * @return list<float>
+     */
+    public static function at(array $values, array $indices): array
+    {
+        $out = [];
+        foreach ($indices as $index) {
+            $out[] = $values[$index];
+        }
+
+        return $out;
+    }
+
+    /**
+     * Indices of every $stride-th of $count values; the last one always among them.
+     *
+     * @return list<int>
+     */
+    public static function stride(int $count, int $stride): array
+    {
+        $out = [];
+        for ($i = 0; $i < $count; $i += max(1, $stride)) {
+            $out[] = $i;
+        }
+        if ($count > 0 && ($count - 1) % max(1, $stride) !== 0) {
+            $out[] = $count - 1;
+        }
+
+        return $out;
+    }
+}
