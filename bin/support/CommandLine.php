@@ -118,7 +118,8 @@ final class CommandLine
     /** @param  array<string, string>  $options */
     private function score(string $file, array $options): int
     {
-        $score = Scorer::score(self::log($file), self::intent($options), self::integer($options, 'take'));
+        $number = self::integer($options, 'take');
+        $score = Scorer::score(self::log($file), self::intent($options), $number);
         if (isset($options['json'])) {
             return $this->say(self::json($score->toArray()));
         }

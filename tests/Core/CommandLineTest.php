@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Larkspur\CommandLine\CommandLine;
+use PHPUnit\Framework\TestCase;
+
+/** bin/larkspur: no server, no database. Exit 0 done, 1 bad input with one clear line, 2 wrong usage. */
+final class CommandLineTest extends TestCase
+{
+    private string $folder;
+
+    public static function setUpBeforeClass(): void
+    {
+        require_once dirname(__DIR__, 2).'/bin/support/CommandLine.php';
+    }
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir().'/larkspur-cli-'.bin2hex(random_bytes(5));
+        mkdir($this->folder);
+        file_put_contents($this->folder.'/shot.json', json_encode(Shots::document(['radius_m' => 21.0, 'arc_deg' => 80.0, 'pace_mps' => 2.1], ['wind' => ['from_deg' => 200, 'mean_mps' => 2]])));
+    }
+
+    protected function tearDown(): void
+    {
+        array_map(unlink(...), glob($this->folder.'/*') ?: []);
+        rmdir($this->folder);
+    }
+
+    public function test_plan_fly_score_takes_and_convert_hang_together(): void
+    {
+        [$code, $plan] = $this->run_('plan', $this->folder.'/shot.json', '--json');
+        self::assertSame(0, $code);
+        $plan = json_decode($plan, true, flags: JSON_THROW_ON_ERROR);
+        self::assertTrue($plan['feasible']);
+        self::assertCount(6, $plan['frames']);
+
+        self::assertSame(0, $this->run_('fly', $this->folder.'/shot.json', '--operator', 'steady', '--seed', '4', '--out', $this->folder.'/pass.csv')[0]);
+        file_put_contents($this->folder.'/intent.json', json_encode($plan['intent']));
+        [$code, $json] = $this->run_('score', $this->folder.'/pass.csv', '--intent', $this->folder.'/intent.json', '--json');
+        $score = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
+        self::assertSame(0, $code);
+        self::assertGreaterThan(85, $score['score']);
+        self::assertSame(hash_file('sha256', $this->folder.'/pass.csv'), $score['log']['sha256']);
+
+        [, $takes] = $this->run_('takes', $this->folder.'/pass.csv', '--json');
+        self::assertSame('orbit', json_decode($takes, true, flags: JSON_THROW_ON_ERROR)[0]['move']['id']);
+        self::assertSame(0, $this->run_('convert', $this->folder.'/pass.csv', $this->folder.'/pass.geojson')[0]);
+        self::assertStringContainsString('LineString', (string) file_get_contents($this->folder.'/pass.geojson'));
+        foreach (['plan' => $this->folder.'/shot.json', 'score' => $this->folder.'/pass.csv', 'takes' => $this->folder.'/pass.csv'] as $command => $file) {
+            [$code, $text] = $this->run_($command, $file);
+            self::assertSame(0, $code);
+            self::assertNotSame('', $text);
+        }
+    }
+
+    public function test_the_sheet_flown_without_an_operator_scores_full(): void
+    {
+        $this->run_('fly', $this->folder.'/shot.json', '--out', $this->folder.'/pass.csv');
+        [, $text] = $this->run_('score', $this->folder.'/pass.csv');
+
+        self::assertMatchesRegularExpression('/^(9[7-9]|100) /', $text);
+    }
+
+    public function test_the_same_seed_writes_the_same_bytes(): void
+    {
+        foreach (['a', 'b'] as $name) {
+            $this->run_('fly', $this->folder.'/shot.json', '--operator=drifter', '--seed=9', '--out='.$this->folder."/{$name}.csv");
+        }
+        self::assertSame(hash_file('sha256', $this->folder.'/a.csv'), hash_file('sha256', $this->folder.'/b.csv'));
+    }
+
+    public function test_bad_input_is_one_clear_line(): void
+    {
+        file_put_contents($this->folder.'/broken.json', '{"intent": ');
+        file_put_contents($this->folder.'/bad.csv', "t,lat,lon\n1,2,3\n");
+        file_put_contents($this->folder.'/flat.json', json_encode(Shots::document(['radius_m' => 0])));
+        $cases = [
+            [['plan', $this->folder.'/missing.json'], 'no such file'],
+            [['plan', $this->folder.'/broken.json'], 'not JSON'],
+            [['plan', $this->folder.'/flat.json'], 'intent.parameters.radius_m: 0 is out of range. Expected a number from 2 to 500 m.'],
+            [['score', $this->folder.'/bad.csv'], 'bad.csv: line 1, column alt_m: There is no column'],
+            [['fly', $this->folder.'/shot.json', '--operator', 'reckless', '--out', $this->folder.'/x.csv'], 'one of steady'],
+            [['convert', $this->folder.'/bad.csv', $this->folder.'/x.mov'], 'ending in .csv or .geojson'],
+        ];
+        foreach ($cases as [$arguments, $words]) {
+            [$code, $out, $err] = $this->run_(...$arguments);
+            self::assertSame(1, $code, $words);
+            self::assertSame('', $out);
+            self::assertSame(1, substr_count($err, "\n"), $err);
+            self::assertStringContainsString($words, $err);
+        }
+    }
+
+    public function test_wrong_usage_shows_how(): void
+    {
+        foreach ([[], ['paint'], ['score'], ['plan', 'a', 'b'], ['score', 'a.csv', '--fast'], ['fly', 'a.json', '--out'], ['score', 'a.csv', '--take', 'two']] as $arguments) {
+            [$code, , $err] = $this->run_(...$arguments);
+            self::assertSame(2, $code, implode(' ', $arguments));
+            self::assertStringContainsString('larkspur plan SHOT.json', $err);
+        }
+    }
+
+    public function test_the_program_itself_runs_without_a_framework(): void
+    {
+        exec(escapeshellarg(dirname(__DIR__, 2).'/bin/larkspur').' plan '.escapeshellarg($this->folder.'/shot.json').' 2>&1', $lines, $code);
+
+        self::assertSame(0, $code, implode("\n", $lines));
+        self::assertStringContainsString('would score', $lines[0]);
+    }
+
+    /** @return array{int, string, string} exit code, output, errors */
+    private function run_(string ...$arguments): array
+    {
+        $out = fopen('php://memory', 'w+b');
+        $err = fopen('php://memory', 'w+b');
+        assert($out !== false && $err !== false);
+        $code = (new CommandLine($out, $err))->run($arguments);
+        rewind($out);
+        rewind($err);
+
+        return [$code, (string) stream_get_contents($out), (string) stream_get_contents($err)];
+    }
+}
