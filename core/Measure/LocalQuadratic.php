@@ -12,7 +12,7 @@ namespace Larkspur\Measure;
  * At node tn the samples |t - tn| < W enter with u = (t - tn) / W and w = (1 - |u|^3)^3; the 3x3 normal equations
  * give c0 + c1 u + c2 u^2, so value = c0, rate = c1 / W, acceleration = 2 c2 / W^2. Each of these is a weighted sum
  * of samples, sum l_i y_i, and the noise gain sqrt(sum l_i^2) tells what white noise of the samples does to it.
- * With fewer than five samples in the window, W grows by 1.3, up to seven times.
+ * With fewer than five samples in the window, W grows by 1.3, up to seven times; in a longer gap the nearest five serve.
  */
 final class LocalQuadratic
 {
@@ -116,6 +116,10 @@ final class LocalQuadratic
                     $to++;
                 }
             }
+            if ($to - $from < self::FEWEST) {
+                [$from, $to] = self::nearest($t, $node, $from);
+                $width = 1.01 * max(1e-6, $node - $t[$from], $t[$to - 1] - $node);
+            }
             $key = $even && $to > $from ? ((int) round(($t[$from] - $node) * 1e6)) * 4096 + ($to - $from) : null;
             if ($key === null || ! isset($known[$key])) {
                 $rows = self::rows($t, $from, $to, $node, $width, $full);
@@ -187,6 +191,28 @@ final class LocalQuadratic
         }
 
         return [$l0, $l1, $l2, [sqrt($q0), sqrt($q1), sqrt($q2)]];
+    }
+
+    /**
+     * The five samples nearest to a node, or all where there are fewer.
+     *
+     * @param  list<float>  $t
+     * @param  int  $about  where to look
+     * @return array{int, int} first, and one past the last
+     */
+    private static function nearest(array $t, float $node, int $about): array
+    {
+        $n = count($t);
+        $from = $to = max(0, min($n, $about));
+        while ($to - $from < min($n, self::FEWEST)) {
+            if ($to >= $n || ($from > 0 && $node - $t[$from - 1] <= $t[$to] - $node)) {
+                $from--;
+            } else {
+                $to++;
+            }
+        }
+
+        return [$from, $to];
     }
 
     /** @param  list<float>  $t */

@@ -24,6 +24,9 @@ final class TakeFinder
 
     private const SHORTEST = 3.0;
 
+    /** A hole in the log longer than this parts two takes, s. */
+    private const PARTING_GAP = 5.0;
+
     /** Kept before and after each take, where the neighbouring takes allow, s. */
     private const MARGIN = 3.0;
 
@@ -111,6 +114,17 @@ final class TakeFinder
             );
         }
 
-        return $activity;
+        $t = $samples->t;
+        for ($i = 1, $n = count($t); $i < $n; $i++) {
+            if ($t[$i] - $t[$i - 1] > self::PARTING_GAP) {
+                foreach ($nodes as $k => $node) {
+                    if ($node > $t[$i - 1] && $node < $t[$i]) {
+                        $activity[$k] = 0.0;
+                    }
+                }
+            }
+        }
+
+        return array_values($activity);
     }
 }

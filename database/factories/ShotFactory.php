@@ -16,6 +16,8 @@ final class ShotFactory extends Factory
 {
     protected $model = Shot::class;
 
+    public const PARAMETERS = ['radius_m' => 22.5, 'height_m' => 9.0, 'arc_deg' => 70.0, 'pace_mps' => 2.2, 'direction' => 'clockwise', 'start_bearing_deg' => 200.0, 'ease_s' => 2.4];
+
     public function definition(): array
     {
         return ['title' => 'Round the stones', 'mode' => 'standard', 'move' => 'orbit', 'wind' => ['from_deg' => 0.0, 'mean_mps' => 0.0, 'gust_mps' => 0.0]];
@@ -32,7 +34,7 @@ final class ShotFactory extends Factory
             'intent' => [
                 'schema' => Intent::SCHEMA, 'move' => 'orbit',
                 'subject' => array_intersect_key($subject, ['lat' => 1, 'lon' => 1, 'alt_m' => 1, 'base_alt_m' => 1]),
-                'parameters' => ['radius_m' => 22.5, 'height_m' => 9.0, 'arc_deg' => 70.0, 'pace_mps' => 2.2, 'direction' => 'clockwise', 'start_bearing_deg' => 200.0, 'ease_s' => 2.4],
+                'parameters' => self::PARAMETERS,
             ],
         ]);
 

@@ -15,7 +15,7 @@ final class TakeList extends FormRequest
         return [
             'operator' => ['sometimes', 'integer'],
             'shot' => ['sometimes', 'integer'],
-            'cursor' => ['sometimes', 'string', 'max:400'],
+            'cursor' => ['sometimes', 'nullable', 'string', 'max:400'],
         ];
     }
 }

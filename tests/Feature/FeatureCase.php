@@ -10,7 +10,7 @@ use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\Storage;
 
 /** Ground of the feature tests: the application with the test database, and a storage disk that is thrown away. */
-abstract class FeatureTest extends TestCase
+abstract class FeatureCase extends TestCase
 {
     use RefreshDatabase;
 
