@@ -28,14 +28,15 @@ final class LocalQuadratic
      * @param  list<float>  $t  rising
      * @param  list<list<float>>  $channels  each as long as $t
      * @param  list<float>  $nodes  rising, within the span of $t
+     * @param  list<int>  $counts  how many samples each entry stands for (Bins); empty for one each
      * @return array{list<array{list<float>, list<float>, list<float>}>, array{list<float>, list<float>, list<float>}}
      *                                                                                                                 per channel value, rate, acceleration; then the three gains
      */
-    public static function fit(array $t, array $channels, array $nodes, float $halfWidth): array
+    public static function fit(array $t, array $channels, array $nodes, float $halfWidth, array $counts = []): array
     {
         $fits = array_fill(0, count($channels), [[], [], []]);
         $g0 = $g1 = $g2 = [];
-        foreach (self::windows($t, $nodes, $halfWidth, true) as [$low, $l0, $l1, $l2, $gains]) {
+        foreach (self::windows($t, $nodes, $halfWidth, true, $counts) as [$low, $l0, $l1, $l2, $gains]) {
             [$g0[], $g1[], $g2[]] = $gains;
             $m = count($l0);
             foreach ($channels as $c => $y) {
@@ -61,13 +62,14 @@ final class LocalQuadratic
      * @param  list<float>  $t
      * @param  list<list<float>>  $channels
      * @param  list<float>  $nodes
+     * @param  list<int>  $counts
      * @return array{list<list<float>>, list<float>} rate per channel, and its gain
      */
-    public static function rates(array $t, array $channels, array $nodes, float $halfWidth): array
+    public static function rates(array $t, array $channels, array $nodes, float $halfWidth, array $counts = []): array
     {
         $rates = array_fill(0, count($channels), []);
         $g1 = [];
-        foreach (self::windows($t, $nodes, $halfWidth, false) as [$low, , $l1, , $gains]) {
+        foreach (self::windows($t, $nodes, $halfWidth, false, $counts) as [$low, , $l1, , $gains]) {
             $g1[] = $gains[1];
             $m = count($l1);
             foreach ($channels as $c => $y) {
@@ -89,12 +91,13 @@ final class LocalQuadratic
      *
      * @param  list<float>  $t
      * @param  list<float>  $nodes
+     * @param  list<int>  $counts
      * @return \Generator<int, array{int, list<float>, list<float>, list<float>, array{float, float, float}}>
      */
-    private static function windows(array $t, array $nodes, float $halfWidth, bool $full): \Generator
+    private static function windows(array $t, array $nodes, float $halfWidth, bool $full, array $counts): \Generator
     {
         $n = count($t);
-        $even = self::isEven($t);
+        $even = $counts === [] && self::isEven($t);
         $known = [];
         $low = $high = 0;
         foreach ($nodes as $node) {
@@ -122,7 +125,7 @@ final class LocalQuadratic
             }
             $key = $even && $to > $from ? ((int) round(($t[$from] - $node) * 1e6)) * 4096 + ($to - $from) : null;
             if ($key === null || ! isset($known[$key])) {
-                $rows = self::rows($t, $from, $to, $node, $width, $full);
+                $rows = self::rows($t, $from, $to, $node, $width, $full, $counts);
                 if ($key !== null) {
                     $known[$key] = $rows;
                 }
@@ -135,9 +138,10 @@ final class LocalQuadratic
 
     /**
      * @param  list<float>  $t
+     * @param  list<int>  $counts
      * @return array{list<float>, list<float>, list<float>, array{float, float, float}}
      */
-    private static function rows(array $t, int $from, int $to, float $node, float $width, bool $full): array
+    private static function rows(array $t, int $from, int $to, float $node, float $width, bool $full, array $counts): array
     {
         $w = $wu = $wuu = [];
         $s0 = $s1 = $s2 = $s3 = $s4 = 0.0;
@@ -146,6 +150,9 @@ final class LocalQuadratic
             $a = $u < 0 ? -$u : $u;
             $k = 1 - $a * $a * $a;
             $k = $k * $k * $k;
+            if ($counts !== []) {
+                $k *= $counts[$i];
+            }
             $ku = $k * $u;
             $kuu = $ku * $u;
             $w[] = $k;
@@ -179,14 +186,16 @@ final class LocalQuadratic
             $kuu = $wuu[$j];
             $b = $first * ($c01 * $k + $c11 * $ku + $c12 * $kuu);
             $l1[] = $b;
-            $q1 += $b * $b;
+            // The mean of n samples has an n-th of their variance.
+            $share = $counts === [] ? 1.0 : 1 / $counts[$from + $j];
+            $q1 += $b * $b * $share;
             if ($full) {
                 $a = $inverse * ($c00 * $k + $c01 * $ku + $c02 * $kuu);
                 $c = $second * ($c02 * $k + $c12 * $ku + $c22 * $kuu);
                 $l0[] = $a;
                 $l2[] = $c;
-                $q0 += $a * $a;
-                $q2 += $c * $c;
+                $q0 += $a * $a * $share;
+                $q2 += $c * $c * $share;
             }
         }
 
@@ -215,8 +224,12 @@ final class LocalQuadratic
         return [$from, $to];
     }
 
-    /** @param  list<float>  $t */
-    private static function isEven(array $t): bool
+    /**
+     * Whether all time steps are the same to a millionth of a second.
+     *
+     * @param  list<float>  $t
+     */
+    public static function isEven(array $t): bool
     {
         $n = count($t);
         if ($n < 3) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Measure\Bins;
 use Larkspur\Measure\LocalQuadratic;
 use Larkspur\Measure\NoiseLevel;
 use Larkspur\Refusal;
@@ -28,6 +29,11 @@ final readonly class Grid
     public const SLOW = 2.5;
 
     public const BOB = 0.6;
+
+    /** Bins in which fast, unevenly timed logs are gathered before the kernels: of up to 1.2 s, and wider, s. */
+    public const FINE_BIN = 0.04;
+
+    private const WIDE_BIN = 0.1;
 
     /** Around a gap in the log this much on either side is not judged, s. */
     private const GAP_MARGIN = 0.3;
@@ -57,22 +63,27 @@ final readonly class Grid
         $t = $samples->t;
         $nodes = self::nodes($t);
         [$sx, $sz, $sh, $st] = self::noise($samples);
-        $even = $samples->positionT === $t;
 
-        [[$fx, $fy], $gp] = LocalQuadratic::fit($samples->positionT, [$samples->positionX, $samples->positionY], $nodes, self::POSITION);
-        [[$fz], $gz] = LocalQuadratic::fit($t, [$samples->z], $nodes, self::ALTITUDE);
-        [[$fh, $ft], $ga] = LocalQuadratic::fit($t, [$samples->heading, $samples->tilt], $nodes, self::ANGLE);
-        [[$bob], $gBob] = LocalQuadratic::rates($t, [$samples->z], $nodes, self::BOB);
+        $place = self::gathered($samples->positionT, [$samples->positionX, $samples->positionY], self::FINE_BIN);
+        [[$fx, $fy], $gp] = LocalQuadratic::fit($place->t, $place->channels, $nodes, self::POSITION, $place->counts);
+        $rest = self::gathered($t, [$samples->z, $samples->heading, $samples->tilt], self::FINE_BIN);
+        [$z, $heading, $tilt] = $rest->channels;
+        [[$fz], $gz] = LocalQuadratic::fit($rest->t, [$z], $nodes, self::ALTITUDE, $rest->counts);
+        [[$fh, $ft], $ga] = LocalQuadratic::fit($rest->t, [$heading, $tilt], $nodes, self::ANGLE, $rest->counts);
+        [[$bob], $gBob] = LocalQuadratic::rates($rest->t, [$z], $nodes, self::BOB, $rest->counts);
 
+        $place = self::gathered($samples->positionT, [$samples->positionX, $samples->positionY], self::WIDE_BIN);
+        $rest = self::gathered($t, [$samples->z, $samples->heading, $samples->tilt], self::WIDE_BIN);
         $wide = [];
         foreach ([self::STEADY, self::SLOW] as $width) {
-            if ($even) {
-                [[$x, $y, $z, $h, $g], $gain] = LocalQuadratic::rates($t, [$samples->x, $samples->y, $samples->z, $samples->heading, $samples->tilt], $nodes, $width);
+            if ($place->t === $rest->t) {
+                // The same times serve all five, so their weights are worked out once.
+                [[$x, $y, $z, $h, $g], $gain] = LocalQuadratic::rates($rest->t, [...$place->channels, ...$rest->channels], $nodes, $width, $rest->counts);
                 $wide[] = [$x, $y, $z, $h, $g, $gain, $gain];
             } else {
-                [[$x, $y], $positionGain] = LocalQuadratic::rates($samples->positionT, [$samples->positionX, $samples->positionY], $nodes, $width);
-                [[$z, $h, $g], $gain] = LocalQuadratic::rates($t, [$samples->z, $samples->heading, $samples->tilt], $nodes, $width);
-                $wide[] = [$x, $y, $z, $h, $g, $positionGain, $gain];
+                [[$x, $y], $placeGain] = LocalQuadratic::rates($place->t, $place->channels, $nodes, $width, $place->counts);
+                [[$z, $h, $g], $gain] = LocalQuadratic::rates($rest->t, $rest->channels, $nodes, $width, $rest->counts);
+                $wide[] = [$x, $y, $z, $h, $g, $placeGain, $gain];
             }
         }
         [$steady, $slow] = $wide;
@@ -86,6 +97,18 @@ final readonly class Grid
             new Channel($ft[0], $ft[1], $ft[2], $steady[4], $slow[4], $ga[0], $ga[1], $ga[2], $steady[6], $slow[6], $st),
             $bob, $gBob, self::valid($t, $nodes),
         );
+    }
+
+    /**
+     * Samples as the kernels get them: as they are where their times are even (the weights then repeat, and cost nothing),
+     * in bins otherwise.
+     *
+     * @param  list<float>  $t
+     * @param  list<list<float>>  $channels
+     */
+    public static function gathered(array $t, array $channels, float $bin): Bins
+    {
+        return Bins::of($t, $channels, LocalQuadratic::isEven($t) ? 0.0 : $bin);
     }
 
     /**

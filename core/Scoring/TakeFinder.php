@@ -99,9 +99,12 @@ final class TakeFinder
     private static function activity(Samples $samples, array $nodes, float $viewing, float $hfov): array
     {
         [$sp, $sz, $sh, $st] = Grid::noise($samples);
-        [[[, $vx], [, $vy]], [, $gp]] = LocalQuadratic::fit($samples->positionT, [$samples->positionX, $samples->positionY], $nodes, Grid::POSITION);
-        [[[, $vz]], [, $gz]] = LocalQuadratic::fit($samples->t, [$samples->z], $nodes, Grid::ALTITUDE);
-        [[[, $vh], [, $vt]], [, $ga]] = LocalQuadratic::fit($samples->t, [$samples->heading, $samples->tilt], $nodes, Grid::ANGLE);
+        $place = Grid::gathered($samples->positionT, [$samples->positionX, $samples->positionY], Grid::FINE_BIN);
+        $rest = Grid::gathered($samples->t, [$samples->z, $samples->heading, $samples->tilt], Grid::FINE_BIN);
+        [$z, $heading, $tilt] = $rest->channels;
+        [[$vx, $vy], $gp] = LocalQuadratic::rates($place->t, $place->channels, $nodes, Grid::POSITION, $place->counts);
+        [[$vz], $gz] = LocalQuadratic::rates($rest->t, [$z], $nodes, Grid::ALTITUDE, $rest->counts);
+        [[$vh, $vt], $ga] = LocalQuadratic::rates($rest->t, [$heading, $tilt], $nodes, Grid::ANGLE, $rest->counts);
         $degree = 1 / Angle::DEGREE;
         $activity = [];
         foreach ($nodes as $i => $_) {

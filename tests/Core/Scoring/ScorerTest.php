@@ -105,6 +105,23 @@ final class ScorerTest extends TestCase
         self::assertEqualsWithDelta($at(25), $at(10), 3.5);
     }
 
+    public function test_a_logger_with_jitter_gives_what_an_even_one_gives(): void
+    {
+        $plan = self::plan();
+        $flight = SimulatedOperator::fly($plan, OperatorHabits::named('hurried')->scaled(0.7), new Wind(3.0, 2.0, 3.2), 12);
+        $even = (new Recorder(50.0))->record($flight, $plan->shot->site->frame());
+        // Every fifth row is missing: the same flight, but for bins instead of the same weights over and over.
+        $keep = array_values(array_filter(range(0, $even->count() - 1), static fn (int $i): bool => $i % 5 !== 3));
+        $uneven = new FlightLog(array_map(static fn (array $column): array => \Larkspur\Measure\Series::at($column, $keep), $even->columns));
+        $a = Scorer::score($even, $plan->move->intent);
+        $b = Scorer::score($uneven, $plan->move->intent);
+
+        self::assertEqualsWithDelta($a->score, $b->score, 1.0);
+        foreach (['path', 'framing', 'steady', 'smooth', 'clean'] as $part) {
+            self::assertEqualsWithDelta($a->parts->scores[$part], $b->parts->scores[$part], 1.5, $part);
+        }
+    }
+
     public function test_heights_above_take_off_are_lifted_and_said(): void
     {
         $plan = self::plan();
