@@ -167,7 +167,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Plan', required: ['intent', 'assumed', 'move', 'feasible', 'phases', 'camera', 'subject', 'samples', 'fingers', 'presses', 'comfortable', 'cues', 'frames', 'findings', 'summary', 'expected'], properties: [
+#[OA\Schema(schema: 'Plan', required: ['intent', 'assumed', 'move', 'feasible', 'phases', 'camera', 'subject', 'samples', 'fingers', 'presses', 'comfortable', 'cues', 'frames', 'findings', 'summary'], properties: [
     new OA\Property(property: 'intent', ref: '#/components/schemas/Intent'),
     new OA\Property(property: 'assumed', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'move', ref: '#/components/schemas/PlanMove'),
@@ -183,7 +183,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'frames', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frame')),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
     new OA\Property(property: 'summary', type: 'string'),
-    new OA\Property(property: 'expected', ref: '#/components/schemas/Expected', nullable: true),
+    new OA\Property(property: 'expected', ref: '#/components/schemas/Expected', description: 'absent where it was not asked for, null where nothing could be judged', nullable: true),
 ], type: 'object')]
 #[OA\Schema(schema: 'Figure', required: ['id', 'label', 'value', 'unit', 'textbook', 'unusable', 'score'], properties: [
     new OA\Property(property: 'id', type: 'string'),

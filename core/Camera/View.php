@@ -19,12 +19,24 @@ final readonly class View
     /** Nearest depth at which a point is drawn, m: what lies behind the lens must be cut off before dividing. */
     public const NEAR = 0.05;
 
+    private float $sinHeading;
+
+    private float $cosHeading;
+
+    private float $sinTilt;
+
+    private float $cosTilt;
+
     public function __construct(
         public Position $position,
         public float $heading,
         public float $tilt,
         public Lens $lens,
     ) {
+        $this->sinHeading = sin($heading);
+        $this->cosHeading = cos($heading);
+        $this->sinTilt = sin($tilt);
+        $this->cosTilt = cos($tilt);
     }
 
     /**
@@ -34,15 +46,26 @@ final readonly class View
      */
     public function inLensAxes(Position $point): array
     {
-        $offset = $point->minus($this->position);
-        $ahead = $offset->east * sin($this->heading) + $offset->north * cos($this->heading);
-        $right = $offset->east * cos($this->heading) - $offset->north * sin($this->heading);
+        $east = $point->east - $this->position->east;
+        $north = $point->north - $this->position->north;
+        $up = $point->up - $this->position->up;
+        $ahead = $east * $this->sinHeading + $north * $this->cosHeading;
 
         return [
-            $right,
-            -$ahead * sin($this->tilt) + $offset->up * cos($this->tilt),
-            $ahead * cos($this->tilt) + $offset->up * sin($this->tilt),
+            $east * $this->cosHeading - $north * $this->sinHeading,
+            -$ahead * $this->sinTilt + $up * $this->cosTilt,
+            $ahead * $this->cosTilt + $up * $this->sinTilt,
         ];
+    }
+
+    /**
+     * What a metre straight up is in the lens' own axes.
+     *
+     * @return array{float, float, float} right, up, depth
+     */
+    public function plumb(): array
+    {
+        return [0.0, $this->cosTilt, $this->sinTilt];
     }
 
     /** Where a point falls in the frame; null where it lies behind the lens. */

@@ -277,7 +277,7 @@ final class Checks
         $least = INF;
         $at = 0.0;
         $n = $flight->count();
-        $stride = 10;
+        $stride = 25;
         for ($i = 0; $i < $n; $i += $stride) {
             $distance = $solid->distance($flight->position($i));
             if ($distance < $least) {

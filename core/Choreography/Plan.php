@@ -98,6 +98,7 @@ final readonly class Plan
         return [
             'intent' => $this->move->intent->toArray(),
             'assumed' => $this->move->assumed,
+            'summary' => $this->summary(),
             'move' => ['id' => $this->move->intent->move, 'name' => Catalogue::move($this->move->intent->move)->name()],
             'feasible' => $this->feasible(),
             'phases' => [

@@ -16,6 +16,13 @@ use Larkspur\Measure\Angle;
  */
 final readonly class Solid
 {
+    private float $sin;
+
+    private float $cos;
+
+    /** @var list<Position> the foot's outline, in order round it */
+    public array $outline;
+
     /**
      * @param  'box'|'cylinder'  $shape
      * @param  Position  $base  centre of the foot
@@ -34,6 +41,9 @@ final readonly class Solid
         public float $heading = 0.0,
         public bool $isSubject = false,
     ) {
+        $this->sin = sin($heading);
+        $this->cos = cos($heading);
+        $this->outline = $this->corners();
     }
 
     public static function read(Fields $fields): self
@@ -69,12 +79,8 @@ final readonly class Solid
         ];
     }
 
-    /**
-     * The foot's outline, in order round it.
-     *
-     * @return list<Position>
-     */
-    public function outline(): array
+    /** @return list<Position> */
+    private function corners(): array
     {
         $corners = [];
         if ($this->shape === 'cylinder') {
@@ -88,8 +94,8 @@ final readonly class Solid
             $a = $across * $this->width / 2;
             $l = $along * $this->length / 2;
             $corners[] = $this->base->plus(
-                $a * cos($this->heading) + $l * sin($this->heading),
-                -$a * sin($this->heading) + $l * cos($this->heading),
+                $a * $this->cos + $l * $this->sin,
+                -$a * $this->sin + $l * $this->cos,
                 0,
             );
         }
@@ -100,15 +106,17 @@ final readonly class Solid
     /** Shortest distance from a point to the solid, m; 0 inside it. */
     public function distance(Position $point): float
     {
-        $offset = $point->minus($this->base);
-        $above = max(0.0, -$offset->up, $offset->up - $this->height);
+        $east = $point->east - $this->base->east;
+        $north = $point->north - $this->base->north;
+        $up = $point->up - $this->base->up;
+        $above = max(0.0, -$up, $up - $this->height);
         if ($this->shape === 'cylinder') {
-            return hypot(max(0.0, $offset->ground() - $this->width / 2), $above);
+            return hypot(max(0.0, hypot($east, $north) - $this->width / 2), $above);
         }
-        $across = $offset->east * cos($this->heading) - $offset->north * sin($this->heading);
-        $along = $offset->east * sin($this->heading) + $offset->north * cos($this->heading);
+        $across = max(0.0, abs($east * $this->cos - $north * $this->sin) - $this->width / 2);
+        $along = max(0.0, abs($east * $this->sin + $north * $this->cos) - $this->length / 2);
 
-        return sqrt(max(0.0, abs($across) - $this->width / 2) ** 2 + max(0.0, abs($along) - $this->length / 2) ** 2 + $above ** 2);
+        return sqrt($across * $across + $along * $along + $above * $above);
     }
 
     /**
@@ -121,8 +129,12 @@ final readonly class Solid
      */
     public function silhouette(View $view): array
     {
-        $foot = array_map($view->inLensAxes(...), $this->outline());
-        $top = array_map(fn (Position $p): array => $view->inLensAxes($p->plus(0, 0, $this->height)), $this->outline());
+        [$right, $up, $depth] = $view->plumb();
+        $foot = $top = [];
+        foreach ($this->outline as $corner) {
+            $foot[] = $at = $view->inLensAxes($corner);
+            $top[] = [$at[0] + $right * $this->height, $at[1] + $up * $this->height, $at[2] + $depth * $this->height];
+        }
         $n = count($foot);
         $points = [];
         for ($i = 0; $i < $n; $i++) {
@@ -170,11 +182,10 @@ final readonly class Solid
      */
     private static function hull(array $points): array
     {
-        sort($points);
-        $points = array_values(array_unique($points, SORT_REGULAR));
         if (count($points) < 3) {
             return $points;
         }
+        usort($points, static fn (array $a, array $b): int => $a[0] <=> $b[0] ?: $a[1] <=> $b[1]);
 
         return [...self::chain($points), ...self::chain(array_reverse($points))];
     }

@@ -417,6 +417,8 @@ export interface components {
                 [key: string]: number | string;
             };
             wind?: components["schemas"]["Wind"] | null;
+            /** @description whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged */
+            expect?: boolean;
         };
         ShotDraft: components["schemas"]["PlanDraft"] & {
             /** @description A draft that is kept, under a title. */
@@ -748,7 +750,7 @@ export interface components {
             frames: components["schemas"]["Frame"][];
             findings: components["schemas"]["Finding"][];
             summary: string;
-            expected: components["schemas"]["Expected"] | null;
+            expected?: components["schemas"]["Expected"] | null;
         };
         Figure: {
             id: string;

@@ -1,6 +1,6 @@
 // Side sheet: the same move in elevation, seen square to the line from the start to the subject. Ground, what stands
 // there, the path's height, the rays of the frame's upper and lower edge.
-import { type PointerEvent, useMemo, useState } from 'react';
+import { memo, type PointerEvent, useMemo, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
@@ -14,7 +14,7 @@ type Props = {
   onHeight?: (height: number) => void;
 };
 
-export function SideSheet({ plan, site, time, units, onHeight }: Props) {
+export const SideSheet = memo(function SideSheet({ plan, site, time, units, onHeight }: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [dragging, setDragging] = useState(false);
   const samples = plan.samples;
@@ -175,4 +175,4 @@ export function SideSheet({ plan, site, time, units, onHeight }: Props) {
       </svg>
     </div>
   );
-}
+});

@@ -1,6 +1,6 @@
 // Site sheet: the plan view in metres, north up. What stands there with its height, take-off and sight-line ring, wind,
 // the planned path with a tick each second and the camera's wedge, and what was flown over it. Handles reshape a shot.
-import { type PointerEvent, useMemo, useRef, useState } from 'react';
+import { memo, type PointerEvent, useMemo, useRef, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
@@ -65,7 +65,7 @@ function useSettledBounds(bounds: Bounds, frozen: boolean): Bounds {
   return kept.current;
 }
 
-export function SiteSheet(props: Props) {
+export const SiteSheet = memo(function SiteSheet(props: Props) {
   const { site, subject, planned, flown, hold, wind, hfov, time, handles = [], units, label } = props;
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [dragging, setDragging] = useState<string | null>(null);
@@ -287,7 +287,7 @@ export function SiteSheet(props: Props) {
       </svg>
     </div>
   );
-}
+});
 
 type SolidProps = {
   solid: Schemas['Solid'];

@@ -1,6 +1,7 @@
 // Stave lanes: the five fingers over time, like parts of a score. Planned in outline, flown filled, faults and comments
 // pinned to their moment, usable seconds along the foot. Dragging along them moves the clock.
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { type KeyboardEvent, memo, type PointerEvent, useRef } from 'react';
+import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { clock } from '~/units';
 import { linear, roundUp, ticks } from './scale';
@@ -41,7 +42,7 @@ type Props = {
   onPin?: (pin: Pin) => void;
 };
 
-export function StaveLanes({
+export const StaveLanes = memo(function StaveLanes({
   lanes,
   planned,
   flown,
@@ -287,6 +288,17 @@ export function StaveLanes({
       </svg>
     </div>
   );
+});
+
+/** A finger's lane on a planned sheet, with what it holds. */
+export function laneOf(press: Schemas['Press']): Lane {
+  const share = Math.round(100 * Math.abs(press.hold));
+  return {
+    finger: press.finger as Stave,
+    thumb: press.thumb,
+    ends: press.ends,
+    value: press.kind === 'rests' ? 'rests' : `${share} % ${press.ends[press.hold >= 0 ? 1 : 0]}`,
+  };
 }
 
 /** Travel that fills half a lane: the largest that is pressed, up to the next quarter, so that small presses are seen too. */

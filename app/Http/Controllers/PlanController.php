@@ -18,6 +18,9 @@ use OpenApi\Attributes as OA;
 /** Works a draft out without keeping it: asked at every drag. */
 final class PlanController extends Controller
 {
+    /** Samples of 0.02 s between those sent to the page. */
+    private const STRIDE = 10;
+
     #[OA\Get(path: '/moves', operationId: 'moves', responses: [new OA\Response(response: 200, description: 'Moves that can be planned, with their parameters', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Move')))])]
     public function moves(): JsonResponse
     {
@@ -38,6 +41,8 @@ final class PlanController extends Controller
         $rig = Rig::query()->findOrFail($request->integer('rig_id'));
         $shot = $draft($site, $rig, $this->user($request), $request->draft())['shot'];
 
-        return new JsonResponse(Expectation::of(Planner::plan($shot))->toArray(10));
+        $plan = Planner::plan($shot);
+
+        return new JsonResponse($request->boolean('expect', true) ? Expectation::of($plan)->toArray(self::STRIDE) : $plan->toArray(self::STRIDE));
     }
 }

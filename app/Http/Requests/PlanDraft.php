@@ -21,6 +21,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'aim', required: ['x', 'y'], properties: [new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')], type: 'object', nullable: true),
     new OA\Property(property: 'parameters', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
     new OA\Property(property: 'wind', ref: '#/components/schemas/Wind', nullable: true),
+    new OA\Property(property: 'expect', description: 'whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged', type: 'boolean'),
 ], type: 'object')]
 class PlanDraft extends FormRequest
 {
@@ -37,6 +38,7 @@ class PlanDraft extends FormRequest
             'aim' => ['sometimes', 'nullable', 'array'],
             'parameters' => ['sometimes', 'nullable', 'array'],
             'wind' => ['sometimes', 'nullable', 'array'],
+            'expect' => ['sometimes', 'boolean'],
         ];
     }
 

@@ -97,7 +97,7 @@ final class ViewTest extends TestCase
     private static function corners(Solid $solid, View $view): array
     {
         $corners = [];
-        foreach ($solid->outline() as $foot) {
+        foreach ($solid->outline as $foot) {
             foreach ([$foot, $foot->plus(0, 0, $solid->height)] as $corner) {
                 $seen = $view->project($corner);
                 if ($seen !== null) {

@@ -1,5 +1,7 @@
 // Before you fly: what was checked, what is broken first, each with the nearest change that mends it.
+
 import { Check, CircleAlert, TriangleAlert } from 'lucide-react';
+import { memo } from 'react';
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import type { Values } from './draft';
@@ -10,11 +12,18 @@ const LOOK = {
   broken: { icon: TriangleAlert, color: 'text-brick', word: 'can’t be flown' },
 } as const;
 
-export function Findings({ plan, onMend }: { plan: Schemas['Plan']; onMend: (values: Values) => void }) {
+export const Findings = memo(function Findings({
+  plan,
+  onMend,
+}: {
+  plan: Schemas['Plan'];
+  onMend: (values: Values) => void;
+}) {
   return (
     <Card className="p-3">
       <div className="flex justify-between items-baseline">
         <h2>Before you fly</h2>
+        {plan.expected === undefined && <span className="text-sm text-ink-soft">would score …</span>}
         {plan.expected && (
           <span
             className={`text-sm font-semibold ${plan.expected.score >= 97 ? 'text-leaf' : 'text-pollen-ink'}`}
@@ -62,4 +71,4 @@ export function Findings({ plan, onMend }: { plan: Schemas['Plan']; onMend: (val
       </p>
     </Card>
   );
-}
+});

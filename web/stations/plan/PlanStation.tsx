@@ -1,6 +1,6 @@
 // Plan: an orbit worked out on the site sheet. Every drag asks the server; path, thumb sheet, frames and checks follow.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { call, type Schemas } from '~/api/client';
 import { useMoves, useRigs, useShot, useShots, useSites } from '~/api/queries';
@@ -12,13 +12,14 @@ import { useKeys } from '~/kit/useKeys';
 import { FrameStrip } from '~/pictures/FrameStrip';
 import { SideSheet } from '~/pictures/SideSheet';
 import { SiteSheet } from '~/pictures/SiteSheet';
-import { type Lane, StaveLanes } from '~/pictures/StaveLanes';
+import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
 import { useSession } from '~/shell/session';
 import { Cues } from './Cues';
-import { draftOf, endAt, newDraft, startAt, type Values, withValues } from './draft';
+import { draftOf, newDraft, rounded, type Values, withValues } from './draft';
 import { Findings } from './Findings';
 import { SetUp } from './SetUp';
 import { Shape } from './Shape';
+import { useHandles } from './useHandles';
 import { type Draft, usePlan } from './usePlan';
 
 export default function PlanStation() {
@@ -70,10 +71,9 @@ type Props = {
 
 function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
   const { units } = useSession();
-  const [draft, setDraft] = useState<Draft>(first);
   const [title, setTitle] = useState(shot?.title ?? '');
   const [time, setTime] = useState<number | null>(null);
-  const { plan, problem, busy } = usePlan(draft);
+  const { draft, change, plan, problem, busy } = usePlan(first);
   const client = useQueryClient();
   const navigate = useNavigate();
   const site = sites.find((item) => item.id === draft.site_id) ?? sites[0];
@@ -83,7 +83,17 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
     () => ({ ...((plan?.intent.parameters as Values | undefined) ?? {}), ...(draft.parameters as Values) }),
     [plan, draft],
   );
-  const set = useCallback((next: Values) => setDraft((now) => withValues(now, next)), []);
+  const now = useRef(values);
+  now.current = values;
+  const set = useCallback((next: Values) => change((draft) => withValues(draft, next)), [change]);
+  const handles = useHandles(plan, draft.subject_at, now, set, change);
+  const hold = useMemo<[number, number] | null>(
+    () => (plan ? [plan.phases.hold_from_s, plan.phases.hold_to_s] : null),
+    [plan],
+  );
+  const planned = useMemo(() => plan && { t: plan.samples.t, fingers: plan.fingers }, [plan]);
+  const lanes = useMemo(() => plan?.presses.map(laneOf) ?? [], [plan]);
+  const setHeight = useCallback((height: number) => set({ height_m: rounded(height, 0.5) }), [set]);
   const name =
     site?.subjects.find((subject) => subject.id === draft.subject_id)?.name ?? 'a place of your own';
   const suggested = `${name}, ${values.direction === 'counterclockwise' ? 'counterclockwise' : 'clockwise'}`;
@@ -118,66 +128,6 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
   useKeys(useMemo(() => ({ o: turnRound, k: keepIt, f: flyIt }), [turnRound, keepIt, flyIt]));
 
   if (!site) return null;
-  const subject = plan?.subject ?? null;
-  const samples = plan?.samples;
-  const handles =
-    subject && samples
-      ? [
-          {
-            id: 'start',
-            label: 'Start: radius and bearing',
-            east: samples.east_m[0] ?? 0,
-            north: samples.north_m[0] ?? 0,
-            onMove: (east: number, north: number) => set(startAt(subject, east, north, 0.5)),
-            onNudge: (dx: number, dy: number) =>
-              set({
-                radius_m: Math.max(2, Number(values.radius_m ?? 20) + dy),
-                start_bearing_deg: Math.round(Number(values.start_bearing_deg ?? 0) + 2 * dx),
-              }),
-          },
-          {
-            id: 'end',
-            label: 'End: arc',
-            east: samples.east_m.at(-1) ?? 0,
-            north: samples.north_m.at(-1) ?? 0,
-            onMove: (east: number, north: number) => set(endAt(subject, values, east, north)),
-            onNudge: (dx: number, dy: number) =>
-              set({ arc_deg: Math.max(10, Number(values.arc_deg ?? 180) + 5 * (dx + dy)) }),
-          },
-          ...(draft.subject_at
-            ? [
-                {
-                  id: 'subject',
-                  label: 'Subject: its place',
-                  east: draft.subject_at.east_m,
-                  north: draft.subject_at.north_m,
-                  onMove: (east_m: number, north_m: number) =>
-                    setDraft((now) => ({ ...now, subject_at: { ...now.subject_at, east_m, north_m } })),
-                  onNudge: (dx: number, dy: number) =>
-                    setDraft((now) => ({
-                      ...now,
-                      subject_at: {
-                        ...now.subject_at,
-                        east_m: (now.subject_at?.east_m ?? 0) + dx,
-                        north_m: (now.subject_at?.north_m ?? 0) + dy,
-                      },
-                    })),
-                },
-              ]
-            : []),
-        ]
-      : [];
-  const lanes: Lane[] =
-    plan?.presses.map((press) => ({
-      finger: press.finger as Lane['finger'],
-      thumb: press.thumb,
-      ends: press.ends,
-      value:
-        press.kind === 'rests'
-          ? 'rests'
-          : `${Math.round(100 * Math.abs(press.hold))} % ${press.ends[press.hold >= 0 ? 1 : 0]}`,
-    })) ?? [];
-
   return (
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_310px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
       <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
@@ -209,9 +159,9 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
           <Card caption="From above, metres" className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0">
             <SiteSheet
               site={site.document}
-              subject={subject}
-              planned={samples ?? null}
-              hold={plan ? [plan.phases.hold_from_s, plan.phases.hold_to_s] : null}
+              subject={plan?.subject ?? null}
+              planned={plan?.samples ?? null}
+              hold={hold}
               wind={draft.wind ?? null}
               hfov={plan?.camera.hfov_deg ?? 70}
               time={time}
@@ -222,13 +172,7 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
           </Card>
           <Card caption="From the side" className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0">
             {plan && (
-              <SideSheet
-                plan={plan}
-                site={site.document}
-                time={time}
-                units={units}
-                onHeight={(height) => set({ height_m: Math.round(height * 2) / 2 })}
-              />
+              <SideSheet plan={plan} site={site.document} time={time} units={units} onHeight={setHeight} />
             )}
           </Card>
         </div>
@@ -243,11 +187,11 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
           {plan && (
             <StaveLanes
               lanes={lanes}
-              planned={{ t: samples?.t ?? [], fingers: plan.fingers }}
+              planned={planned}
               flown={null}
               from={0}
               to={plan.phases.duration_s}
-              hold={[plan.phases.hold_from_s, plan.phases.hold_to_s]}
+              hold={hold}
               time={time}
               onTime={setTime}
             />
@@ -261,7 +205,7 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
         {plan && <Findings plan={plan} onMend={set} />}
         <SetUp
           draft={draft}
-          setDraft={setDraft}
+          change={change}
           plan={plan}
           site={site}
           sites={sites}

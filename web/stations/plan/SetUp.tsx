@@ -1,4 +1,5 @@
 // Where and with what: the shot, its site and subject, craft and mode, the subject's place in the frame, and the wind.
+import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
@@ -6,11 +7,11 @@ import { Choice } from '~/kit/Choice';
 import { Dial } from '~/kit/Dial';
 import { Pick } from '~/kit/Pick';
 import { useSession } from '~/shell/session';
-import type { Draft } from './usePlan';
+import type { Draft, Planning } from './usePlan';
 
 type Props = {
   draft: Draft;
-  setDraft: (change: (now: Draft) => Draft) => void;
+  change: Planning['change'];
   plan: Schemas['Plan'] | null;
   site: Schemas['Site'];
   sites: Schemas['Site'][];
@@ -21,7 +22,7 @@ type Props = {
 
 const OWN_PLACE = 'own-place';
 
-export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }: Props) {
+export const SetUp = memo(function SetUp({ draft, change, plan, site, sites, rigs, shots, shot }: Props) {
   const { units } = useSession();
   const navigate = useNavigate();
   const aim =
@@ -33,7 +34,7 @@ export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }:
   const choosePlace = (id: string) => {
     if (id === OWN_PLACE) {
       const now = plan?.subject;
-      setDraft((d) => ({
+      change((d) => ({
         ...d,
         subject_id: null,
         subject_at: {
@@ -44,7 +45,7 @@ export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }:
         },
       }));
     } else {
-      setDraft((d) => ({ ...d, subject_id: id, subject_at: null }));
+      change((d) => ({ ...d, subject_id: id, subject_at: null }));
     }
   };
   return (
@@ -66,7 +67,7 @@ export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }:
         label="Subject’s place in the frame"
         value={aim}
         onChange={(next) =>
-          setDraft((d) => ({
+          change((d) => ({
             ...d,
             aim: next === 'centre' ? null : { x: next === 'left' ? 0.3333 : 0.6667, y: 0.5 },
           }))
@@ -80,7 +81,7 @@ export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }:
       <Choice
         label="Flight mode"
         value={draft.mode}
-        onChange={(mode) => setDraft((d) => ({ ...d, mode }))}
+        onChange={(mode) => change((d) => ({ ...d, mode }))}
         options={[
           { value: 'slow', label: 'Slow' },
           { value: 'standard', label: 'Standard' },
@@ -93,7 +94,7 @@ export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }:
         onChange={(value) => {
           const next = sites.find((item) => String(item.id) === value);
           if (next)
-            setDraft((d) => ({
+            change((d) => ({
               ...d,
               site_id: next.id,
               subject_id: next.subjects[0]?.id ?? null,
@@ -114,7 +115,7 @@ export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }:
       <Pick
         label="Craft"
         value={String(draft.rig_id)}
-        onChange={(value) => setDraft((d) => ({ ...d, rig_id: Number(value) }))}
+        onChange={(value) => change((d) => ({ ...d, rig_id: Number(value) }))}
         options={rigs.map((item) => ({
           value: String(item.id),
           label: `${item.craft}, version ${item.version}`,
@@ -129,7 +130,7 @@ export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }:
         step={0.5}
         units={units}
         onChange={(mean) =>
-          setDraft((d) => ({
+          change((d) => ({
             ...d,
             wind: { from_deg: d.wind?.from_deg ?? 0, mean_mps: mean, gust_mps: Math.round(15 * mean) / 10 },
           }))
@@ -145,7 +146,7 @@ export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }:
         places={0}
         units={units}
         onChange={(from) =>
-          setDraft((d) => ({
+          change((d) => ({
             ...d,
             wind: { mean_mps: d.wind?.mean_mps ?? 0, gust_mps: d.wind?.gust_mps ?? 0, from_deg: from },
           }))
@@ -153,4 +154,4 @@ export function SetUp({ draft, setDraft, plan, site, sites, rigs, shots, shot }:
       />
     </Card>
   );
-}
+});

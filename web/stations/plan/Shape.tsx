@@ -1,4 +1,5 @@
 // Shape it: a dial for every parameter of the move.
+import { memo } from 'react';
 import type { Problem, Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -14,7 +15,7 @@ type Props = {
   problem: Problem | null;
 };
 
-export function Shape({ set, values, parameters, plan, problem }: Props) {
+export const Shape = memo(function Shape({ set, values, parameters, plan, problem }: Props) {
   const { units } = useSession();
   const wrong = (id: string) => problem?.details.errors.some((error) => error.place.endsWith(id)) ?? false;
   return (
@@ -60,4 +61,4 @@ export function Shape({ set, values, parameters, plan, problem }: Props) {
       <p className="m-0 text-sm text-ink-soft">Green: where this rig and your thumbs are comfortable.</p>
     </Card>
   );
-}
+});

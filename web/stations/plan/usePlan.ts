@@ -1,52 +1,85 @@
-// Asks the server for the plan of a draft: one request at a time, the newest draft next, the last answer wins. While one
-// is on its way the picture before it stays. Each answer is timed from the input it belongs to until it has been painted.
+// Holds the draft of a shot and asks the server to work it out: one request at a time, the newest draft next, the last
+// answer wins. While one is on its way the picture before it stays. The score to expect takes longer to work out, so it
+// is asked for when the hand rests. Each answer is timed from the input it belongs to until it has been painted.
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { call, Problem, type Schemas } from '~/api/client';
 
 export type Draft = Schemas['PlanDraft'];
 
-type Answer = { plan: Schemas['Plan'] | null; problem: Problem | null; asked: number; draft: Draft | null };
+/** A hand that has not moved for so long rests, ms. */
+const REST = 150;
 
-const EMPTY: Answer = { plan: null, problem: null, asked: 0, draft: null };
+type Wanted = { draft: Draft; asked: number };
+type Answer = { plan: Schemas['Plan'] | null; problem: Problem | null; asked: number };
 
-export function usePlan(draft: Draft | null): Answer & { busy: boolean } {
-  const [answer, setAnswer] = useState<Answer>(EMPTY);
-  const [busy, setBusy] = useState(false);
-  const flying = useRef(false);
-  const next = useRef<{ draft: Draft; asked: number } | null>(null);
+export type Planning = {
+  draft: Draft;
+  /** Changes the draft and asks for its plan at once, before the page is drawn again. */
+  change: (change: (now: Draft) => Draft) => void;
+  plan: Schemas['Plan'] | null;
+  problem: Problem | null;
+  busy: boolean;
+};
+
+export function usePlan(first: Draft): Planning {
+  const [draft, setDraft] = useState(first);
+  const [answer, setAnswer] = useState<Answer>({ plan: null, problem: null, asked: 0 });
+  const [busy, setBusy] = useState(true);
+  const latest = useRef(first);
+  const next = useRef<Wanted | null>(null);
+  const asking = useRef(false);
+  const rest = useRef<number | undefined>(undefined);
   const alive = useRef(true);
 
-  const ask = useCallback(async () => {
-    if (flying.current) return;
-    flying.current = true;
+  const ask = useCallback(async (wanted: Wanted) => {
+    window.clearTimeout(rest.current);
+    next.current = wanted;
+    if (asking.current) return;
+    asking.current = true;
     setBusy(true);
     while (next.current !== null) {
-      const { draft: wanted, asked } = next.current;
+      const { draft: now, asked } = next.current;
       next.current = null;
       try {
-        const plan = await call<Schemas['Plan']>('POST', '/plans', wanted);
-        if (alive.current) setAnswer({ plan, problem: null, asked, draft: wanted });
+        const plan = await call<Schemas['Plan']>('POST', '/plans', now);
+        if (alive.current) setAnswer({ plan, problem: null, asked });
+        if (now.expect === false) {
+          rest.current = window.setTimeout(
+            () => void ask({ draft: { ...now, expect: true }, asked: 0 }),
+            REST,
+          );
+        }
       } catch (error) {
         if (!(error instanceof Problem)) throw error;
-        if (alive.current) setAnswer((last) => ({ ...last, problem: error, asked, draft: wanted }));
+        if (alive.current) setAnswer((last) => ({ ...last, problem: error, asked }));
       }
+      // What came meanwhile is asked at once; resting can wait for it.
+      if (next.current !== null) window.clearTimeout(rest.current);
     }
-    flying.current = false;
+    asking.current = false;
     if (alive.current) setBusy(false);
   }, []);
 
-  useEffect(() => {
-    if (draft === null) return;
-    next.current = { draft, asked: performance.now() };
-    void ask();
-  }, [draft, ask]);
+  const change = useCallback(
+    (step: (now: Draft) => Draft) => {
+      latest.current = step(latest.current);
+      void ask({
+        draft: { ...latest.current, expect: false },
+        asked: window.event?.timeStamp ?? performance.now(),
+      });
+      setDraft(latest.current);
+    },
+    [ask],
+  );
 
   useEffect(() => {
     alive.current = true;
+    void ask({ draft: latest.current, asked: performance.now() });
     return () => {
       alive.current = false;
+      window.clearTimeout(rest.current);
     };
-  }, []);
+  }, [ask]);
 
   useLayoutEffect(() => {
     if (answer.asked === 0) return;
@@ -60,5 +93,5 @@ export function usePlan(draft: Draft | null): Answer & { busy: boolean } {
     });
   }, [answer]);
 
-  return { ...answer, busy };
+  return { draft, change, plan: answer.plan, problem: answer.problem, busy };
 }

@@ -1,0 +1,65 @@
+// What can be dragged on the site sheet: the start (radius and bearing), the end (arc), and a subject of one's own. The
+// handles stand where the plan on show has them; they are made anew with a plan, not with every change on its way to one.
+import { type RefObject, useMemo } from 'react';
+import type { Schemas } from '~/api/client';
+import type { Handle } from '~/pictures/SiteSheet';
+import { endAt, startAt, type Values } from './draft';
+import type { Planning } from './usePlan';
+
+type Subject = { east_m: number; north_m: number };
+
+export function useHandles(
+  plan: Schemas['Plan'] | null,
+  ownPlace: Subject | null | undefined,
+  now: RefObject<Values>,
+  set: (values: Values) => void,
+  change: Planning['change'],
+): Handle[] {
+  return useMemo(() => {
+    const subject = plan?.subject;
+    const samples = plan?.samples;
+    if (!subject || !samples) return [];
+    const value = (id: string, otherwise: number) => Number(now.current[id] ?? otherwise);
+    const place = (step: (from: Subject) => Subject) =>
+      change((draft) => ({
+        ...draft,
+        subject_at: {
+          ...draft.subject_at,
+          ...step({ east_m: draft.subject_at?.east_m ?? 0, north_m: draft.subject_at?.north_m ?? 0 }),
+        },
+      }));
+    const handles: Handle[] = [
+      {
+        id: 'start',
+        label: 'Start: radius and bearing',
+        east: samples.east_m[0] ?? 0,
+        north: samples.north_m[0] ?? 0,
+        onMove: (east, north) => set(startAt(subject, east, north, 0.5)),
+        onNudge: (dx, dy) =>
+          set({
+            radius_m: Math.max(2, value('radius_m', 20) + dy),
+            start_bearing_deg: Math.round(value('start_bearing_deg', 0) + 2 * dx),
+          }),
+      },
+      {
+        id: 'end',
+        label: 'End: arc',
+        east: samples.east_m.at(-1) ?? 0,
+        north: samples.north_m.at(-1) ?? 0,
+        onMove: (east, north) => set(endAt(subject, now.current, east, north)),
+        onNudge: (dx, dy) => set({ arc_deg: Math.max(10, value('arc_deg', 180) + 5 * (dx + dy)) }),
+      },
+    ];
+    if (ownPlace) {
+      handles.push({
+        id: 'subject',
+        label: 'Subject: its place',
+        east: ownPlace.east_m,
+        north: ownPlace.north_m,
+        onMove: (east_m, north_m) => place(() => ({ east_m, north_m })),
+        onNudge: (dx, dy) => place((from) => ({ east_m: from.east_m + dx, north_m: from.north_m + dy })),
+      });
+    }
+    return handles;
+  }, [plan, ownPlace, now, set, change]);
+}
