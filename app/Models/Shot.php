@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 use Larkspur\Choreography\Shot as PlannedShot;
 use Larkspur\Fields;
+use Larkspur\Geo\GeoPoint;
+use Larkspur\Geo\LocalFrame;
 
 /**
  * A shot as an operator has worked it out: what it is meant to be, where, with which rig.
@@ -85,6 +87,25 @@ final class Shot extends Model
         }
 
         return null;
+    }
+
+    /**
+     * Where the subject stands, in the site's metres, where it is none of the named ones: what a draft sends as subject_at.
+     *
+     * @return ?array{east_m: float, north_m: float, base_m: float, aim_m: float}
+     */
+    public function subjectAt(): ?array
+    {
+        $own = $this->intent['subject'] ?? null;
+        if (! is_array($own) || $this->subjectId() !== null) {
+            return null;
+        }
+        $frame = new LocalFrame(GeoPoint::read(Fields::of($this->site->document, 'site')->group('home')));
+        $fields = Fields::of($own, 'subject');
+        $point = $frame->position(GeoPoint::read($fields));
+        $foot = ($fields->numberOrNull('base_alt_m', -1000, 10000, 'm') ?? $frame->origin->altitude) - $frame->origin->altitude;
+
+        return ['east_m' => round($point->east, 3), 'north_m' => round($point->north, 3), 'base_m' => round($foot, 3), 'aim_m' => round($point->up - $foot, 3)];
     }
 
     /** The shot as core/ plans and flies it (schema larkspur/shot/1). */

@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\Response;
 
 /** What the application sets once, at its start. */
 final class AppServiceProvider extends ServiceProvider
@@ -27,8 +28,10 @@ final class AppServiceProvider extends ServiceProvider
 
         Gate::define('see-class', static fn (User $user): bool => $user->isTrainer());
 
+        // Wrong passwords and requests for mail count; coming in does not.
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(config()->integer('larkspur.sign_in_tries'))
-            ->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()));
+            ->by(Str::lower($request->string('email')->toString()).'|'.$request->ip())
+            ->after(static fn (Response $response): bool => $response->getStatusCode() !== Response::HTTP_OK));
 
         ResetPassword::toMailUsing(static fn (User $user, string $token): MailMessage => (new MailMessage)
             ->subject('Choose a new Larkspur password')

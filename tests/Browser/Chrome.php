@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
@@ -133,6 +134,61 @@ final class Chrome
         $path = sprintf("//*[self::button or self::a or @role='radio'][contains(normalize-space(.), %s)]", self::quoted($text));
         (new WebDriverWait($this->driver, 15, 50))->until(fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > 0, 'No button or link: '.$text);
         $this->driver->findElement(WebDriverBy::xpath($path))->click();
+    }
+
+    /**
+     * What the API answers to the page that is open.
+     *
+     * @param  ?array<array-key, mixed>  $body  posted where there is one
+     * @return array<array-key, mixed>
+     */
+    public function api(string $path, ?array $body = null): array
+    {
+        $answer = $this->driver->executeAsyncScript(<<<'JS'
+            const [path, body, done] = arguments;
+            const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
+            fetch('/api/v1' + path, {
+                method: body === null ? 'GET' : 'POST', body,
+                headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+            }).then((response) => response.json()).then(done);
+            JS, [$path, $body === null ? null : json_encode($body, JSON_THROW_ON_ERROR)]);
+
+        return is_array($answer) ? $answer : throw new RuntimeException('No answer: '.$path);
+    }
+
+    /** Keeps what the page sends to a path of the API in window.sent, in every document from now on. */
+    public function overhear(string $path): void
+    {
+        $this->devTools('Page.addScriptToEvaluateOnNewDocument', ['source' => sprintf(<<<'JS'
+            const fetched = window.fetch;
+            window.fetch = (address, options) => {
+                if (String(address).endsWith(%s)) window.sent = JSON.parse(options.body);
+                return fetched(address, options);
+            };
+            JS, json_encode($path, JSON_THROW_ON_ERROR))]);
+    }
+
+    /** Drags an element's middle with a real pointer, in a few steps. */
+    public function drag(string $selector, int $across, int $down): void
+    {
+        $element = $this->see($selector);
+        $actions = new WebDriverActions($this->driver);
+        $actions->moveToElement($element)->clickAndHold();
+        for ($step = 1; $step <= 4; $step++) {
+            $actions->moveByOffset((int) round($across * $step / 4) - (int) round($across * ($step - 1) / 4), (int) round($down * $step / 4) - (int) round($down * ($step - 1) / 4));
+        }
+        $actions->release()->perform();
+    }
+
+    /** Sends keys to whatever has the focus. */
+    public function type(string ...$keys): void
+    {
+        $this->driver->getKeyboard()->sendKeys($keys);
+    }
+
+    public function attribute(string $selector, string $name): string
+    {
+        return (string) $this->script('return document.querySelector(arguments[0])?.getAttribute(arguments[1]) ?? ""', [$selector, $name]);
     }
 
     /** @param  list<mixed>  $arguments */

@@ -76,6 +76,27 @@ final class PlanTest extends FeatureCase
         self::assertSame('slow', $shot->refresh()->mode);
     }
 
+    public function test_a_shot_of_a_place_of_ones_own_comes_back_as_it_was_kept(): void
+    {
+        [$user, $draft] = $this->draft();
+        $place = ['east_m' => 17.25, 'north_m' => -40.5, 'base_m' => 2.5, 'aim_m' => 1.25];
+        $kept = $this->actingAs($user)->postJson('/api/v1/shots', [...$draft, 'subject_id' => null, 'subject_at' => $place, 'title' => 'Heather'])->assertCreated();
+        $back = $kept->assertJsonPath('subject_id', null)->json('subject_at');
+
+        self::assertEqualsWithDelta($place, $back, 0.002);
+        $this->actingAs($user)->postJson('/api/v1/plans', [...$draft, 'subject_id' => null, 'subject_at' => $back])->assertOk();
+    }
+
+    public function test_the_expected_score_is_left_out_where_it_is_not_asked_for(): void
+    {
+        [$user, $draft] = $this->draft();
+        $quick = $this->actingAs($user)->postJson('/api/v1/plans', [...$draft, 'expect' => false])->assertOk()->assertJsonMissingPath('expected');
+        $whole = $this->actingAs($user)->postJson('/api/v1/plans', [...$draft, 'expect' => true])->assertOk();
+
+        self::assertSame($whole->json('findings'), $quick->json('findings'));
+        self::assertSame($whole->json('frames'), $quick->json('frames'));
+    }
+
     public function test_a_shot_that_cannot_be_drawn_is_not_kept(): void
     {
         [$user, $draft] = $this->draft();

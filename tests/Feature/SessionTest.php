@@ -43,6 +43,14 @@ final class SessionTest extends FeatureCase
             ->assertTooManyRequests()->assertJsonPath('title', 'Too many tries');
     }
 
+    public function test_coming_in_again_and_again_is_no_guessing(): void
+    {
+        $user = User::factory()->createOne();
+        for ($i = 0; $i < 2 * config()->integer('larkspur.sign_in_tries'); $i++) {
+            $this->withHeaders(self::HEADERS)->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'moor-and-wind'])->assertOk();
+        }
+    }
+
     public function test_a_forgotten_password_is_replaced_by_mail(): void
     {
         Notification::fake();

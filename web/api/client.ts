@@ -31,10 +31,8 @@ function token(): string {
   return match?.[1] === undefined ? '' : decodeURIComponent(match[1]);
 }
 
-async function ready(): Promise<void> {
-  if (token() === '') {
-    await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' });
-  }
+async function fetchToken(): Promise<void> {
+  await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' });
 }
 
 async function problemOf(response: Response): Promise<Problem> {
@@ -58,8 +56,9 @@ export async function call<T>(
   body?: unknown,
   signal?: AbortSignal,
 ): Promise<T> {
-  if (method !== 'GET') {
-    await ready();
+  // With the token at hand nothing is awaited before the request: it leaves before the page draws what asked for it.
+  if (method !== 'GET' && token() === '') {
+    await fetchToken();
   }
   const form = body instanceof FormData;
   const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
@@ -98,24 +97,28 @@ export async function call<T>(
 }
 
 /** Sends a file with its progress, 0 to 1; fetch can't tell how much has gone. */
-export function upload<T>(path: string, form: FormData, onProgress: (share: number) => void): Promise<T> {
-  return ready().then(
-    () =>
-      new Promise<T>((resolve, reject) => {
-        const request = new XMLHttpRequest();
-        request.open('POST', `/api/v1${path}`);
-        request.setRequestHeader('Accept', 'application/json');
-        request.setRequestHeader('X-XSRF-TOKEN', token());
-        request.upload.onprogress = (event) => onProgress(event.total > 0 ? event.loaded / event.total : 0);
-        request.onload = () => {
-          if (request.status >= 200 && request.status < 300) {
-            resolve(JSON.parse(request.responseText) as T);
-          } else {
-            problemOf(new Response(request.responseText, { status: request.status })).then(reject);
-          }
-        };
-        request.onerror = () => problemOf(new Response('', { status: 599 })).then(reject);
-        request.send(form);
-      }),
-  );
+export async function upload<T>(
+  path: string,
+  form: FormData,
+  onProgress: (share: number) => void,
+): Promise<T> {
+  if (token() === '') {
+    await fetchToken();
+  }
+  return new Promise<T>((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open('POST', `/api/v1${path}`);
+    request.setRequestHeader('Accept', 'application/json');
+    request.setRequestHeader('X-XSRF-TOKEN', token());
+    request.upload.onprogress = (event) => onProgress(event.total > 0 ? event.loaded / event.total : 0);
+    request.onload = () => {
+      if (request.status >= 200 && request.status < 300) {
+        resolve(JSON.parse(request.responseText) as T);
+      } else {
+        problemOf(new Response(request.responseText, { status: request.status })).then(reject);
+      }
+    };
+    request.onerror = () => problemOf(new Response('', { status: 599 })).then(reject);
+    request.send(form);
+  });
 }

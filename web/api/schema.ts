@@ -402,13 +402,7 @@ export interface components {
             mode: "slow" | "standard" | "fast";
             move: string;
             subject_id?: string | null;
-            subject_at?: {
-                east_m: number;
-                north_m: number;
-                base_m?: number;
-                /** @description height aimed at above the foot */
-                aim_m?: number;
-            } | null;
+            subject_at?: components["schemas"]["OwnPlace"] | null;
             aim?: {
                 x: number;
                 y: number;
@@ -420,10 +414,18 @@ export interface components {
             /** @description whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged */
             expect?: boolean;
         };
+        OwnPlace: {
+            east_m: number;
+            north_m: number;
+            /** @description height of its foot above the take-off point */
+            base_m?: number;
+            /** @description height aimed at above the foot */
+            aim_m?: number;
+        };
         ShotDraft: components["schemas"]["PlanDraft"] & {
             /** @description A draft that is kept, under a title. */
             title: string;
-        } & components["schemas"]["PlanDraft"];
+        } & components["schemas"]["OwnPlace"];
         SignIn: {
             /**
              * Format: email
@@ -479,6 +481,7 @@ export interface components {
             move: string;
             intent: components["schemas"]["Intent"];
             subject_id: string | null;
+            subject_at: components["schemas"]["OwnPlace"] | null;
             wind: components["schemas"]["Wind"];
             takes: number;
             updated_at: string;

@@ -14,14 +14,16 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'mode', type: 'string', enum: ['slow', 'standard', 'fast']),
     new OA\Property(property: 'move', type: 'string'),
     new OA\Property(property: 'subject_id', type: 'string', nullable: true),
-    new OA\Property(property: 'subject_at', required: ['east_m', 'north_m'], properties: [
-        new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number'),
-        new OA\Property(property: 'base_m', type: 'number'), new OA\Property(property: 'aim_m', description: 'height aimed at above the foot', type: 'number'),
-    ], type: 'object', nullable: true),
+    new OA\Property(property: 'subject_at', ref: '#/components/schemas/OwnPlace', nullable: true),
     new OA\Property(property: 'aim', required: ['x', 'y'], properties: [new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')], type: 'object', nullable: true),
     new OA\Property(property: 'parameters', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
     new OA\Property(property: 'wind', ref: '#/components/schemas/Wind', nullable: true),
     new OA\Property(property: 'expect', description: 'whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged', type: 'boolean'),
+], type: 'object')]
+#[OA\Schema(schema: 'OwnPlace', required: ['east_m', 'north_m'], properties: [
+    new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number'),
+    new OA\Property(property: 'base_m', description: 'height of its foot above the take-off point', type: 'number'),
+    new OA\Property(property: 'aim_m', description: 'height aimed at above the foot', type: 'number'),
 ], type: 'object')]
 class PlanDraft extends FormRequest
 {

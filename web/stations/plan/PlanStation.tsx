@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { call, type Schemas } from '~/api/client';
+import { call, type Problem, type Schemas } from '~/api/client';
 import { useMoves, useRigs, useShot, useShots, useSites } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -199,7 +199,7 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
         </Card>
       </div>
       <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
-        {problem && <Notice error={problem} />}
+        {problem && <Notice text={refusalOf(problem, parameters)} />}
         {keep.error && <Notice error={keep.error} />}
         <Shape set={set} values={values} parameters={parameters} plan={plan} problem={problem} />
         {plan && <Findings plan={plan} onMend={set} />}
@@ -217,4 +217,11 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
       </aside>
     </main>
   );
+}
+
+/** The server's words, led by the dial that they are about. */
+function refusalOf(problem: Problem, parameters: Schemas['Parameter'][]): string {
+  const place = problem.details.errors[0]?.place ?? '';
+  const dial = parameters.find((parameter) => place.endsWith(parameter.id));
+  return dial === undefined ? problem.words : `${dial.label}: ${problem.words}`;
 }

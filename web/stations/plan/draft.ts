@@ -11,6 +11,7 @@ export function draftOf(shot: Schemas['Shot'], changes: Values = {}): Draft {
     mode: shot.mode,
     move: shot.move,
     subject_id: shot.subject_id,
+    subject_at: shot.subject_at,
     aim: shot.intent.aim ?? null,
     parameters: { ...(shot.intent.parameters as Values), ...changes },
     wind: shot.wind,

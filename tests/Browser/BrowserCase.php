@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PDO;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * Ground of the browser tests: the served application with the demo school, in a Chromium of its own for each test. A
+ * test that fails leaves its screenshot and console log in tests/Browser/failures; a complaint on the console fails it.
+ */
+abstract class BrowserCase extends TestCase
+{
+    protected const PASSWORD = 'kelp-and-stone';
+
+    protected const OPERATOR = 'tobias@skerrow.example';
+
+    protected const TRAINER = 'ines@skerrow.example';
+
+    private ?Chrome $opened = null;
+
+    /** @var list<string> parts of console messages that the test itself provokes */
+    private array $expected = [];
+
+    protected function chrome(): Chrome
+    {
+        return $this->opened ??= Chrome::open(self::setting('LARKSPUR_ADDRESS'));
+    }
+
+    protected function asOperator(string $path = '/'): Chrome
+    {
+        return $this->chrome()->signIn(self::OPERATOR, self::PASSWORD)->visit($path);
+    }
+
+    /** A refusal that the test provokes is told on the console too; it is no complaint about the page. */
+    protected function expectOnConsole(string $part): void
+    {
+        $this->expected[] = $part;
+    }
+
+    protected function assertPostConditions(): void
+    {
+        $complaints = array_filter($this->opened?->complaints() ?? [], function (string $message): bool {
+            foreach ($this->expected as $part) {
+                if (str_contains($message, $part)) {
+                    return false;
+                }
+            }
+
+            return true;
+        });
+        self::assertSame([], array_values($complaints), 'The console complains.');
+    }
+
+    protected function tearDown(): void
+    {
+        if ($this->opened === null) {
+            return;
+        }
+        if ($this->status()->isFailure() || $this->status()->isError()) {
+            $folder = __DIR__.'/failures';
+            if (! is_dir($folder)) {
+                mkdir($folder);
+            }
+            $name = $folder.'/'.(preg_replace('/[^a-z0-9]+/i', '-', static::class.'-'.$this->nameWithDataSet()) ?? 'failure');
+            $this->opened->shoot($name.'.png');
+            file_put_contents($name.'.log', $this->status()->message()."\n\n".implode("\n", $this->opened->complaints())."\n");
+        }
+        $this->opened->close();
+        $this->opened = null;
+    }
+
+    protected static function database(): PDO
+    {
+        return new PDO(
+            sprintf('mysql:host=%s;port=%s;dbname=%s', self::setting('DB_HOST'), self::setting('DB_PORT'), self::setting('DB_DATABASE')),
+            self::setting('DB_USERNAME'), self::setting('DB_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+        );
+    }
+
+    /** A new operator of the demo school, with as many takes as asked, copied in the database. */
+    protected static function operatorWith(int $takes): string
+    {
+        $database = self::database();
+        $email = sprintf('probe-%d-%s@skerrow.example', $takes, bin2hex(random_bytes(3)));
+        $database->prepare('INSERT INTO users (school_id, name, email, password, role, created_at, updated_at) SELECT school_id, "Probe Rowan", ?, password, role, NOW(), NOW() FROM users WHERE email = ?')
+            ->execute([$email, self::OPERATOR]);
+        if ($takes > 0) {
+            $own = (int) $database->lastInsertId();
+            // One log and one judgement serve all of them; each is a day's fraction older than the one before.
+            $database->prepare('INSERT INTO flight_logs (school_id, owner_id, sha256, file_name, bytes, source, samples, rate_hz, notes, created_at, updated_at) SELECT school_id, ?, SHA2(?, 256), file_name, bytes, source, samples, rate_hz, notes, NOW(), NOW() FROM flight_logs LIMIT 1')
+                ->execute([$own, $email]);
+            $log = (int) $database->lastInsertId();
+            $database->prepare(sprintf(
+                'INSERT INTO takes (school_id, operator_id, shot_id, rig_id, flight_log_id, number, move, mode, direction, from_s, to_s, flown_at, score, uncertainty, ease, flow, hold, line, frame, verdict, usable_s, created_at, updated_at)
+                 SELECT t.school_id, ?, NULL, t.rig_id, ?, s.seq, t.move, t.mode, t.direction, t.from_s, t.to_s, NOW() - INTERVAL s.seq HOUR, 40 + MOD(s.seq * 7, 58), t.uncertainty, t.ease, t.flow, t.hold, t.line, t.frame, t.verdict, t.usable_s, NOW(), NOW()
+                 FROM (SELECT * FROM takes ORDER BY id LIMIT 1) t JOIN seq_1_to_%d s', $takes,
+            ))->execute([$own, $log]);
+        }
+
+        return $email;
+    }
+
+    private static function setting(string $name): string
+    {
+        $value = getenv($name);
+        if ($value === false) {
+            self::fail("$name is not set: run bin/test browser.");
+        }
+
+        return $value;
+    }
+}

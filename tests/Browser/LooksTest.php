@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Every station on every page it must fit: nothing beyond the edge, and nothing that axe-core's WCAG rules find wrong. */
+final class LooksTest extends BrowserCase
+{
+    private const STATIONS = ['/' => 'h1', '/rig' => '[data-picture=curve-card]', '/plan' => '[data-picture=frame-strip] svg', '/fly' => 'input[type=file]', '/debrief' => '[data-role=clock]', '/progress' => '[data-take]'];
+
+    /** @return iterable<string, array{string, int, int, float}> */
+    public static function pages(): iterable
+    {
+        yield 'a desk' => ['light', 1280, 800, 1.0];
+        yield 'an edit room' => ['dark', 1280, 800, 1.0];
+        yield 'a bright field' => ['field', 820, 1180, 1.0];
+        yield 'a tablet held upright' => ['light', 820, 1180, 1.0];
+        yield 'twice the size' => ['light', 1280, 800, 2.0];
+    }
+
+    #[DataProvider('pages')]
+    public function test_every_station_fits_and_can_be_read(string $theme, int $width, int $height, float $zoom): void
+    {
+        $chrome = $this->chrome()->signIn(self::operatorOfTheDemo(), self::PASSWORD);
+        $chrome->script('document.documentElement.dataset.theme = arguments[0]', [$theme]);
+        self::database()->prepare('UPDATE users SET theme = ? WHERE email = ?')->execute([$theme, self::operatorOfTheDemo()]);
+        $chrome->resize($width, $height, $zoom);
+        $axe = file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
+        self::assertNotFalse($axe);
+        try {
+            foreach (self::STATIONS as $path => $sign) {
+                $chrome->visit($path)->see($sign);
+                $chrome->waitUntil(static fn (): bool => $chrome->count('[aria-busy=true]') === 0, "$path stays busy.");
+                self::assertSame($theme, $chrome->attribute('html', 'data-theme'));
+                self::assertLessThanOrEqual((int) round($width / $zoom) + 1, $chrome->script('return document.documentElement.scrollWidth'), "$path is wider than its page.");
+                $chrome->script($axe);
+                $found = $chrome->driver->executeAsyncScript('axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"] }).then((r) => arguments[0](r.violations.map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.target + " " + n.failureSummary).join(" | "))))');
+                self::assertSame([], $found, "axe-core on $path");
+            }
+        } finally {
+            self::database()->prepare('UPDATE users SET theme = "light" WHERE email = ?')->execute([self::operatorOfTheDemo()]);
+        }
+    }
+
+    private static function operatorOfTheDemo(): string
+    {
+        return 'anselm@skerrow.example';
+    }
+}

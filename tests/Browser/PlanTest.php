@@ -1,0 +1,289 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+use Larkspur\Camera\View;
+use Larkspur\Choreography\Planner;
+use Larkspur\Choreography\Shot;
+use Larkspur\Fields;
+use Larkspur\Geo\Position;
+use Larkspur\Site\Solid;
+
+/** An orbit shaped by hand: what is dragged is what the server works out and what the page draws. */
+final class PlanTest extends BrowserCase
+{
+    public function test_dragging_the_start_redraws_every_picture(): void
+    {
+        $chrome = $this->onPlan();
+        $before = $this->drawn($chrome);
+        $chrome->drag('[data-handle=start]', 38, 22);
+        $chrome->waitUntil(fn (): bool => $this->differs($chrome, $before), 'A picture stayed as it was: '.implode(', ', array_keys(array_intersect_assoc($before, $this->drawn($chrome)))));
+        $this->settle($chrome);
+
+        // What is drawn is what the server answers to these very numbers.
+        $radius = $this->dial($chrome, 'Radius');
+        [$site, $plan] = $this->planned($chrome);
+        self::assertEqualsWithDelta($radius, $plan['intent']['parameters']['radius_m'], 0.051);
+        self::assertNotSame('', $site['name']);
+        $chrome->seeText(sprintf('%.1f s of it held', $plan['phases']['hold_to_s'] - $plan['phases']['hold_from_s']));
+        $chrome->seeText('would score '.round($plan['expected']['score']));
+    }
+
+    public function test_dragging_the_end_sets_the_arc_and_the_side_sheet_the_height(): void
+    {
+        $chrome = $this->onPlan();
+        $arc = $this->dial($chrome, 'Arc');
+        $chrome->drag('[data-handle=end]', -30, -30);
+        $chrome->waitUntil(fn (): bool => abs($this->dial($chrome, 'Arc') - $arc) > 3, 'The arc stayed.');
+        $height = $this->dial($chrome, 'Height');
+        $chrome->drag('[data-picture=side-sheet] [data-handle=height]', 0, -30);
+        $chrome->waitUntil(fn (): bool => $this->dial($chrome, 'Height') > $height + 1, 'The height stayed.');
+    }
+
+    public function test_a_broken_limit_is_named_and_mended(): void
+    {
+        $chrome = $this->onPlan();
+        $this->enter($chrome, 'Pace', '9.5');
+        $chrome->see('[data-state=broken]');
+        $broken = $chrome->count('[data-state=broken]');
+        $chrome->see('[data-state=broken] button')->click();
+        $chrome->waitUntil(static fn (): bool => $chrome->count('[data-state=broken]') < $broken, 'Mending mended nothing.');
+        self::assertLessThan(9.5, $this->dial($chrome, 'Pace'));
+    }
+
+    public function test_what_can_t_be_drawn_is_refused_in_words_and_the_picture_stays(): void
+    {
+        $chrome = $this->onPlan();
+        $this->expectOnConsole('422');
+        $path = $chrome->attribute('[data-role=planned-path]', 'd');
+        $this->enter($chrome, 'Radius', '0');
+        $chrome->see('[role=alert]');
+        self::assertStringContainsStringIgnoringCase('radius', $chrome->text('[role=alert]'));
+        self::assertSame($path, $chrome->attribute('[data-role=planned-path]', 'd'));
+        $this->enter($chrome, 'Radius', '24');
+        $chrome->waitUntil(static fn (): bool => $chrome->count('[role=alert]') === 0, 'The refusal stayed.');
+        $this->enter($chrome, 'Arc', '4000');
+        $chrome->see('[role=alert]');
+        self::assertStringContainsStringIgnoringCase('arc', $chrome->text('[role=alert]'));
+    }
+
+    public function test_the_whole_shot_is_shaped_from_the_keyboard(): void
+    {
+        $chrome = $this->onPlan();
+        $radius = $this->dial($chrome, 'Radius');
+        $chrome->script('document.querySelector("[data-handle=start]").focus()');
+        $chrome->type(WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP);
+        $chrome->waitUntil(fn (): bool => abs($this->dial($chrome, 'Radius') - $radius - 3) < 0.01, 'Three arrow keys were not three metres.');
+        $chrome->script('document.activeElement.blur()');
+        $way = static fn (): string => $chrome->text('[aria-label="Way round, from above"] [aria-checked=true]');
+        $before = $way();
+        $chrome->type('o');
+        $chrome->waitUntil(static fn (): bool => ! in_array($way(), ['', $before], true), 'The direction stayed.');
+    }
+
+    public function test_any_place_on_a_site_can_be_the_subject_and_the_shot_is_kept(): void
+    {
+        $chrome = $this->asOperator('/plan/new');
+        $this->settle($chrome);
+        $chrome->see('[role=combobox][aria-label=Subject], [aria-label=Subject]')->click();
+        $chrome->see('[role=listbox]');
+        $chrome->script('[...document.querySelectorAll("[role=option]")].find((o) => o.textContent.includes("your own")).dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }))');
+        $chrome->see('[data-handle=subject]');
+        $before = $chrome->attribute('[data-role=planned-path]', 'd');
+        $chrome->drag('[data-handle=subject]', 40, -25);
+        $chrome->waitUntil(static fn (): bool => $chrome->attribute('[data-role=planned-path]', 'd') !== $before, 'The path did not follow its subject.');
+        $this->settle($chrome);
+        $title = 'Heather patch '.bin2hex(random_bytes(3));
+        $chrome->find('input[aria-label="Title of the shot"]')->sendKeys($title);
+        $chrome->press('Keep');
+        $chrome->waitUntil(static fn (): bool => preg_match('~^/plan/\d+$~', $chrome->path()) === 1, 'The shot was not kept.');
+        $shots = $chrome->api('/shots');
+        self::assertContains($title, array_column($shots, 'title'));
+    }
+
+    /** The wall stands half before and half behind the lens at the third picture of this orbit. */
+    public function test_every_corner_in_the_strip_is_the_camera_s_projection(): void
+    {
+        $this->chrome()->overhear('/plans');
+        $shots = $this->asOperator()->api('/shots');
+        $stones = null;
+        foreach ($shots as $shot) {
+            if ($shot['subject_id'] === 'stones') {
+                $stones = $shot;
+            }
+        }
+        self::assertNotNull($stones);
+        $chrome = $this->chrome();
+        $chrome->visit("/plan/{$stones['id']}?radius_m=8&height_m=3&arc_deg=140&start_bearing_deg=160&pace_mps=1.5&direction=clockwise");
+        $this->settle($chrome);
+        [$site, $answer] = $this->planned($chrome);
+        $rig = array_column($chrome->api('/rigs'), null, 'id')[$stones['rig_id']];
+        $plan = Planner::plan(Shot::read(Fields::of([
+            'schema' => Shot::SCHEMA, 'intent' => $answer['intent'], 'rig' => $rig['document'], 'mode' => $stones['mode'],
+            'site' => ['name' => $site['name'], ...$site['document']], 'wind' => $stones['wind'],
+        ])));
+
+        $behind = 0;
+        $compared = 0;
+        $frames = $this->polygons($chrome);
+        self::assertCount(6, $frames);
+        foreach ($frames as $frame) {
+            $view = $plan->view($plan->move->flight->indexAt((float) $frame['t'] + 0.001));
+            $expected = [];
+            foreach ($plan->shot->site->solids as $solid) {
+                $outline = $solid->silhouette($view);
+                if (count($outline) >= 3) {
+                    $expected[$solid->id] = $outline;
+                    if (self::isAstride($solid, $view)) {
+                        $behind++;
+                    }
+                }
+            }
+            self::assertEqualsCanonicalizing(array_keys($expected), array_keys($frame['solids']));
+            foreach ($frame['solids'] as $id => $corners) {
+                self::assertCount(count($expected[$id]), $corners);
+                foreach ($corners as $index => [$x, $y]) {
+                    [$u, $v] = $expected[$id][$index];
+                    self::assertEqualsWithDelta(($u + 0.5) * $frame['width'], $x, 1.0, "$id at {$frame['t']} s");
+                    self::assertEqualsWithDelta((0.5 - $v) * $frame['height'], $y, 1.0, "$id at {$frame['t']} s");
+                    $compared++;
+                }
+                // The textbook's perspective, written out once more: a corner well before the lens is where x/z and y/z say.
+                self::assertPerspective($plan->shot->site->solids, $id, $view, $corners, $frame);
+            }
+        }
+        self::assertGreaterThan(0, $behind, 'No solid stood astride the lens: the check has lost its point.');
+        self::assertGreaterThan(100, $compared);
+    }
+
+    /**
+     * Pinhole projection (x/z, y/z of the camera's axes), from memory of any text on it: no corner of the drawn outline
+     * may lie outside the corners' own projections where all of them are before the lens.
+     *
+     * @param  list<Solid>  $solids
+     * @param  list<array{float, float}>  $corners
+     * @param  array{width: float, height: float}  $frame
+     */
+    private static function assertPerspective(array $solids, string $id, View $view, array $corners, array $frame): void
+    {
+        foreach ($solids as $solid) {
+            if ($solid->id !== $id || self::isAstride($solid, $view)) {
+                continue;
+            }
+            $places = [];
+            foreach (self::corners($solid) as $corner) {
+                $east = $corner->east - $view->position->east;
+                $north = $corner->north - $view->position->north;
+                $up = $corner->up - $view->position->up;
+                $ahead = $east * sin($view->heading) + $north * cos($view->heading);
+                $depth = $ahead * cos($view->tilt) + $up * sin($view->tilt);
+                $x = ($east * cos($view->heading) - $north * sin($view->heading)) / $depth;
+                $y = ($up * cos($view->tilt) - $ahead * sin($view->tilt)) / $depth;
+                $places[] = [
+                    $frame['width'] * (0.5 + 0.5 * $x / tan($view->lens->horizontal / 2)),
+                    $frame['height'] * (0.5 - 0.5 * $y / (tan($view->lens->horizontal / 2) / $view->lens->aspect)),
+                ];
+            }
+            foreach ($corners as [$x, $y]) {
+                self::assertLessThan(1.0, min(array_map(static fn (array $place): float => max(abs($place[0] - $x), abs($place[1] - $y)), $places)), "$id has a corner that no corner of it projects to");
+            }
+        }
+    }
+
+    private static function isAstride(Solid $solid, View $view): bool
+    {
+        $depths = array_map(static fn (Position $corner): float => $view->inLensAxes($corner)[2], self::corners($solid));
+
+        return min($depths) < View::NEAR && max($depths) > View::NEAR;
+    }
+
+    /** @return list<Position> */
+    private static function corners(Solid $solid): array
+    {
+        return [...$solid->outline, ...array_map(static fn (Position $corner): Position => new Position($corner->east, $corner->north, $corner->up + $solid->height), $solid->outline)];
+    }
+
+    private function onPlan(): Chrome
+    {
+        $this->chrome()->overhear('/plans');
+        $chrome = $this->asOperator('/plan');
+        $this->settle($chrome);
+
+        return $chrome;
+    }
+
+    /** Waits for the answer to the last change, its expected score included. */
+    private function settle(Chrome $chrome): void
+    {
+        $chrome->see('[data-picture=frame-strip] svg');
+        $chrome->waitUntil(static fn (): bool => $chrome->count('[aria-busy=true]') === 0 && str_contains($chrome->text('aside'), 'would score ') && ! str_contains($chrome->text('aside'), 'would score …'), 'The plan did not settle.');
+    }
+
+    private function dial(Chrome $chrome, string $label): float
+    {
+        return (float) str_replace(["\u{2212}", ' '], ['-', ''], (string) $chrome->script('return document.querySelector(arguments[0]).value', ["input[aria-label^=\"$label\"]"]));
+    }
+
+    private function enter(Chrome $chrome, string $label, string $value): void
+    {
+        $input = $chrome->see("input[aria-label^=\"$label\"]");
+        $input->click();
+        usleep(100_000);
+        $input->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $input->sendKeys([WebDriverKeys::NULL, $value, WebDriverKeys::ENTER]);
+    }
+
+    /** @return array<string, string> the drawing of each picture */
+    private function drawn(Chrome $chrome): array
+    {
+        $drawn = [];
+        foreach (['site-sheet', 'side-sheet', 'frame-strip', 'stave-lanes'] as $picture) {
+            $drawn[$picture] = (string) $chrome->script('return document.querySelector(arguments[0]).innerHTML', ["[data-picture=$picture]"]);
+        }
+
+        return $drawn;
+    }
+
+    /** @param  array<string, string>  $before */
+    private function differs(Chrome $chrome, array $before): bool
+    {
+        return array_intersect_assoc($before, $this->drawn($chrome)) === [];
+    }
+
+    /**
+     * The site and the plan of the last request that the page made, asked again.
+     *
+     * @return array{array<string, mixed>, array<string, mixed>}
+     */
+    private function planned(Chrome $chrome): array
+    {
+        $draft = $chrome->script('return window.sent ?? null');
+        self::assertIsArray($draft);
+        $plan = $chrome->api('/plans', $draft);
+        $site = array_column($chrome->api('/sites'), null, 'id')[$draft['site_id']];
+
+        return [$site, $plan];
+    }
+
+    /** @return list<array{t: string, width: float, height: float, solids: array<string, list<array{float, float}>>}> */
+    private function polygons(Chrome $chrome): array
+    {
+        return $chrome->script(<<<'JS'
+            return [...document.querySelectorAll('[data-frame]')].map((svg) => {
+                const box = svg.getBoundingClientRect();
+                const solids = {};
+                for (const polygon of svg.querySelectorAll('[data-solid]')) {
+                    const matrix = polygon.getScreenCTM();
+                    solids[polygon.dataset.solid] = [...polygon.points].map((p) => {
+                        const at = p.matrixTransform(matrix);
+                        return [at.x - box.x, at.y - box.y];
+                    });
+                }
+                return { t: svg.dataset.frame, width: box.width, height: box.height, solids };
+            });
+            JS);
+    }
+}
