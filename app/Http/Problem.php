@@ -49,7 +49,7 @@ final readonly class Problem
             $error instanceof ValidationException => self::invalid($error),
             $error instanceof AuthenticationException => new self(401, 'signed-out', 'You are signed out', 'Sign in again; what you entered is still here.'),
             $error instanceof TokenMismatchException => new self(419, 'stale', 'This page is too old', 'Load it again; nothing was changed.'),
-            $error instanceof AuthorizationException, $previous instanceof AuthorizationException => new self(403, 'forbidden', 'This is not yours to do', 'A trainer of your school can.'),
+            $error instanceof AuthorizationException, $previous instanceof AuthorizationException => new self(403, 'forbidden', 'This is not yours to do', 'It is somebody else’s work; a trainer of your school can open it.'),
             $error instanceof ModelNotFoundException, $previous instanceof ModelNotFoundException => new self(404, 'not-found', 'Not found', 'There is no such record in your school.'),
             $error instanceof PostTooLargeException => new self(413, 'too-large', 'This file is too large', 'Logs of up to 256 MB are taken.'),
             $error instanceof HttpExceptionInterface => self::http($error),
@@ -73,7 +73,7 @@ final readonly class Problem
     {
         $status = $error->getStatusCode();
         [$type, $title, $detail] = match ($status) {
-            403 => ['forbidden', 'This is not yours to do', 'A trainer of your school can.'],
+            403 => ['forbidden', 'This is not yours to do', 'It is somebody else’s work; a trainer of your school can open it.'],
             404 => ['not-found', 'Not found', 'There is no such record in your school.'],
             405 => ['wrong-method', 'This can’t be done here', 'The address is right, the method is not.'],
             429 => ['too-many', 'Too many tries', 'Wait a minute, then try again.'],

@@ -39,7 +39,7 @@ $event('pointerdown', $point[0], $point[1]);
 $handle = $drag('the start handle', static fn (int $i) => $event('pointermove', $point[0] + 0.4 * ($i % 40), $point[1] + 0.7 * ($i % 25)));
 $event('pointerup', $point[0], $point[1]);
 // Arrow keys on the pace dial.
-$dial = $chrome->driver->findElement(Facebook\WebDriver\WebDriverBy::cssSelector('[role=slider][aria-labelledby="dial-Pace"]'));
+$dial = $chrome->driver->findElement(Facebook\WebDriver\WebDriverBy::cssSelector('[role=slider][aria-label="Pace"]'));
 $keys = $drag('the pace dial', static fn (int $i) => $dial->sendKeys($i % 20 < 10 ? WebDriverKeys::ARROW_RIGHT : WebDriverKeys::ARROW_LEFT));
 $chrome->close();
 foreach (['drag of the start handle to redrawn picture' => $handle, 'arrow key on the pace dial to redrawn picture' => $keys] as $what => $spent) {

@@ -8,8 +8,8 @@ use PDO;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Ground of the browser tests: the served application with the demo school, in a Chromium of its own for each test. A
- * test that fails leaves its screenshot and console log in tests/Browser/failures; a complaint on the console fails it.
+ * Ground of the browser tests: the served application with the demo school, in a Chromium that remembers
+ * nothing of the test before. A test that fails leaves its screenshot and console log in tests/Browser/failures; a complaint on the console fails it.
  */
 abstract class BrowserCase extends TestCase
 {
@@ -19,6 +19,9 @@ abstract class BrowserCase extends TestCase
 
     protected const TRAINER = 'ines@skerrow.example';
 
+    /** Opened once a run; each test gets it as if it were new. */
+    private static ?Chrome $browser = null;
+
     private ?Chrome $opened = null;
 
     /** @var list<string> parts of console messages that the test itself provokes */
@@ -26,7 +29,9 @@ abstract class BrowserCase extends TestCase
 
     protected function chrome(): Chrome
     {
-        return $this->opened ??= Chrome::open(self::setting('LARKSPUR_ADDRESS'));
+        self::$browser ??= Chrome::open(self::setting('LARKSPUR_ADDRESS'));
+
+        return $this->opened ??= self::$browser->forget();
     }
 
     protected function asOperator(string $path = '/'): Chrome
@@ -68,7 +73,6 @@ abstract class BrowserCase extends TestCase
             $this->opened->shoot($name.'.png');
             file_put_contents($name.'.log', $this->status()->message()."\n\n".implode("\n", $this->opened->complaints())."\n");
         }
-        $this->opened->close();
         $this->opened = null;
     }
 
@@ -95,7 +99,7 @@ abstract class BrowserCase extends TestCase
             $log = (int) $database->lastInsertId();
             $database->prepare(sprintf(
                 'INSERT INTO takes (school_id, operator_id, shot_id, rig_id, flight_log_id, number, move, mode, direction, from_s, to_s, flown_at, score, uncertainty, ease, flow, hold, line, frame, verdict, usable_s, created_at, updated_at)
-                 SELECT t.school_id, ?, NULL, t.rig_id, ?, s.seq, t.move, t.mode, t.direction, t.from_s, t.to_s, NOW() - INTERVAL s.seq HOUR, 40 + MOD(s.seq * 7, 58), t.uncertainty, t.ease, t.flow, t.hold, t.line, t.frame, t.verdict, t.usable_s, NOW(), NOW()
+                 SELECT t.school_id, ?, NULL, t.rig_id, ?, s.seq, t.move, t.mode, t.direction, t.from_s, t.to_s, NOW() - INTERVAL 2000 + s.seq HOUR, 40 + MOD(s.seq * 7, 58), t.uncertainty, t.ease, t.flow, t.hold, t.line, t.frame, t.verdict, t.usable_s, NOW(), NOW()
                  FROM (SELECT * FROM takes ORDER BY id LIMIT 1) t JOIN seq_1_to_%d s', $takes,
             ))->execute([$own, $log]);
         }

@@ -20,6 +20,8 @@ use RuntimeException;
  */
 final class Chrome
 {
+    private const USUAL = [1280, 800];
+
     private const FLAGS = [
         '--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1',
         '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
@@ -31,11 +33,14 @@ final class Chrome
 
     private static int $port = 0;
 
+    /** @var list<string> scripts that keep what is sent */
+    private array $overhearing = [];
+
     private function __construct(public readonly RemoteWebDriver $driver, private readonly string $address, private readonly string $profile)
     {
     }
 
-    public static function open(string $address, int $width = 1280, int $height = 800): self
+    public static function open(string $address): self
     {
         self::startDriver();
         $profile = sys_get_temp_dir().'/larkspur-chrome-'.bin2hex(random_bytes(6));
@@ -47,7 +52,7 @@ final class Chrome
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         $driver = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $capabilities, 60000, 120000);
         $chrome = new self($driver, rtrim($address, '/'), $profile);
-        $chrome->resize($width, $height);
+        $chrome->resize(...self::USUAL);
 
         return $chrome;
     }
@@ -60,10 +65,29 @@ final class Chrome
         ]);
     }
 
-    /** @param  array<string, mixed>  $parameters */
-    public function devTools(string $command, array $parameters = []): void
+    /**
+     * @param  array<string, mixed>  $parameters
+     * @return array<string, mixed>
+     */
+    public function devTools(string $command, array $parameters = []): array
     {
-        (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
+        return (array) (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
+    }
+
+    /** As if it had just been opened: signed out, nothing stored, nothing overheard, of the usual size. */
+    public function forget(): self
+    {
+        $this->driver->get('about:blank');
+        $this->complaints();
+        $this->devTools('Network.clearBrowserCookies');
+        $this->devTools('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => 'all']);
+        foreach ($this->overhearing as $script) {
+            $this->devTools('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $script]);
+        }
+        $this->overhearing = [];
+        $this->resize(...self::USUAL);
+
+        return $this;
     }
 
     public function visit(string $path): self
@@ -159,13 +183,13 @@ final class Chrome
     /** Keeps what the page sends to a path of the API in window.sent, in every document from now on. */
     public function overhear(string $path): void
     {
-        $this->devTools('Page.addScriptToEvaluateOnNewDocument', ['source' => sprintf(<<<'JS'
+        $this->overhearing[] = (string) $this->devTools('Page.addScriptToEvaluateOnNewDocument', ['source' => sprintf(<<<'JS'
             const fetched = window.fetch;
             window.fetch = (address, options) => {
                 if (String(address).endsWith(%s)) window.sent = JSON.parse(options.body);
                 return fetched(address, options);
             };
-            JS, json_encode($path, JSON_THROW_ON_ERROR))]);
+            JS, json_encode($path, JSON_THROW_ON_ERROR))])['identifier'];
     }
 
     /** Drags an element's middle with a real pointer, in a few steps. */

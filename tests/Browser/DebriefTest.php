@@ -91,8 +91,10 @@ final class DebriefTest extends BrowserCase
         $chrome = $this->asOperator();
         $this->expectOnConsole('403');
         $this->expectOnConsole('404');
+        $this->expectOnConsole('somebody else’s work');
+        $this->expectOnConsole('no such record');
         $other = (int) self::database()->query('SELECT id FROM takes WHERE operator_id <> (SELECT id FROM users WHERE email = "'.self::OPERATOR.'") LIMIT 1')->fetchColumn();
-        $chrome->visit("/debrief/$other")->seeText('not yours');
+        $chrome->visit("/debrief/$other")->seeText('This is not yours to do');
         $chrome->visit('/debrief/99999999')->seeText('Not found');
     }
 }

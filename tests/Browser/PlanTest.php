@@ -120,14 +120,14 @@ final class PlanTest extends BrowserCase
         $chrome->visit("/plan/{$stones['id']}?radius_m=8&height_m=3&arc_deg=140&start_bearing_deg=160&pace_mps=1.5&direction=clockwise");
         $this->settle($chrome);
         [$site, $answer] = $this->planned($chrome);
-        $rig = array_column($chrome->api('/rigs'), null, 'id')[$stones['rig_id']];
+        $rig = self::database()->query('SELECT document FROM rigs WHERE id = '.(int) $stones['rig_id'])->fetchColumn();
         $plan = Planner::plan(Shot::read(Fields::of([
-            'schema' => Shot::SCHEMA, 'intent' => $answer['intent'], 'rig' => $rig['document'], 'mode' => $stones['mode'],
+            'schema' => Shot::SCHEMA, 'intent' => $answer['intent'], 'rig' => json_decode((string) $rig, true, 32, JSON_THROW_ON_ERROR), 'mode' => $stones['mode'],
             'site' => ['name' => $site['name'], ...$site['document']], 'wind' => $stones['wind'],
         ])));
 
         $behind = 0;
-        $compared = 0;
+        $inside = 0;
         $frames = $this->polygons($chrome);
         self::assertCount(6, $frames);
         foreach ($frames as $frame) {
@@ -147,16 +147,19 @@ final class PlanTest extends BrowserCase
                 self::assertCount(count($expected[$id]), $corners);
                 foreach ($corners as $index => [$x, $y]) {
                     [$u, $v] = $expected[$id][$index];
-                    self::assertEqualsWithDelta(($u + 0.5) * $frame['width'], $x, 1.0, "$id at {$frame['t']} s");
-                    self::assertEqualsWithDelta((0.5 - $v) * $frame['height'], $y, 1.0, "$id at {$frame['t']} s");
-                    $compared++;
+                    // Cut close to the lens, a corner lies hundreds of frames outside, where the millimetre to which
+                    // the intent's coordinates are written counts.
+                    $allowed = max(1.0, 1e-4 * hypot($x, $y));
+                    self::assertEqualsWithDelta(($u + 0.5) * $frame['width'], $x, $allowed, "$id at {$frame['t']} s");
+                    self::assertEqualsWithDelta((0.5 - $v) * $frame['height'], $y, $allowed, "$id at {$frame['t']} s");
+                    $inside += $allowed === 1.0 ? 1 : 0;
                 }
                 // The textbook's perspective, written out once more: a corner well before the lens is where x/z and y/z say.
                 self::assertPerspective($plan->shot->site->solids, $id, $view, $corners, $frame);
             }
         }
         self::assertGreaterThan(0, $behind, 'No solid stood astride the lens: the check has lost its point.');
-        self::assertGreaterThan(100, $compared);
+        self::assertGreaterThan(100, $inside);
     }
 
     /**

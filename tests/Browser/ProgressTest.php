@@ -28,6 +28,7 @@ final class ProgressTest extends BrowserCase
     {
         $chrome = $this->chrome()->signIn(self::TRAINER, self::PASSWORD)->visit('/progress');
         $chrome->seeText('The class’s logbook');
+        $chrome->see('[data-take]');
         $operators = $chrome->script('return [...document.querySelectorAll("[data-take]")].map((row) => row.innerText)');
         self::assertNotSame([], preg_grep('/Tobias/', $operators));
         self::assertNotSame([], preg_grep('/Mairi|Juno|Anselm/', $operators));

@@ -43,7 +43,7 @@ export function Dial({
   };
   return (
     <div className="grid grid-cols-[1fr_auto] gap-x-2 items-baseline">
-      <span className="text-sm" id={`dial-${label}`}>
+      <span className="text-sm" aria-hidden>
         {label}
       </span>
       <input
@@ -65,7 +65,7 @@ export function Dial({
         }}
       />
       <Slider.Root
-        className="col-span-2 relative flex items-center h-5 touch-none select-none"
+        className="col-span-2 relative flex items-center h-6 touch-none select-none"
         min={least}
         max={most}
         step={step}
@@ -81,8 +81,8 @@ export function Dial({
           )}
         </Slider.Track>
         <Slider.Thumb
-          className={`block size-5 rounded-full bg-card border-3 cursor-grab ${warn ? 'border-brick' : 'border-larkspur'}`}
-          aria-labelledby={`dial-${label}`}
+          className={`block size-6 rounded-full bg-card border-3 cursor-grab ${warn ? 'border-brick' : 'border-larkspur'}`}
+          aria-label={label}
           aria-valuetext={withUnit(value, unit, units, places)}
         />
       </Slider.Root>

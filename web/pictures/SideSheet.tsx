@@ -78,7 +78,7 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, onHe
       <svg
         width={width}
         height={height}
-        role="img"
+        role="group"
         aria-label={`From the side: ${withUnit(up - subject.ground_m, 'm', units)} above the subject's foot`}
         className="block text-ink"
       >

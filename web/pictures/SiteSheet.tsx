@@ -143,7 +143,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
 
   return (
     <div ref={ref} className="size-full min-h-52 relative touch-none" data-picture="site-sheet">
-      <svg width={width} height={height} role="img" aria-label={label} className="block text-ink">
+      <svg width={width} height={height} role="group" aria-label={label} className="block text-ink">
         <g stroke="var(--mesh)">
           {ticks(x.invert(0), x.invert(width), grid).map((e) => (
             <path key={e} d={`M${x(e)} 0V${height}`} />

@@ -13,7 +13,7 @@ export function Broken() {
         : 'Something broke while this page was drawn. Your shots and takes are safe on the server.';
   return (
     <main className="p-8 max-w-xl grid gap-4 justify-items-start">
-      <h1>This page did not open</h1>
+      <h1>{error instanceof Problem ? error.details.title : 'This page did not open'}</h1>
       <p className="m-0">{words}</p>
       <div className="flex gap-2">
         <a className={buttonLook(true)} href={window.location.pathname}>

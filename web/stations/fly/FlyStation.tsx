@@ -20,6 +20,8 @@ const OPERATORS = [
   { id: 'drifter', name: 'Drifter', habit: 'Turns too little, sees it late, lets the circle wander.' },
 ] as const;
 
+const anySeed = () => 1 + Math.floor(999 * Math.random());
+
 export default function FlyStation() {
   const { shot: param } = useParams();
   const { whose, units } = useSession();
@@ -28,8 +30,9 @@ export default function FlyStation() {
   const client = useQueryClient();
   const [operator, setOperator] = useState<(typeof OPERATORS)[number]['id']>('steady');
   const [wind, setWind] = useState({ mean_mps: 2, from_deg: 240 });
-  const [seed, setSeed] = useState(1);
   const shot = shots.data?.find((item) => String(item.id) === param) ?? shots.data?.[0];
+  // Each flight is another one, unless a seed is asked for again.
+  const [seed, setSeed] = useState(anySeed);
 
   const fly = useMutation({
     mutationFn: (id: number) =>
@@ -41,7 +44,7 @@ export default function FlyStation() {
     onSuccess: (done) => {
       for (const key of ['takes', 'today', 'shots', 'imports'])
         void client.invalidateQueries({ queryKey: [key] });
-      setSeed((now) => now + 1);
+      setSeed(anySeed());
       if (done.takes[0] !== undefined) navigate(`/debrief/${done.takes[0]}`);
     },
   });

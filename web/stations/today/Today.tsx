@@ -101,7 +101,15 @@ function Weak({ takes, facet }: { takes: Schemas['Take'][]; facet: string | null
 
 function Latest({ takes }: { takes: Schemas['Take'][] }) {
   return (
-    <Card caption="Latest takes" aside={<Link to="/progress">the whole logbook</Link>} className="pb-1">
+    <Card
+      caption="Latest takes"
+      aside={
+        <Link to="/progress" className="inline-block min-h-6">
+          the whole logbook
+        </Link>
+      }
+      className="pb-1"
+    >
       {takes.length === 0 ? (
         <p className="m-0 p-3">
           No take yet. Plan an orbit, then let a simulated operator fly it or bring in a log of your own.
@@ -140,7 +148,11 @@ function Class({ today }: { today: Schemas['Today'] }) {
       </Card>
       <Card
         caption="Latest takes of the class"
-        aside={<Link to="/progress">the whole logbook</Link>}
+        aside={
+          <Link to="/progress" className="inline-block min-h-6">
+            the whole logbook
+          </Link>
+        }
         className="pb-1"
       >
         <ul className="m-0 p-0 list-none">
