@@ -8,8 +8,9 @@ use PDO;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Ground of the browser tests: the served application with the demo school, in a Chromium that remembers
- * nothing of the test before. A test that fails leaves its screenshot and console log in tests/Browser/failures; a complaint on the console fails it.
+ * Ground of the browser tests: the served application with the demo school, in a Chromium that remembers nothing of the
+ * test before. A test that fails leaves its screenshot and console log in tests/Browser/failures; a complaint on the
+ * console fails it.
  */
 abstract class BrowserCase extends TestCase
 {

@@ -116,9 +116,8 @@ final class Chrome
     /** Waits for an element and gives it. */
     public function see(string $selector, int $seconds = 15): WebDriverElement
     {
-        (new WebDriverWait($this->driver, $seconds, 50))->until(fn (): bool => $this->count($selector) > 0, 'Not seen: '.$selector);
-
-        return $this->find($selector);
+        // Asked for in one go: between two questions a page may have gone on.
+        return (new WebDriverWait($this->driver, $seconds, 50))->until(fn (): ?WebDriverElement => $this->all($selector)[0] ?? null, 'Not seen: '.$selector);
     }
 
     public function seeText(string $text, int $seconds = 15): void
