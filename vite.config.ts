@@ -5,8 +5,13 @@ import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig(({ mode }) => ({
-  plugins: [react(), tailwindcss(), ...(mode === 'test' ? [] : [laravel({ input: 'web/main.tsx' })])],
+  plugins: [react(), ...(mode === 'test' ? [] : [tailwindcss(), laravel({ input: 'web/main.tsx' })])],
   resolve: { alias: { '~': new URL('./web', import.meta.url).pathname } },
   build: { target: 'es2022', chunkSizeWarningLimit: 400 },
-  test: { environment: 'jsdom', include: ['web/**/*.test.{ts,tsx}'], css: false },
+  test: {
+    environment: 'jsdom',
+    include: ['web/**/*.test.{ts,tsx}'],
+    setupFiles: ['web/setup-tests.ts'],
+    css: false,
+  },
 }));

@@ -44,9 +44,9 @@ export function withUnit(value: number, unit: string, units: Units, places = 1):
 
 /** Seconds as the field says them: 0:31.2. */
 export function clock(seconds: number): string {
-  const whole = Math.max(0, seconds);
-  const minutes = Math.floor(whole / 60);
-  return `${minutes}:${(whole - 60 * minutes).toFixed(1).padStart(4, '0')}`;
+  const tenths = Math.round(10 * Math.max(0, seconds));
+  const minutes = Math.floor(tenths / 600);
+  return `${minutes}:${((tenths - 600 * minutes) / 10).toFixed(1).padStart(4, '0')}`;
 }
 
 /** A day as people say it, in UTC as everything on Skerrow. */

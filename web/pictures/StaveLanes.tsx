@@ -252,7 +252,6 @@ export const StaveLanes = memo(function StaveLanes({
                 ? 'var(--pollen)'
                 : 'var(--brick)';
           return (
-            // biome-ignore lint/a11y/useSemanticElements: a mark inside a drawing
             <g
               key={pin.key}
               data-pin={pin.kind}

@@ -43,7 +43,7 @@ export function usePlan(first: Draft): Planning {
       try {
         const plan = await call<Schemas['Plan']>('POST', '/plans', now);
         if (alive.current) setAnswer({ plan, problem: null, asked });
-        if (now.expect === false) {
+        if (alive.current && now.expect === false) {
           rest.current = window.setTimeout(
             () => void ask({ draft: { ...now, expect: true }, asked: 0 }),
             REST,

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest';
+import { endAt, rounded, startAt, withValues } from './draft';
+
+const subject = { east_m: 40, north_m: -10 };
+
+describe('handles on the site sheet', () => {
+  it.each([
+    [40, 15, 25, 0],
+    [65, -10, 25, 90],
+    [40, -40, 30, 180],
+    [10, -10, 30, 270],
+  ])('read a start at %d east, %d north as radius %d and bearing %d', (east, north, radius, bearing) => {
+    expect(startAt(subject, east, north, 0.5)).toEqual({ radius_m: radius, start_bearing_deg: bearing });
+  });
+
+  it('keep the radius within what can be flown', () => {
+    expect(startAt(subject, 40, -10, 0.5).radius_m).toBe(2);
+    expect(startAt(subject, 4000, -10, 0.5).radius_m).toBe(500);
+  });
+
+  it('read the end as an arc in the way that is flown', () => {
+    const east = subject.east_m + 20;
+    const clockwise = { start_bearing_deg: 0, arc_deg: 100, direction: 'clockwise' };
+    expect(endAt(subject, clockwise, east, subject.north_m)).toEqual({ arc_deg: 90 });
+    expect(
+      endAt(subject, { ...clockwise, arc_deg: 250, direction: 'counterclockwise' }, east, subject.north_m),
+    ).toEqual({ arc_deg: 270 });
+  });
+
+  it('keep whole turns while the end is dragged across the start', () => {
+    const nearly = { start_bearing_deg: 0, arc_deg: 350, direction: 'clockwise' };
+    const past = endAt(subject, nearly, subject.east_m + 5, subject.north_m + 60);
+    expect(past.arc_deg).toBeGreaterThan(360);
+  });
+
+  it('change only what was moved', () => {
+    const draft = {
+      site_id: 1,
+      rig_id: 2,
+      mode: 'standard' as const,
+      move: 'orbit',
+      parameters: { radius_m: 20, pace_mps: 2 },
+    };
+    expect(withValues(draft, { radius_m: 25 }).parameters).toEqual({ radius_m: 25, pace_mps: 2 });
+    expect(rounded(7.3, 0.5)).toBe(7.5);
+  });
+});

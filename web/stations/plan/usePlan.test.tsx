@@ -1,0 +1,80 @@
+import { act, renderHook, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { type Draft, usePlan } from './usePlan';
+
+type Asked = { draft: Draft; answer: (status: number, body: unknown) => void };
+
+let asked: Asked[];
+const first: Draft = { site_id: 1, rig_id: 1, mode: 'standard', move: 'orbit', parameters: { radius_m: 20 } };
+const radius = (draft: Draft | undefined) =>
+  (draft?.parameters as Record<string, number> | undefined)?.radius_m;
+const to = (radius_m: number) => (now: Draft) => ({ ...now, parameters: { radius_m } });
+
+beforeEach(() => {
+  asked = [];
+  // biome-ignore lint/suspicious/noDocumentCookie: the token that a served page would have
+  document.cookie = 'XSRF-TOKEN=token';
+  vi.stubGlobal(
+    'fetch',
+    (_: string, options: { body: string }) =>
+      new Promise((resolve) => {
+        asked.push({
+          draft: JSON.parse(options.body),
+          answer: (status, body) => resolve(new Response(JSON.stringify(body), { status })),
+        });
+      }),
+  );
+});
+afterEach(() => vi.unstubAllGlobals());
+
+describe('usePlan', () => {
+  it('asks for the first plan with its score', async () => {
+    const { result } = renderHook(() => usePlan(first));
+    expect(asked).toHaveLength(1);
+    expect(asked[0]?.draft.expect).toBeUndefined();
+    await act(async () => asked[0]?.answer(200, { summary: 'first' }));
+    await waitFor(() => expect(result.current.plan?.summary).toBe('first'));
+    expect(result.current.busy).toBe(false);
+  });
+
+  it('asks once at a time, skips what was overtaken, and ends with the newest', async () => {
+    const { result } = renderHook(() => usePlan(first));
+    await act(async () => asked[0]?.answer(200, { summary: '20' }));
+    act(() => {
+      for (const value of [21, 22, 23, 24]) result.current.change(to(value));
+    });
+    expect(asked.map((item) => radius(item.draft))).toEqual([20, 21]);
+    expect(radius(result.current.draft)).toBe(24);
+    await act(async () => asked[1]?.answer(200, { summary: '21' }));
+    await waitFor(() => expect(asked.map((item) => radius(item.draft))).toEqual([20, 21, 24]));
+    await act(async () => asked[2]?.answer(200, { summary: '24' }));
+    await waitFor(() => expect(result.current.plan?.summary).toBe('24'));
+  });
+
+  it('leaves the expected score until the hand rests', async () => {
+    const { result } = renderHook(() => usePlan(first));
+    await act(async () => asked[0]?.answer(200, { summary: '20' }));
+    act(() => result.current.change(to(30)));
+    expect(asked[1]?.draft.expect).toBe(false);
+    await act(async () => asked[1]?.answer(200, { summary: 'quick' }));
+    await waitFor(() => expect(asked).toHaveLength(3));
+    expect(asked[2]?.draft.expect).toBe(true);
+    expect(radius(asked[2]?.draft)).toBe(30);
+  });
+
+  it('keeps the last picture beside a refusal', async () => {
+    const { result } = renderHook(() => usePlan(first));
+    await act(async () => asked[0]?.answer(200, { summary: 'good' }));
+    act(() => result.current.change(to(0)));
+    const problem = {
+      type: 'urn:larkspur:problem:refused',
+      title: 'No',
+      status: 422,
+      detail: 'Too small.',
+      errors: [{ place: 'intent.parameters.radius_m', message: 'Too small.', expected: '' }],
+    };
+    await act(async () => asked[1]?.answer(422, problem));
+    await waitFor(() => expect(result.current.problem?.details.errors[0]?.place).toContain('radius_m'));
+    expect(result.current.plan?.summary).toBe('good');
+  });
+});
