@@ -38,6 +38,7 @@ function timed(int $times, callable $work): array
     return [Statistics::median($spent), Statistics::percentile($spent, 95)];
 }
 
+/** @param  array{float, float}  $spent  median and 95th percentile, ms */
 function line(string $what, array $spent, string $bar): void
 {
     printf("%-64s median %8.1f ms   95 %% %8.1f ms   bar %s\n", $what, $spent[0], $spent[1], $bar);

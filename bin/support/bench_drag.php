@@ -26,7 +26,7 @@ $drag = static function (string $handle, callable $step) use ($chrome, $measures
         $chrome->waitUntil(static fn (): bool => count($measures()) > $seen, $handle.' was not redrawn');
     }
 
-    return array_slice($measures(), $before);
+    return array_map(floatval(...), array_values(array_slice($measures(), $before)));
 };
 // A pointer that goes back and forth with the start handle: radius and bearing change at every event.
 $point = $chrome->script("const box = document.querySelector('[data-handle=start]').getBoundingClientRect(); return [box.x + box.width / 2, box.y + box.height / 2]");

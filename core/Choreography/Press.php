@@ -21,8 +21,7 @@ final readonly class Press
      * @param  float  $hold  median travel during the hold, signed
      * @param  float  $peak  travel of greatest size, signed
      * @param  ?float  $onset  when it leaves its rest, s; null for a finger that rests throughout
-     * @param  ?float  $settled  when it has first reached nine tenths of its hold
-     * @param  ?float  $release  when it last holds nine tenths
+     * @param  ?float  $settled  when it has first come as near to its hold as a thumb can tell
      * @param  ?float  $off  when it is back at rest
      */
     private function __construct(
@@ -31,7 +30,6 @@ final readonly class Press
         public float $peak,
         public ?float $onset,
         public ?float $settled,
-        public ?float $release,
         public ?float $off,
     ) {
     }
@@ -48,7 +46,7 @@ final readonly class Press
         }
         $hold = Statistics::median($held);
         $peak = 0.0;
-        $first = $last = $settled = $release = null;
+        $first = $last = $settled = null;
         foreach ($travel as $i => $x) {
             if (abs($x) > abs($peak)) {
                 $peak = $x;
@@ -57,14 +55,13 @@ final readonly class Press
                 $first ??= $i;
                 $last = $i;
             }
-            if (abs($hold) > self::RESTS && abs($x) >= 0.9 * abs($hold)) {
+            if (abs($hold) > self::RESTS && abs($x - $hold) <= self::RESTS) {
                 $settled ??= $i;
-                $release = $i;
             }
         }
         $time = static fn (?int $i): ?float => $i === null ? null : $sheet->t[$i];
 
-        return new self($finger, $hold, $peak, $time($first), $time($settled), $time($release), $time($last));
+        return new self($finger, $hold, $peak, $time($first), $time($settled), $time($last));
     }
 
     public function rests(): bool

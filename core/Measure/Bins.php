@@ -30,31 +30,47 @@ final readonly class Bins
         if ($n < 2 || ($t[$n - 1] - $t[0]) / $n > $width / 1.5) {
             return new self($t, $channels, []);
         }
-        $times = $counts = [];
-        /** @var list<list<float>> $means */
-        $means = array_fill(0, count($channels), []);
-        $from = 0;
-        while ($from < $n) {
-            $bin = floor($t[$from] / $width);
-            $to = $from;
+        $edges = [0];
+        for ($i = 1; $i < $n; $i++) {
+            if (floor($t[$i] / $width) !== floor($t[$i - 1] / $width)) {
+                $edges[] = $i;
+            }
+        }
+        $edges[] = $n;
+
+        return new self(self::means($t, $edges), array_map(static fn (array $channel): array => self::means($channel, $edges), $channels), self::counts($edges));
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @param  list<int>  $edges  first sample of each bin, then the number of samples
+     * @return list<float>
+     */
+    private static function means(array $values, array $edges): array
+    {
+        $means = [];
+        for ($k = 1, $bins = count($edges); $k < $bins; $k++) {
             $sum = 0.0;
-            while ($to < $n && floor($t[$to] / $width) === $bin) {
-                $sum += $t[$to];
-                $to++;
+            for ($i = $edges[$k - 1]; $i < $edges[$k]; $i++) {
+                $sum += $values[$i];
             }
-            $count = $to - $from;
-            $times[] = $sum / $count;
-            $counts[] = $count;
-            foreach ($channels as $c => $channel) {
-                $sum = 0.0;
-                for ($i = $from; $i < $to; $i++) {
-                    $sum += $channel[$i];
-                }
-                $means[$c][] = $sum / $count;
-            }
-            $from = $to;
+            $means[] = $sum / ($edges[$k] - $edges[$k - 1]);
         }
 
-        return new self($times, $means, $counts);
+        return $means;
+    }
+
+    /**
+     * @param  list<int>  $edges
+     * @return list<int>
+     */
+    private static function counts(array $edges): array
+    {
+        $counts = [];
+        for ($k = 1, $bins = count($edges); $k < $bins; $k++) {
+            $counts[] = $edges[$k] - $edges[$k - 1];
+        }
+
+        return $counts;
     }
 }

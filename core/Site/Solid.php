@@ -185,7 +185,7 @@ final readonly class Solid
         if (count($points) < 3) {
             return $points;
         }
-        usort($points, static fn (array $a, array $b): int => $a[0] <=> $b[0] ?: $a[1] <=> $b[1]);
+        usort($points, static fn (array $a, array $b): int => $a[0] === $b[0] ? $a[1] <=> $b[1] : $a[0] <=> $b[0]);
 
         return [...self::chain($points), ...self::chain(array_reverse($points))];
     }

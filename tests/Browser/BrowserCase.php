@@ -85,6 +85,14 @@ abstract class BrowserCase extends TestCase
         );
     }
 
+    /** The first column of the first row of an answer. */
+    protected static function ask(string $query): string
+    {
+        $answer = self::database()->query($query);
+
+        return $answer === false ? '' : (string) $answer->fetchColumn();
+    }
+
     /** A new operator of the demo school, with as many takes as asked, copied in the database. */
     protected static function operatorWith(int $takes): string
     {

@@ -93,7 +93,7 @@ final class DebriefTest extends BrowserCase
         $this->expectOnConsole('404');
         $this->expectOnConsole('somebody else’s work');
         $this->expectOnConsole('no such record');
-        $other = (int) self::database()->query('SELECT id FROM takes WHERE operator_id <> (SELECT id FROM users WHERE email = "'.self::OPERATOR.'") LIMIT 1')->fetchColumn();
+        $other = (int) self::ask('SELECT id FROM takes WHERE operator_id <> (SELECT id FROM users WHERE email = "'.self::OPERATOR.'") LIMIT 1');
         $chrome->visit("/debrief/$other")->seeText('This is not yours to do');
         $chrome->visit('/debrief/99999999')->seeText('Not found');
     }

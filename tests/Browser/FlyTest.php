@@ -49,7 +49,7 @@ final class FlyTest extends BrowserCase
         $log = $this->logOf($chrome, $this->aTake($chrome));
         $broken = explode("\n", trim(self::again($log)));
         $broken[60] = preg_replace('/^[^,]*/', 'noon', $broken[60]) ?? '';
-        $takes = (int) self::database()->query('SELECT COUNT(*) FROM takes')->fetchColumn();
+        $takes = (int) self::ask('SELECT COUNT(*) FROM takes');
         $mark = bin2hex(random_bytes(3));
         $this->choose($chrome,
             $this->file("one-bad-line-$mark.csv", implode("\n", $broken)."\n"),
@@ -65,7 +65,7 @@ final class FlyTest extends BrowserCase
         self::assertNotSame([], preg_grep('/empty-.*empty/i', $answers), 'The empty file is called empty.');
         self::assertNotSame([], preg_grep('/shopping-.*Nothing was saved/', $answers));
         self::assertNotSame([], preg_grep('/one-bad-line-.*Line 61/', $answers), 'The bad row is named by its line.');
-        self::assertSame($takes + 1, (int) self::database()->query('SELECT COUNT(*) FROM takes')->fetchColumn(), 'Refused logs left takes behind.');
+        self::assertSame($takes + 1, (int) self::ask('SELECT COUNT(*) FROM takes'), 'Refused logs left takes behind.');
     }
 
     public function test_a_log_of_several_passes_is_cut_into_takes(): void

@@ -23,7 +23,7 @@ final class CameraTest extends TestCase
         $widths = ['36×24' => 36.0, '1-inch' => 13.2, 'Four Thirds' => 17.3];
         $seen = 0;
         foreach (Reference::table('fov') as [$sensor, $focal, , $horizontal, , , $vertical]) {
-            $lens = Lens::ofSensor($widths[$sensor], (float) $focal);
+            $lens = Lens::ofSensor($widths[(string) $sensor] ?? 0.0, (float) $focal);
             self::assertEqualsWithDelta((float) $horizontal, $lens->horizontal / Angle::DEGREE, 1e-3);
             self::assertEqualsWithDelta((float) $vertical, $lens->vertical() / Angle::DEGREE, 1e-3);
             $seen++;

@@ -37,8 +37,8 @@ final class OrbitTest extends TestCase
     public function test_sticks_for_an_orbit(): void
     {
         foreach (Reference::table('orbit-sticks') as [$v, $r, $top, $turnTop, $expoSlide, $expoTurn, , , $slide, $turn]) {
-            self::assertEqualsWithDelta((float) $slide, (new CubicExpoCurve((float) $expoSlide))->travel($v / $top), 1e-5);
-            self::assertEqualsWithDelta((float) $turn, (new CubicExpoCurve((float) $expoTurn))->travel($v / $r / Angle::DEGREE / $turnTop), 1e-5);
+            self::assertEqualsWithDelta((float) $slide, (new CubicExpoCurve((float) $expoSlide))->travel((float) $v / (float) $top), 1e-5);
+            self::assertEqualsWithDelta((float) $turn, (new CubicExpoCurve((float) $expoTurn))->travel((float) $v / (float) $r / Angle::DEGREE / (float) $turnTop), 1e-5);
         }
     }
 
@@ -51,8 +51,8 @@ final class OrbitTest extends TestCase
             foreach ($plan->presses as $press) {
                 $holds[$press->finger->value] = $press->hold;
             }
-            self::assertSame($slide, $holds['slide'] <=> 0.0);
-            self::assertSame($turn, $holds['turn'] <=> 0.0);
+            self::assertSame($slide, ($holds['slide'] ?? 0.0) <=> 0.0);
+            self::assertSame($turn, ($holds['turn'] ?? 0.0) <=> 0.0);
         }
     }
 

@@ -94,8 +94,10 @@ final class ScoringReferenceTest extends TestCase
         }
         if (! $wobble) {
             foreach (['travel' => 's', 'turn' => 'y'] as $axis => $letter) {
-                self::assertEqualsWithDelta($expected['T_in_'.$letter], $measured->eases->fits[$axis]['start']->duration ?? 0.0, 0.02 * $expected['T_in_'.$letter] + 0.005);
-                self::assertEqualsWithDelta($expected['sdlog_in_'.$letter], $measured->eases->fits[$axis]['start']->spread ?? 0.0, 0.01);
+                $fit = $measured->eases->fits[$axis]['start'];
+                self::assertNotNull($fit);
+                self::assertEqualsWithDelta($expected['T_in_'.$letter], $fit->duration, 0.02 * $expected['T_in_'.$letter] + 0.005);
+                self::assertEqualsWithDelta($expected['sdlog_in_'.$letter], $fit->spread, 0.01);
             }
         }
     }

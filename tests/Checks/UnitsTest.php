@@ -15,13 +15,14 @@ final class UnitsTest extends TestCase
         $columns = ['1 ft' => 'alt_ft', '1 kn' => 'speed_kn', '1 mph' => 'speed_mph', '1 km/h' => 'speed_kmh', '1 ft/min' => 'climb_fpm'];
         $seen = 0;
         foreach (Reference::table('conversions') as [$from, $to, $fraction]) {
+            $from = (string) $from;
             if (! isset($columns[$from]) || ! in_array($to, ['m', 'm/s'], true)) {
                 continue;
             }
             [$numerator, $denominator] = explode('/', (string) $fraction) + [1 => '1'];
             $known = Quantity::of($columns[$from]);
             self::assertNotNull($known);
-            self::assertEqualsWithDelta((float) $numerator / (float) $denominator, $known[1], 1e-12 * $known[1], (string) $from);
+            self::assertEqualsWithDelta((float) $numerator / (float) $denominator, $known[1], 1e-12 * $known[1], $from);
             $seen++;
         }
         self::assertSame(count($columns), $seen);

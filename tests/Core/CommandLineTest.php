@@ -118,7 +118,7 @@ final class CommandLineTest extends TestCase
         $out = fopen('php://memory', 'w+b');
         $err = fopen('php://memory', 'w+b');
         assert($out !== false && $err !== false);
-        $code = (new CommandLine($out, $err))->run($arguments);
+        $code = (new CommandLine($out, $err))->run(array_values($arguments));
         rewind($out);
         rewind($err);
 

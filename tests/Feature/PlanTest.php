@@ -68,7 +68,7 @@ final class PlanTest extends FeatureCase
     {
         [$user, $draft] = $this->draft();
         $kept = $this->actingAs($user)->postJson('/api/v1/shots', [...$draft, 'parameters' => ['radius_m' => 19], 'title' => 'Close round the stones'])->assertCreated();
-        $shot = Shot::query()->findOrFail($kept->json('id'));
+        $shot = Shot::query()->findOrFail((int) $kept->json('id'));
 
         self::assertSame(['radius_m', 'height_m', 'arc_deg', 'direction', 'pace_mps', 'start_bearing_deg', 'ease_s'], array_keys($shot->intent['parameters']));
         $kept->assertJsonPath('subject_id', 'stones')->assertJsonPath('operator.id', $user->id);

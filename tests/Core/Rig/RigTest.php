@@ -61,7 +61,10 @@ final class RigTest extends TestCase
         yield 'no number' => [['kind' => 'half-stick', 'value' => 'soft'], 'value'];
     }
 
-    /** @param  array<string, mixed>  $curve */
+    /**
+     * @param  array<string, mixed>  $curve
+     * @param  non-empty-string  $place
+     */
     #[DataProvider('badCurves')]
     public function test_numbers_without_meaning_in_their_convention_are_refused(array $curve, string $place): void
     {

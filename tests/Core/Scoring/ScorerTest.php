@@ -229,7 +229,7 @@ final class ScorerTest extends TestCase
         foreach ($weights as $part => $weight) {
             $mean += $weight * $parts[$part] / array_sum($weights);
         }
-        $weakest = min(array_intersect_key($parts, array_filter(['path' => 1, 'framing' => 1, 'steady' => 1, 'smooth' => 1, 'clean' => 1, 'ease' => $weights['ease'] >= 0.06])));
+        $weakest = min(100.0, ...array_values(array_intersect_key($parts, array_filter(['path' => 1, 'framing' => 1, 'steady' => 1, 'smooth' => 1, 'clean' => 1, 'ease' => $weights['ease'] >= 0.06]))));
 
         self::assertEqualsWithDelta(0.85 * $mean + 0.15 * $weakest - $score->deduction, $score->score, 1e-9);
     }
@@ -255,12 +255,12 @@ final class ScorerTest extends TestCase
     /** @return iterable<string, array{float, list<Fault>, float, string}> */
     public static function verdicts(): iterable
     {
-        $kick = static fn (float $severity, string $phase): Fault => new Fault('kick', 'turn', 10, 10, $severity, $phase, 30, 'deg/s2');
+        $kick = static fn (float $severity, bool $held): Fault => new Fault('kick', 'turn', 10, 10, $severity, $held ? 'hold' : 'start', 30, 'deg/s2');
         yield 'good and tight' => [91.0, [], 0.05, 'keep'];
         yield 'good but too wide for the delivery' => [91.0, [], 0.2, 'fix'];
-        yield 'good with a kick in the hold' => [91.0, [$kick(1.6, 'hold')], 0.05, 'fix'];
-        yield 'good with a slight kick' => [91.0, [$kick(1.4, 'hold')], 0.05, 'keep'];
-        yield 'good with a kick while starting' => [91.0, [$kick(2.0, 'start')], 0.05, 'keep'];
+        yield 'good with a kick in the hold' => [91.0, [$kick(1.6, true)], 0.05, 'fix'];
+        yield 'good with a slight kick' => [91.0, [$kick(1.4, true)], 0.05, 'keep'];
+        yield 'good with a kick while starting' => [91.0, [$kick(2.0, false)], 0.05, 'keep'];
         yield 'middling' => [70.0, [], 0.1, 'fix'];
         yield 'middling and lost' => [70.0, [], 0.8, 'fix'];
     }
