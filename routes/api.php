@@ -48,6 +48,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::post('imports', [ImportController::class, 'store']);
     Route::get('imports/{import}', [ImportController::class, 'show'])->whereNumber('import');
 
+    Route::get('trend', [TakeController::class, 'trend']);
     Route::get('takes', [TakeController::class, 'index']);
     Route::get('takes/{take}', [TakeController::class, 'show'])->whereNumber('take');
     Route::patch('takes/{take}', [TakeController::class, 'update'])->whereNumber('take');

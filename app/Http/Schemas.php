@@ -246,7 +246,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'line', ref: '#/components/schemas/Facet'),
     new OA\Property(property: 'frame', ref: '#/components/schemas/Facet'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Score', required: ['method', 'take', 'move', 'intent', 'fitted', 'camera_assumed', 'score', 'uncertainty', 'facets', 'faults', 'usable', 'windows', 'crop', 'wind', 'verdict', 'reason', 'remarks'], properties: [
+#[OA\Schema(schema: 'Score', required: ['method', 'take', 'move', 'intent', 'fitted', 'camera_assumed', 'score', 'uncertainty', 'facets', 'faults', 'usable', 'windows', 'crop', 'wind', 'verdict', 'headline', 'reason', 'remarks'], properties: [
     new OA\Property(property: 'method', type: 'string'),
     new OA\Property(property: 'take', ref: '#/components/schemas/TakeLimits'),
     new OA\Property(property: 'move', ref: '#/components/schemas/JudgedMove'),
@@ -262,7 +262,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'crop', ref: '#/components/schemas/Crop'),
     new OA\Property(property: 'wind', ref: '#/components/schemas/JudgedWind'),
     new OA\Property(property: 'verdict', type: 'string', enum: ['keep', 'fix', 'again']),
-    new OA\Property(property: 'reason', type: 'string'),
+    new OA\Property(property: 'headline', type: 'string'), new OA\Property(property: 'reason', type: 'string'),
     new OA\Property(property: 'remarks', type: 'array', items: new OA\Items(type: 'string')),
 ], type: 'object')]
 #[OA\Schema(schema: 'Thumb', required: ['thumb', 'ends'], properties: [
@@ -305,6 +305,14 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'aim', ref: '#/components/schemas/FramePlace'),
     new OA\Property(property: 'subject', ref: '#/components/schemas/ReplaySubject'),
     new OA\Property(property: 'planned', ref: '#/components/schemas/ReplayPlanned', nullable: true),
+], type: 'object')]
+#[OA\Schema(schema: 'Trend', required: ['operator', 'points'], properties: [
+    new OA\Property(property: 'operator', type: 'string'),
+    new OA\Property(property: 'points', type: 'array', items: new OA\Items(required: ['take', 'flown_at', 'score', 'uncertainty', 'median'], properties: [
+        new OA\Property(property: 'take', type: 'integer'), new OA\Property(property: 'flown_at', type: 'string', format: 'date-time'),
+        new OA\Property(property: 'score', type: 'number'), new OA\Property(property: 'uncertainty', type: 'number'),
+        new OA\Property(property: 'median', description: 'of this take and the four before it', type: 'number', nullable: true),
+    ], type: 'object')),
 ], type: 'object')]
 #[OA\Schema(schema: 'Advice', required: ['kind', 'title', 'reason', 'facet', 'cue', 'change', 'evidence'], properties: [
     new OA\Property(property: 'kind', type: 'string', enum: ['first', 'come-back', 'mend-facet', 'other-way', 'tighter']), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'reason', type: 'string'),

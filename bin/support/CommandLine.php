@@ -123,7 +123,7 @@ final class CommandLine
         if (isset($options['json'])) {
             return $this->say(self::json($score->toArray()));
         }
-        $lines = [sprintf('%.0f (give or take %.0f): %s. %s', $score->score, $score->uncertainty, ['keep' => 'keep', 'fix' => 'fix in post', 'again' => 'fly again'][$score->verdict->verdict], $score->verdict->reason)];
+        $lines = [sprintf('%.0f (give or take %.0f): %s. %s', $score->score, $score->uncertainty, $score->verdict->headline, $score->verdict->reason)];
         foreach ($score->facets as $facet) {
             $lines[] = sprintf('  %-6s %3s  %s', $facet->name, $facet->score === null ? '-' : round($facet->score), $facet->why);
         }

@@ -1,5 +1,5 @@
-# Serving pages: places, settings, php-fpm, nginx and the queue worker. Sourced after common.sh by bin/start, bin/test
-# and bin/bench. Sets $code (what is served), $state (what is kept) and $run (sockets and pid files).
+# Serving pages: places, settings, php-fpm, nginx and the queue worker. Sourced after common.sh by every script in bin/
+# that serves. Sets $code (what is served), $state (what is kept) and $run (sockets and pid files).
 
 # choose_places NAME: state in var/NAME of the clone, or, where a parent folder is closed to the servers' users, in
 # /var/lib/larkspur/NAME with the code served from a copy there.
@@ -53,6 +53,22 @@ ENV
 }
 setting() { as_root sed -n "s/^$1=//p" "$state/env"; }
 put_setting() { as_root sed -i "s|^$1=.*|$1=$2|" "$state/env"; }
+
+# Deletes the school of this place: its database, its files and its settings.
+forget_school() { as_root rm -rf "$state/db" "$state/storage/app" "$state/env"; }
+
+# The private database of this place, with its settings: open_database NAME FIRST_PORT
+open_database() {
+  local port; port=$(free_port "$2")
+  make_settings "$1"
+  put_setting DB_PORT "$port"
+  # Settings that an earlier run kept in a cache would win over these.
+  as_root sh -c "rm -f '$state'/cache/*.php"
+  as_root install -d -m 755 "$state/db"
+  start_database "$state/db" "$port" "$(setting DB_PASSWORD)" "$1"
+  # The database's pid file lies beside its socket; stop_serving looks in one place.
+  as_root ln -sf "$(socket_folder "$state/db")/db.pid" "$run/db.pid"
+}
 
 # What PHP needs to know beside the settings file: where state and caches lie.
 php_environment() {
@@ -129,6 +145,33 @@ NGINX
 start_queue_worker() {
   local env=(); mapfile -t env < <(php_environment)
   as_root sh -c "cd / && setsid nohup runuser -u $web_user -- env ${env[*]} php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=2G '$code/artisan' queue:work --sleep=0.2 --tries=1 --timeout=1800 --memory=1800 >>'$state/storage/logs/queue.log' 2>&1 </dev/null & echo \$! >'$run/queue.pid'"
+}
+
+# Everything that serves pages, and waits until it does: serve_pages PORT [TLS_PORT]
+serve_pages() {
+  start_php_fpm
+  start_nginx "$@"
+  start_queue_worker
+  for _ in $(seq 100); do curl -fs -o /dev/null "http://127.0.0.1:$1/up" && return 0; sleep 0.1; done
+  give_up "The web server does not answer; see $state/storage/logs."
+}
+
+# A demo school of its own, made anew: serve_fresh_school NAME FIRST_DATABASE_PORT FIRST_WEB_PORT. Sets $address.
+serve_fresh_school() {
+  choose_places "$1"
+  stop_serving
+  on_failure=stop_serving
+  trap stop_serving EXIT
+  forget_school
+  choose_places "$1"
+  open_database larkspur "$2"
+  local port; port=$(free_port "$3")
+  address="http://127.0.0.1:$port"
+  put_setting APP_URL "$address"
+  quietly artisan migrate --force
+  quietly artisan optimize
+  quietly artisan larkspur:demo
+  serve_pages "$port"
 }
 
 running() { local pid; pid=$(as_root cat "$run/$1.pid" 2>/dev/null) && [ -n "$pid" ] && as_root kill -0 "$pid" 2>/dev/null; }

@@ -69,9 +69,24 @@ final readonly class Framing
             $u, $v, $offset,
             Corrected::combine($ru, $rv)->times(100),
             100 * max(0.0, Statistics::percentile($absU, 98) - 2 * $nu, Statistics::percentile($absV, 98) - 2 * $nv),
-            max(Statistics::percentile($absU, 99), Statistics::percentile($absV, 99)),
+            self::strayOf($u, $v),
             100 * max(self::spread($u), self::spread($v)),
         );
+    }
+
+    /** Stray between two nodes of S, both included, fraction: what the crop of a part must take. */
+    public function strayWithin(int $from, int $to): float
+    {
+        return self::strayOf(array_slice($this->u, $from, $to - $from + 1), array_slice($this->v, $from, $to - $from + 1));
+    }
+
+    /**
+     * @param  list<float>  $u
+     * @param  list<float>  $v
+     */
+    private static function strayOf(array $u, array $v): float
+    {
+        return max(Statistics::percentile(Series::sizes($u), 99), Statistics::percentile(Series::sizes($v), 99));
     }
 
     /**

@@ -99,6 +99,7 @@ final readonly class Score
             ],
             'wind' => ['mean_mps' => $this->windMean, 'gust_mps' => $this->windGust, 'share' => null],
             'verdict' => $this->verdict->verdict,
+            'headline' => $this->verdict->headline,
             'reason' => $this->verdict->reason,
             'remarks' => $this->remarks,
         ];

@@ -126,13 +126,18 @@ final class Scorer
 
         $usable = UsableStretches::of($measured, $faults);
         $crop = RescueCrop::ofStray($measured->framing->stray, self::roll($cut, $from, $to), $intent->lens->aspect);
+        $stretch = $usable->stretches[0] ?? null;
+        $trimmed = $stretch === null ? $crop : RescueCrop::ofStray(
+            $measured->framing->strayWithin((int) round(($stretch['from'] - $grid->t[$take->main->from]) / Grid::STEP), (int) round(($stretch['to'] - $grid->t[$take->main->from]) / Grid::STEP)),
+            self::roll($cut, $stretch['from'], $stretch['to']), $intent->lens->aspect,
+        );
         [$complete, $fitted] = self::complete($intent, $measured, $flownWay, $frame, $subject);
         $t = $grid->t;
 
         return new Score(
             $complete, $fitted, $given, $confidence, $score, $deduction,
             self::uncertainty($spread, $faults), Facet::all($measured, $parts), FaultFinder::worthShowing($faults), $faults, $usable, $crop,
-            Verdict::of($score, $faults, $crop, $usable, $cropBudget), $remarks, $cut,
+            Verdict::of($score, $faults, $crop, $usable, $trimmed, $cropBudget), $remarks, $cut,
             ['samples' => $log->count(), 'rate_hz' => round($log->rate(), 2), 'duration_s' => round($log->to() - $log->from(), 2), 'sha256' => $log->sha256],
             [
                 'from_s' => round($from, 1), 'to_s' => round($to, 1),

@@ -59,6 +59,13 @@ export const useShot = (id: number | undefined) =>
     enabled: id !== undefined,
   });
 
+export const useTrend = (operator?: number) =>
+  useQuery({
+    queryKey: ['takes', 'trend', operator ?? null],
+    queryFn: () =>
+      call<Schemas['Trend'][]>('GET', `/trend${operator === undefined ? '' : `?operator=${operator}`}`),
+  });
+
 export const useTakes = (operator?: number) =>
   useInfiniteQuery({
     queryKey: ['takes', operator ?? null],

@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/trend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trend"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/takes/{take}": {
         parameters: {
             query?: never;
@@ -834,6 +850,7 @@ export interface components {
             wind: components["schemas"]["JudgedWind"];
             /** @enum {string} */
             verdict: "keep" | "fix" | "again";
+            headline: string;
             reason: string;
             remarks: string[];
         };
@@ -883,6 +900,18 @@ export interface components {
             aim: components["schemas"]["FramePlace"];
             subject: components["schemas"]["ReplaySubject"];
             planned: components["schemas"]["ReplayPlanned"] | null;
+        };
+        Trend: {
+            operator: string;
+            points: {
+                take: number;
+                /** Format: date-time */
+                flown_at: string;
+                score: number;
+                uncertainty: number;
+                /** @description of this take and the four before it */
+                median: number | null;
+            }[];
         };
         Advice: {
             /** @enum {string} */
@@ -1465,6 +1494,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakePage"];
+                };
+            };
+        };
+    };
+    trend: {
+        parameters: {
+            query?: {
+                /** @description id; trainers only */
+                operator?: number;
+                shot?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Scores over time, oldest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Trend"][];
                 };
             };
         };

@@ -20,7 +20,7 @@ export function CurveCard({ points, unit, color, label, top, comfort }: Props) {
   const y = (rate: number) => height - 22 - (rate / Math.max(1e-6, top)) * (height - 38);
   if (width === 0) return <div ref={ref} style={{ height }} />;
   return (
-    <div ref={ref} data-picture="curve-card">
+    <div ref={ref} className="overflow-hidden" data-picture="curve-card">
       <svg width={width} height={height} role="img" aria-label={label} className="block text-ink-soft">
         <rect
           x={x(comfort.least)}

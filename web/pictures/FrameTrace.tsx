@@ -35,7 +35,11 @@ export function FrameTrace({ t, u, v, aim, aspect, crop, time }: Props) {
   const keep = Math.max(0, 1 - crop / 100);
   const at = now === null ? null : { u: u[now] ?? null, v: v[now] ?? null };
   return (
-    <div ref={ref} className="size-full min-h-40 grid place-items-center" data-picture="frame-trace">
+    <div
+      ref={ref}
+      className="size-full min-h-40 grid place-items-center overflow-hidden"
+      data-picture="frame-trace"
+    >
       <svg
         width={width}
         height={height}

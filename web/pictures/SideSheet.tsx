@@ -19,7 +19,7 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, onHe
   const [dragging, setDragging] = useState(false);
   const samples = plan.samples;
   const subject = plan.subject ?? { east_m: 0, north_m: 0, up_m: 0, ground_m: 0 };
-  const at = indexAt(samples.t, time ?? plan.phases.hold_from_s);
+  const at = indexAt(samples.t, time ?? samples.t[0] ?? 0);
 
   const view = useMemo(() => {
     const e0 = samples.east_m[0] ?? 0;
@@ -74,7 +74,7 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, onHe
     if (dragging && box) onHeight?.(Math.max(0.5, y.invert(event.clientY - box.top) - subject.ground_m));
   };
   return (
-    <div ref={ref} className="size-full min-h-52 touch-none" data-picture="side-sheet">
+    <div ref={ref} className="size-full min-h-52 touch-none overflow-hidden" data-picture="side-sheet">
       <svg
         width={width}
         height={height}

@@ -4,7 +4,8 @@ import { memo, type PointerEvent, useMemo, useRef, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
-import { indexAt, linear, roundUp, through, ticks } from './scale';
+import { around, type Box, meet, placeLabels } from './labels';
+import { indexAt, linear, roundUp, type Scale, through, ticks } from './scale';
 
 type Path = { t: number[]; east_m: number[]; north_m: number[]; heading_deg?: number[] };
 
@@ -24,7 +25,6 @@ type Props = {
   subject: { east_m: number; north_m: number } | null;
   planned?: Path | null;
   flown?: Path | null;
-  hold?: [number, number] | null;
   wind?: Schemas['Wind'] | null;
   hfov: number;
   time?: number | null;
@@ -32,6 +32,8 @@ type Props = {
   units: Units;
   label: string;
 };
+
+const NONE: Handle[] = [];
 
 type Bounds = { east: [number, number]; north: [number, number] };
 
@@ -66,7 +68,7 @@ function useSettledBounds(bounds: Bounds, frozen: boolean): Bounds {
 }
 
 export const SiteSheet = memo(function SiteSheet(props: Props) {
-  const { site, subject, planned, flown, hold, wind, hfov, time, handles = [], units, label } = props;
+  const { site, subject, planned, flown, wind, hfov, time, handles = NONE, units, label } = props;
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [dragging, setDragging] = useState<string | null>(null);
   const bounds = useSettledBounds(boundsOf(props), dragging !== null);
@@ -112,7 +114,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
     const i = indexAt(path.t, at);
     return { x: x(path.east_m[i] ?? 0), y: y(path.north_m[i] ?? 0), heading: path.heading_deg?.[i] ?? null };
   };
-  const shownTime = time ?? hold?.[0] ?? planned?.t[0] ?? 0;
+  const shownTime = time ?? planned?.t[0] ?? 0;
   const craft = poseAt(flown ?? planned, shownTime);
   const wedge = (pose: { x: number; y: number; heading: number | null }) => {
     if (pose.heading === null) return '';
@@ -124,6 +126,37 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
     return `M${pose.x.toFixed(1)} ${pose.y.toFixed(1)}L${at(-hfov / 2)}L${at(hfov / 2)}Z`;
   };
   const end = planned ? { x: x(planned.east_m.at(-1) ?? 0), y: y(planned.north_m.at(-1) ?? 0) } : null;
+
+  const labels = useMemo(() => {
+    const sheet = { left: 0, top: 0, right: width, bottom: height };
+    const solids = site.solids.map((solid) => ({ solid, of: boundsOfSolid(solid, x, y, sheet) }));
+    const named = solids
+      .filter(({ solid, of }) => solid.role === 'obstacle' && meet(of, sheet))
+      .map(({ solid, of }) => ({
+        text: `${solid.name}, ${withUnit(solid.height_m, 'm', units, 1)}`,
+        of,
+      }));
+    const path = planned ?? flown;
+    const marks = path
+      ? path.east_m
+          .map((east, i) => around(x(east), y(path.north_m[i] ?? 0), 5))
+          .filter((_, i) => i % 5 === 0)
+      : [];
+    return placeLabels(
+      named,
+      [
+        ...marks,
+        ...solids.map(({ of }) => of),
+        ...handles.map((handle) => around(x(handle.east), y(handle.north), 12)),
+        ...(subject ? [around(x(subject.east_m), y(subject.north_m), 10)] : []),
+        around(x(0) + 16, y(0), 22),
+        { left: width - (wind && wind.mean_mps > 0 ? 92 : 40), top: 0, right: width, bottom: 56 },
+        { left: 0, top: height - 36, right: 120, bottom: height },
+      ],
+      width,
+      height,
+    );
+  }, [site, planned, flown, handles, subject, wind, units, x, y, width, height]);
 
   const drag = (handle: Handle) => ({
     onPointerDown: (event: PointerEvent<SVGGElement>) => {
@@ -142,7 +175,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
   const windAngle = wind ? wind.from_deg : 0;
 
   return (
-    <div ref={ref} className="size-full min-h-52 relative touch-none" data-picture="site-sheet">
+    <div ref={ref} className="size-full min-h-52 overflow-hidden touch-none" data-picture="site-sheet">
       <svg width={width} height={height} role="group" aria-label={label} className="block text-ink">
         <g stroke="var(--mesh)">
           {ticks(x.invert(0), x.invert(width), grid).map((e) => (
@@ -163,14 +196,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
         />
         {craft?.heading != null && <path d={wedge(craft)} fill="var(--haze)" opacity={0.85} />}
         {site.solids.map((solid) => (
-          <SolidFromAbove
-            key={solid.id + solid.name}
-            solid={solid}
-            x={x}
-            y={y}
-            width={width}
-            west={solid.east_m < (subject?.east_m ?? 0)}
-          />
+          <SolidFromAbove key={solid.id + solid.name} solid={solid} x={x} y={y} />
         ))}
         {planned && (
           <path
@@ -223,6 +249,18 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
             data-role="craft"
           />
         )}
+        {labels.map((label) => (
+          <text
+            key={`${label.text} ${label.x} ${label.y}`}
+            className="halo"
+            x={label.x}
+            y={label.y}
+            fontSize={11}
+            fill="var(--ink-soft)"
+          >
+            {label.text}
+          </text>
+        ))}
         {handles.map((handle) => (
           <g
             key={handle.id}
@@ -289,23 +327,39 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
   );
 });
 
+/** What a solid covers on the sheet, as an upright box; of a wall, whose box would be mostly open ground, the middle of what is seen. */
+function boundsOfSolid(solid: Schemas['Solid'], x: Scale, y: Scale, sheet: Box): Box {
+  const turned = (solid.heading_deg * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(turned), Math.sin(turned)];
+  const [cx, cy] = [x(solid.east_m), y(solid.north_m)];
+  const half = { across: (solid.width_m / 2) * x.perUnit, along: (solid.length_m / 2) * x.perUnit };
+  if (Math.max(half.across, half.along) > 4 * Math.min(half.across, half.along)) {
+    const [dx, dy] =
+      half.along > half.across
+        ? [-sin * half.along, cos * half.along]
+        : [cos * half.across, sin * half.across];
+    const seen = ticks(-1, 1, 0.1).filter((k) => meet(around(cx + k * dx, cy + k * dy, 1), sheet));
+    const middle = seen[seen.length >> 1] ?? 0;
+    return around(cx + middle * dx, cy + middle * dy, Math.min(half.across, half.along) + 4);
+  }
+  const wide = half.across * Math.abs(cos) + half.along * Math.abs(sin);
+  const high = half.across * Math.abs(sin) + half.along * Math.abs(cos);
+  return { left: cx - wide, right: cx + wide, top: cy - high, bottom: cy + high };
+}
+
 type SolidProps = {
   solid: Schemas['Solid'];
-  x: ReturnType<typeof linear>;
-  y: ReturnType<typeof linear>;
-  width: number;
-  west: boolean;
+  x: Scale;
+  y: Scale;
 };
 
-function SolidFromAbove({ solid, x, y, width, west }: SolidProps) {
+function SolidFromAbove({ solid, x, y }: SolidProps) {
   const cx = x(solid.east_m);
   const cy = y(solid.north_m);
   const fill = solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)';
   const stroke = solid.role === 'subject' ? 'var(--ink)' : 'var(--solid)';
   const w = Math.max(2.5, solid.width_m * x.perUnit);
   const l = Math.max(2.5, solid.length_m * x.perUnit);
-  // The label stands away from the subject, and inside the sheet.
-  const end = (west && cx > 130) || cx > width - 150;
   return (
     <g>
       {solid.shape === 'cylinder' ? (
@@ -320,18 +374,6 @@ function SolidFromAbove({ solid, x, y, width, west }: SolidProps) {
           stroke={stroke}
           transform={`rotate(${solid.heading_deg} ${cx} ${cy})`}
         />
-      )}
-      {solid.role === 'obstacle' && cx > 0 && cx < width && (
-        <text
-          className="halo"
-          x={end ? cx - w / 2 - 5 : cx + w / 2 + 5}
-          y={cy + 4}
-          fontSize={11}
-          fill="var(--ink-soft)"
-          textAnchor={end ? 'end' : 'start'}
-        >
-          {`${solid.name}, ${solid.height_m.toFixed(1)} m`}
-        </text>
       )}
     </g>
   );

@@ -93,7 +93,7 @@ export const StaveLanes = memo(function StaveLanes({
   };
   const tick = roundUp((to - from) / Math.max(2, (width - left - right) / 90));
   return (
-    <div ref={ref} className="size-full min-h-60" data-picture="stave-lanes">
+    <div ref={ref} className="size-full min-h-60 overflow-hidden" data-picture="stave-lanes">
       <svg width={width} height={height} className="block text-ink">
         <title>Thumb sheet over time</title>
         {/* The clock's own surface: everything drawn over it lets presses through, but for the pins. */}

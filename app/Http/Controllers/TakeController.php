@@ -13,8 +13,10 @@ use App\Http\Resources\TakeDetail;
 use App\Http\Resources\TakeResource;
 use App\Models\Comment;
 use App\Models\Take;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Storage;
+use Larkspur\Training\Trend;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -23,6 +25,9 @@ final class TakeController extends Controller
 {
     private const PAGE = 30;
 
+    /** Takes whose scores are drawn over time. */
+    private const TREND = 120;
+
     #[OA\Get(path: '/takes', operationId: 'takes', parameters: [
         new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(name: 'shot', in: 'query', schema: new OA\Schema(type: 'integer')),
@@ -30,19 +35,31 @@ final class TakeController extends Controller
     ], responses: [new OA\Response(response: 200, description: 'A page, newest first', content: new OA\JsonContent(ref: '#/components/schemas/TakePage'))])]
     public function index(TakeList $request): JsonResponse
     {
-        $user = $this->user($request);
-        $query = Take::query()->with(['operator', 'shot'])->withCount('comments')->orderByDesc('flown_at')->orderByDesc('id');
-        if (! $user->isTrainer()) {
-            $query->where('operator_id', $user->id);
-        } elseif ($request->integer('operator') > 0) {
-            $query->where('operator_id', $request->integer('operator'));
-        }
-        if ($request->integer('shot') > 0) {
-            $query->where('shot_id', $request->integer('shot'));
-        }
-        $page = $query->cursorPaginate(self::PAGE);
+        $page = $this->listed($request)->with(['operator', 'shot'])->withCount('comments')->cursorPaginate(self::PAGE);
 
         return new JsonResponse(['takes' => TakeResource::collection($page->items()), 'next' => $page->nextCursor()?->encode()]);
+    }
+
+    #[OA\Get(path: '/trend', operationId: 'trend', parameters: [
+        new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'shot', in: 'query', schema: new OA\Schema(type: 'integer')),
+    ], responses: [new OA\Response(response: 200, description: 'Scores over time, oldest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Trend')))])]
+    public function trend(TakeList $request): JsonResponse
+    {
+        $latest = $this->listed($request)->with('operator');
+        $latest->limit(self::TREND);
+        $trends = [];
+        foreach ($latest->get()->reverse()->groupBy('operator_id') as $takes) {
+            $medians = Trend::medians(array_values($takes->map(static fn (Take $take): float => $take->score)->all()));
+            $trends[] = [
+                'operator' => $takes[0]->operator->name,
+                'points' => $takes->values()->map(static fn (Take $take, int $i): array => [
+                    'take' => $take->id, 'flown_at' => $take->flown_at->toIso8601ZuluString(), 'score' => $take->score, 'uncertainty' => $take->uncertainty, 'median' => $medians[$i],
+                ])->all(),
+            ];
+        }
+
+        return new JsonResponse($trends);
     }
 
     #[OA\Get(path: '/takes/{take}', operationId: 'take', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
@@ -101,5 +118,27 @@ final class TakeController extends Controller
         ]);
 
         return (new CommentResource($comment->load('author')))->response()->setStatusCode(201);
+    }
+
+    /**
+     * The takes that this person may see and asked for, newest first.
+     *
+     * @return Builder<Take>
+     */
+    private function listed(TakeList $request): Builder
+    {
+        $user = $this->user($request);
+        $query = Take::query();
+        $query->orderByDesc('flown_at')->orderByDesc('id');
+        if (! $user->isTrainer()) {
+            $query->where('operator_id', $user->id);
+        } elseif ($request->integer('operator') > 0) {
+            $query->where('operator_id', $request->integer('operator'));
+        }
+        if ($request->integer('shot') > 0) {
+            $query->where('shot_id', $request->integer('shot'));
+        }
+
+        return $query;
     }
 }

@@ -252,28 +252,40 @@ final class ScorerTest extends TestCase
         self::assertSame($sorted, $lengths);
     }
 
-    /** @return iterable<string, array{float, list<Fault>, float, string}> */
+    /** @return iterable<string, array{float, list<Fault>, float, string, string}> */
     public static function verdicts(): iterable
     {
         $kick = static fn (float $severity, bool $held): Fault => new Fault('kick', 'turn', 10, 10, $severity, $held ? 'hold' : 'start', 30, 'deg/s2');
-        yield 'good and tight' => [91.0, [], 0.05, 'keep'];
-        yield 'good but too wide for the delivery' => [91.0, [], 0.2, 'fix'];
-        yield 'good with a kick in the hold' => [91.0, [$kick(1.6, true)], 0.05, 'fix'];
-        yield 'good with a slight kick' => [91.0, [$kick(1.4, true)], 0.05, 'keep'];
-        yield 'good with a kick while starting' => [91.0, [$kick(2.0, false)], 0.05, 'keep'];
-        yield 'middling' => [70.0, [], 0.1, 'fix'];
-        yield 'middling and lost' => [70.0, [], 0.8, 'fix'];
+        yield 'good and tight' => [91.0, [], 0.05, 'keep', 'Keep'];
+        yield 'good but too wide for the delivery' => [91.0, [], 0.2, 'fix', 'Fix in post (crop 20 %)'];
+        yield 'good with a kick in the hold' => [91.0, [$kick(1.6, true)], 0.05, 'fix', 'Fix in post (trim to %.1f s, crop 3 %%)'];
+        yield 'good with a slight kick' => [91.0, [$kick(1.4, true)], 0.05, 'keep', 'Keep'];
+        yield 'good with a kick while starting' => [91.0, [$kick(2.0, false)], 0.05, 'keep', 'Keep'];
+        yield 'middling' => [70.0, [], 0.1, 'fix', 'Fix in post (crop 10 %)'];
+        yield 'middling and lost' => [70.0, [], 0.8, 'fix', 'Fix in post (trim to %.1f s, crop 3 %%)'];
     }
 
     /** @param  list<Fault>  $faults */
     #[DataProvider('verdicts')]
-    public function test_verdicts(float $score, array $faults, float $crop, string $expected): void
+    public function test_verdicts(float $score, array $faults, float $crop, string $expected, string $headline): void
     {
         $usable = Scorer::score(self::log(self::plan()), self::plan()->move->intent)->usable;
-        $verdict = Verdict::of($score, $faults, new RescueCrop($crop), $usable, 0.15);
+        $verdict = Verdict::of($score, $faults, new RescueCrop($crop), $usable, new RescueCrop(0.025), 0.15);
 
         self::assertSame($expected, $verdict->verdict);
+        self::assertSame(str_contains($headline, '%%') ? sprintf($headline, $usable->longest()) : $headline, $verdict->headline);
         self::assertNotSame('', $verdict->reason);
+    }
+
+    public function test_a_trim_asks_only_for_the_crop_of_its_own_seconds(): void
+    {
+        $plan = self::plan();
+        $score = Scorer::score(self::log($plan, 'hurried'), $plan->move->intent);
+        $framing = $score->measured->framing;
+        $last = count($framing->u) - 1;
+
+        self::assertSame($framing->stray, $framing->strayWithin(0, $last));
+        self::assertLessThan($framing->stray, min(array_map(static fn (int $k): float => $framing->strayWithin($k, $k + 40), range(0, $last - 40, 10))));
     }
 
     public function test_only_faults_worth_a_word_are_shown(): void

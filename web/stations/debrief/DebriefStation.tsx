@@ -16,7 +16,7 @@ import { SiteSheet } from '~/pictures/SiteSheet';
 import { type Lane, type Pin, STAVES, StaveLanes, staveOf } from '~/pictures/StaveLanes';
 import { useSession } from '~/shell/session';
 import { clock, day, hour, withUnit } from '~/units';
-import { VERDICTS, verdictColor } from '../progress/TakeRow';
+import { verdictColor } from '../progress/TakeRow';
 import { Comments } from './Comments';
 import { Facets } from './Facets';
 import { Faults } from './Faults';
@@ -197,11 +197,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
         {decide.error && <Notice error={decide.error} />}
         <Facets take={take}>
           <div>
-            <p className={`m-0 text-lg font-bold ${verdictColor(judged.verdict)}`}>
-              {judged.verdict === 'fix'
-                ? `Fix in post (crop ${Math.ceil(judged.crop.total_percent)} %)`
-                : VERDICTS[judged.verdict].replace(/^./, (c) => c.toUpperCase())}
-            </p>
+            <p className={`m-0 text-lg font-bold ${verdictColor(judged.verdict)}`}>{judged.headline}</p>
             <p className="m-0 text-sm">{judged.reason}</p>
             <p className="m-0 mt-1 text-sm text-ink-soft">
               Give or take {Math.max(1, Math.round(judged.uncertainty))} points.

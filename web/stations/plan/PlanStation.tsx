@@ -161,7 +161,6 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
               site={site.document}
               subject={plan?.subject ?? null}
               planned={plan?.samples ?? null}
-              hold={hold}
               wind={draft.wind ?? null}
               hfov={plan?.camera.hfov_deg ?? 70}
               time={time}

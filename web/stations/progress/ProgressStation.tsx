@@ -1,7 +1,7 @@
 // Progress: the logbook, newest first, with the scores over time above it.
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useTakes } from '~/api/queries';
+import { useTakes, useTrend } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Skeleton } from '~/kit/Skeleton';
@@ -12,8 +12,9 @@ import { Trend } from './Trend';
 export default function ProgressStation() {
   const { user, whose } = useSession();
   const takes = useTakes(whose);
+  const trend = useTrend(whose);
   const all = useMemo(() => takes.data?.pages.flatMap((page) => page.takes) ?? [], [takes.data]);
-  if (takes.error) throw takes.error;
+  if (takes.error ?? trend.error) throw takes.error ?? trend.error;
   const everyone = user.role === 'trainer' && whose === undefined;
   return (
     <main className="p-5 grid gap-3 max-w-6xl mx-auto">
@@ -43,8 +44,11 @@ export default function ProgressStation() {
         </Card>
       ) : (
         <>
-          <Card caption="Scores, and the median of five" aside={`the last ${all.length} takes`}>
-            <Trend takes={all} />
+          <Card
+            caption="Scores, and the median of five"
+            aside={`the last ${trend.data?.reduce((sum, one) => sum + one.points.length, 0) ?? 0} takes`}
+          >
+            {trend.data ? <Trend trends={trend.data} /> : <Skeleton className="h-36 m-3" />}
           </Card>
           <Card label="Takes, newest first">
             <ul className="m-0 p-0 list-none" data-list="takes">

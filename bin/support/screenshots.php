@@ -1,0 +1,54 @@
+<?php
+
+/** One picture of each main view of the demo school: screenshots.php ADDRESS FOLDER */
+
+declare(strict_types=1);
+
+use Tests\Browser\Chrome;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+[$_, $address, $folder] = $argv;
+const DESK = [1280, 800];
+const UPRIGHT = [820, 1180];
+is_dir($folder) || mkdir($folder, recursive: true);
+
+$debrief = static function (Chrome $chrome, callable $before): string {
+    $takes = $chrome->api('/takes')['takes'];
+    usort($takes, $before);
+
+    return '/debrief/'.$takes[0]['id'];
+};
+$best = static fn (array $one, array $other): int => $other['score'] <=> $one['score'];
+$worst = static fn (array $one, array $other): int => $one['score'] <=> $other['score'];
+
+/** @var array<string, array{who: ?string, open: string|callable(Chrome): string, sign: string, size?: array{int, int}, theme?: string}> $views */
+$views = [
+    'sign-in' => ['who' => null, 'open' => '/sign-in', 'sign' => 'input[type=password]'],
+    'today' => ['who' => 'tobias', 'open' => '/', 'sign' => 'h1'],
+    'rig' => ['who' => 'tobias', 'open' => '/rig', 'sign' => '[data-picture=curve-card]'],
+    'plan' => ['who' => 'tobias', 'open' => '/plan', 'sign' => '[data-picture=frame-strip] svg'],
+    'plan-upright-field' => ['who' => 'tobias', 'open' => '/plan', 'sign' => '[data-picture=frame-strip] svg', 'size' => UPRIGHT, 'theme' => 'field'],
+    'fly' => ['who' => 'tobias', 'open' => '/fly', 'sign' => 'input[type=file]'],
+    'debrief-clean' => ['who' => 'tobias', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $best), 'sign' => '[data-role=clock]'],
+    'debrief-faulty' => ['who' => 'anselm', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $worst), 'sign' => '[data-role=clock]'],
+    'debrief-dark' => ['who' => 'juno', 'open' => '/debrief', 'sign' => '[data-role=clock]', 'theme' => 'dark'],
+    'progress' => ['who' => 'tobias', 'open' => '/progress', 'sign' => '[data-take]'],
+    'progress-class' => ['who' => 'ines', 'open' => '/progress', 'sign' => '[data-take]'],
+];
+
+$chrome = Chrome::open($address);
+foreach ($views as $name => $view) {
+    $chrome->forget();
+    if ($view['who'] !== null) {
+        $chrome->signIn($view['who'].'@skerrow.example', 'kelp-and-stone');
+    }
+    $chrome->resize(...($view['size'] ?? DESK));
+    $chrome->visit(is_string($view['open']) ? $view['open'] : $view['open']($chrome))->see($view['sign']);
+    $chrome->script('document.documentElement.dataset.theme = arguments[0]', [$view['theme'] ?? 'light']);
+    $chrome->waitUntil(static fn (): bool => $chrome->count('[aria-busy=true]') === 0, "$name stays busy.");
+    usleep(900_000);
+    $chrome->shoot("$folder/$name.png");
+    echo "$folder/$name.png\n", implode('', array_map(static fn (string $complaint): string => "  ! $complaint\n", $chrome->complaints()));
+}
+$chrome->close();
