@@ -32,8 +32,8 @@ final class CommandLine
     private const USAGE = <<<'TEXT'
         larkspur plan SHOT.json [--json]
         larkspur fly SHOT.json [--operator steady|hurried|flicker|drifter] [--seed N] --out FLIGHT.csv
-        larkspur score LOG [--intent FILE.json] [--take N] [--json]
-        larkspur takes LOG [--intent FILE.json] [--json]
+        larkspur score LOG [--intent INTENT.json|SHOT.json] [--take N] [--json]
+        larkspur takes LOG [--intent INTENT.json|SHOT.json] [--json]
         larkspur convert IN OUT
 
         Without --operator, fly flies the thumb sheet with nobody's faults. Formats: docs/formats.md.
@@ -180,7 +180,12 @@ final class CommandLine
     {
         $file = $options['intent'] ?? null;
 
-        return $file === null ? null : self::named($file, static fn (): Intent => Intent::read(Fields::of(self::decoded($file))));
+        return $file === null ? null : self::named($file, static function () use ($file): Intent {
+            $fields = Fields::of(self::decoded($file));
+
+            // A whole shot states its intent as well.
+            return Intent::read($fields->textOrNull('schema') === Shot::SCHEMA ? $fields->group('intent') : $fields);
+        });
     }
 
     private static function log(string $file): FlightLog

@@ -73,6 +73,21 @@ final class CommandLineTest extends TestCase
         self::assertSame(hash_file('sha256', $this->folder.'/a.csv'), hash_file('sha256', $this->folder.'/b.csv'));
     }
 
+    public function test_the_example_of_the_documents_is_what_comes_out(): void
+    {
+        $examples = dirname(__DIR__, 2).'/docs/examples/';
+        $this->run_('fly', $examples.'lime-kiln.shot.json', '--operator', 'flicker', '--seed', '3', '--out', $this->folder.'/pass.csv');
+        [$code, $json] = $this->run_('score', $this->folder.'/pass.csv', '--intent', $examples.'lime-kiln.shot.json', '--json');
+        $score = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
+        $shown = json_decode((string) file_get_contents($examples.'lime-kiln.flicker.score.json'), true, flags: JSON_THROW_ON_ERROR);
+
+        self::assertSame(0, $code);
+        self::assertSame(array_keys($shown), array_keys($score));
+        self::assertEqualsWithDelta($shown['score'], $score['score'], 0.5);
+        self::assertSame($shown['headline'], $score['headline']);
+        self::assertSame(array_column($shown['faults'], 'id'), array_column($score['faults'], 'id'));
+    }
+
     public function test_bad_input_is_one_clear_line(): void
     {
         file_put_contents($this->folder.'/broken.json', '{"intent": ');
