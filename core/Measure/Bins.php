@@ -22,16 +22,19 @@ final readonly class Bins
     /**
      * @param  list<float>  $t  rising
      * @param  list<list<float>>  $channels  each as long as $t
-     * @param  float  $width  s; with fewer than two samples a bin on average nothing is gathered
+     * @param  float  $width  s; where fewer than two samples with even times, or 1.5 others, would meet in a bin,
+     *                        nothing is gathered. Bins of even times are even themselves, but for the last.
      */
     public static function of(array $t, array $channels, float $width): self
     {
         $n = count($t);
-        if ($n < 2 || ($t[$n - 1] - $t[0]) / $n > $width / 1.5) {
+        $step = $n < 2 ? INF : ($t[$n - 1] - $t[0]) / ($n - 1);
+        $even = LocalQuadratic::isEven($t);
+        if ($step > ($even ? $width / 2 + 1e-6 : $width / 1.5)) {
             return new self($t, $channels, []);
         }
-        $edges = [0];
-        for ($i = 1; $i < $n; $i++) {
+        $edges = $even ? range(0, $n - 1, (int) floor($width / $step + 1e-3)) : [0];
+        for ($i = 1; ! $even && $i < $n; $i++) {
             if (floor($t[$i] / $width) !== floor($t[$i - 1] / $width)) {
                 $edges[] = $i;
             }

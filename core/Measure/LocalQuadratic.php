@@ -87,7 +87,8 @@ final class LocalQuadratic
     /**
      * The weights of every node: first sample of its window, the three rows l0, l1, l2, and their gains.
      *
-     * Logs with an even time step meet the same few windows over and over; those are worked out once.
+     * Even time steps meet the same few windows over and over; those are worked out once. The last bin of gathered
+     * samples may hold fewer than the others, so windows that reach it are worked out for themselves.
      *
      * @param  list<float>  $t
      * @param  list<float>  $nodes
@@ -97,7 +98,11 @@ final class LocalQuadratic
     private static function windows(array $t, array $nodes, float $halfWidth, bool $full, array $counts): \Generator
     {
         $n = count($t);
-        $even = $counts === [] && self::isEven($t);
+        if ($counts === []) {
+            $counts = array_fill(0, $n, 1);
+        }
+        $same = $n - ($n > 1 && $counts[$n - 1] !== $counts[0] ? 1 : 0);
+        $even = self::isEven(array_slice($t, 0, $same)) && count(array_unique(array_slice($counts, 0, $same))) === 1;
         $known = [];
         $low = $high = 0;
         foreach ($nodes as $node) {
@@ -123,7 +128,7 @@ final class LocalQuadratic
                 [$from, $to] = self::nearest($t, $node, $from);
                 $width = 1.01 * max(1e-6, $node - $t[$from], $t[$to - 1] - $node);
             }
-            $key = $even && $to > $from ? ((int) round(($t[$from] - $node) * 1e6)) * 4096 + ($to - $from) : null;
+            $key = $even && $to > $from && $to <= $same ? ((int) round(($t[$from] - $node) * 1e6)) * 4096 + ($to - $from) : null;
             if ($key === null || ! isset($known[$key])) {
                 $rows = self::rows($t, $from, $to, $node, $width, $full, $counts);
                 if ($key !== null) {
@@ -143,21 +148,17 @@ final class LocalQuadratic
      */
     private static function rows(array $t, int $from, int $to, float $node, float $width, bool $full, array $counts): array
     {
-        $w = $wu = $wuu = [];
+        $w = $places = [];
         $s0 = $s1 = $s2 = $s3 = $s4 = 0.0;
         for ($i = $from; $i < $to; $i++) {
             $u = ($t[$i] - $node) / $width;
-            $a = $u < 0 ? -$u : $u;
-            $k = 1 - $a * $a * $a;
-            $k = $k * $k * $k;
-            if ($counts !== []) {
-                $k *= $counts[$i];
-            }
+            $a = abs($u);
+            $k = 1.0 - $a * $a * $a;
+            $k = $k * $k * $k * $counts[$i];
             $ku = $k * $u;
             $kuu = $ku * $u;
             $w[] = $k;
-            $wu[] = $ku;
-            $wuu[] = $kuu;
+            $places[] = $u;
             $s0 += $k;
             $s1 += $ku;
             $s2 += $kuu;
@@ -181,22 +182,30 @@ final class LocalQuadratic
         $second = 2 * $inverse / ($width * $width);
         $l0 = $l1 = $l2 = [];
         $q0 = $q1 = $q2 = 0.0;
-        foreach ($w as $j => $k) {
-            $ku = $wu[$j];
-            $kuu = $wuu[$j];
-            $b = $first * ($c01 * $k + $c11 * $ku + $c12 * $kuu);
-            $l1[] = $b;
-            // The mean of n samples has an n-th of their variance.
-            $share = $counts === [] ? 1.0 : 1 / $counts[$from + $j];
-            $q1 += $b * $b * $share;
-            if ($full) {
-                $a = $inverse * ($c00 * $k + $c01 * $ku + $c02 * $kuu);
-                $c = $second * ($c02 * $k + $c12 * $ku + $c22 * $kuu);
-                $l0[] = $a;
-                $l2[] = $c;
-                $q0 += $a * $a * $share;
-                $q2 += $c * $c * $share;
+        if (! $full) {
+            [$b0, $b1, $b2] = [$first * $c01, $first * $c11, $first * $c12];
+            foreach ($w as $j => $k) {
+                $u = $places[$j];
+                $b = $k * ($b0 + $u * ($b1 + $u * $b2));
+                $l1[] = $b;
+                // The mean of n samples has an n-th of their variance.
+                $q1 += $b * $b / $counts[$from + $j];
             }
+
+            return [$l0, $l1, $l2, [0.0, sqrt($q1), 0.0]];
+        }
+        foreach ($w as $j => $k) {
+            $u = $places[$j];
+            $a = $inverse * $k * ($c00 + $u * ($c01 + $u * $c02));
+            $b = $first * $k * ($c01 + $u * ($c11 + $u * $c12));
+            $c = $second * $k * ($c02 + $u * ($c12 + $u * $c22));
+            $l0[] = $a;
+            $l1[] = $b;
+            $l2[] = $c;
+            $share = 1 / $counts[$from + $j];
+            $q0 += $a * $a * $share;
+            $q1 += $b * $b * $share;
+            $q2 += $c * $c * $share;
         }
 
         return [$l0, $l1, $l2, [sqrt($q0), sqrt($q1), sqrt($q2)]];

@@ -30,10 +30,10 @@ final readonly class Grid
 
     public const BOB = 0.6;
 
-    /** Bins in which fast, unevenly timed logs are gathered before the kernels: of up to 1.2 s, and wider, s. */
-    public const FINE_BIN = 0.04;
+    /** Bins in which fast logs are gathered before the kernels: of up to 1.2 s, and wider, s. */
+    private const FINE_BIN = 0.04;
 
-    private const WIDE_BIN = 0.1;
+    public const WIDE_BIN = 0.1;
 
     /** Around a gap in the log this much on either side is not judged, s. */
     private const GAP_MARGIN = 0.3;
@@ -64,16 +64,16 @@ final readonly class Grid
         $nodes = self::nodes($t);
         [$sx, $sz, $sh, $st] = self::noise($samples);
 
-        $place = self::gathered($samples->positionT, [$samples->positionX, $samples->positionY], self::FINE_BIN);
+        $place = Bins::of($samples->positionT, [$samples->positionX, $samples->positionY], self::FINE_BIN);
         [[$fx, $fy], $gp] = LocalQuadratic::fit($place->t, $place->channels, $nodes, self::POSITION, $place->counts);
-        $rest = self::gathered($t, [$samples->z, $samples->heading, $samples->tilt], self::FINE_BIN);
+        $rest = Bins::of($t, [$samples->z, $samples->heading, $samples->tilt], self::FINE_BIN);
         [$z, $heading, $tilt] = $rest->channels;
         [[$fz], $gz] = LocalQuadratic::fit($rest->t, [$z], $nodes, self::ALTITUDE, $rest->counts);
         [[$fh, $ft], $ga] = LocalQuadratic::fit($rest->t, [$heading, $tilt], $nodes, self::ANGLE, $rest->counts);
         [[$bob], $gBob] = LocalQuadratic::rates($rest->t, [$z], $nodes, self::BOB, $rest->counts);
 
-        $place = self::gathered($samples->positionT, [$samples->positionX, $samples->positionY], self::WIDE_BIN);
-        $rest = self::gathered($t, [$samples->z, $samples->heading, $samples->tilt], self::WIDE_BIN);
+        $place = Bins::of($samples->positionT, [$samples->positionX, $samples->positionY], self::WIDE_BIN);
+        $rest = Bins::of($t, [$samples->z, $samples->heading, $samples->tilt], self::WIDE_BIN);
         $wide = [];
         foreach ([self::STEADY, self::SLOW] as $width) {
             if ($place->t === $rest->t) {
@@ -97,18 +97,6 @@ final readonly class Grid
             new Channel($ft[0], $ft[1], $ft[2], $steady[4], $slow[4], $ga[0], $ga[1], $ga[2], $steady[6], $slow[6], $st),
             $bob, $gBob, self::valid($t, $nodes),
         );
-    }
-
-    /**
-     * Samples as the kernels get them: as they are where their times are even (the weights then repeat, and cost nothing),
-     * in bins otherwise.
-     *
-     * @param  list<float>  $t
-     * @param  list<list<float>>  $channels
-     */
-    public static function gathered(array $t, array $channels, float $bin): Bins
-    {
-        return Bins::of($t, $channels, LocalQuadratic::isEven($t) ? 0.0 : $bin);
     }
 
     /**

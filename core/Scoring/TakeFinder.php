@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Bins;
 use Larkspur\Measure\LocalQuadratic;
 use Larkspur\Measure\Statistics;
 
@@ -99,8 +100,8 @@ final class TakeFinder
     private static function activity(Samples $samples, array $nodes, float $viewing, float $hfov): array
     {
         [$sp, $sz, $sh, $st] = Grid::noise($samples);
-        $place = Grid::gathered($samples->positionT, [$samples->positionX, $samples->positionY], Grid::FINE_BIN);
-        $rest = Grid::gathered($samples->t, [$samples->z, $samples->heading, $samples->tilt], Grid::FINE_BIN);
+        $place = Bins::of($samples->positionT, [$samples->positionX, $samples->positionY], Grid::WIDE_BIN);
+        $rest = Bins::of($samples->t, [$samples->z, $samples->heading, $samples->tilt], Grid::WIDE_BIN);
         [$z, $heading, $tilt] = $rest->channels;
         [[$vx, $vy], $gp] = LocalQuadratic::rates($place->t, $place->channels, $nodes, Grid::POSITION, $place->counts);
         [[$vz], $gz] = LocalQuadratic::rates($rest->t, [$z], $nodes, Grid::ALTITUDE, $rest->counts);
