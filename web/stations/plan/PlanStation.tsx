@@ -85,6 +85,15 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
   );
   const now = useRef(values);
   now.current = values;
+  // What is set up beside the shape: the same object as long as nothing of it changes, however the shape is dragged.
+  const { mode, move, site_id, rig_id, subject_id, subject_at, aim, wind } = draft;
+  const setting = useMemo(
+    () => ({ mode, move, site_id, rig_id, subject_id, subject_at, aim, wind }),
+    [mode, move, site_id, rig_id, subject_id, subject_at, aim, wind],
+  );
+  const latest = useRef(plan);
+  latest.current = plan;
+  const subjectNow = useCallback(() => latest.current?.subject, []);
   const set = useCallback((next: Values) => change((draft) => withValues(draft, next)), [change]);
   const handles = useHandles(plan, draft.subject_at, now, set, change);
   const hold = useMemo<[number, number] | null>(
@@ -203,9 +212,9 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
         <Shape set={set} values={values} parameters={parameters} plan={plan} problem={problem} />
         {plan && <Findings plan={plan} onMend={set} />}
         <SetUp
-          draft={draft}
+          draft={setting}
           change={change}
-          plan={plan}
+          subjectNow={subjectNow}
           site={site}
           sites={sites}
           rigs={rigs}

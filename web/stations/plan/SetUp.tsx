@@ -10,9 +10,10 @@ import { useSession } from '~/shell/session';
 import type { Draft, Planning } from './usePlan';
 
 type Props = {
-  draft: Draft;
+  draft: Setting;
   change: Planning['change'];
-  plan: Schemas['Plan'] | null;
+  /** Where the subject of the plan stands now. */
+  subjectNow: () => Schemas['Plan']['subject'] | undefined;
   site: Schemas['Site'];
   sites: Schemas['Site'][];
   rigs: Schemas['Rig'][];
@@ -20,9 +21,13 @@ type Props = {
   shot: Schemas['Shot'] | null;
 };
 
+/** A draft without the shape of its move. */
+export type Setting = Omit<Draft, 'parameters' | 'expect'>;
+
 const OWN_PLACE = 'own-place';
 
-export const SetUp = memo(function SetUp({ draft, change, plan, site, sites, rigs, shots, shot }: Props) {
+export const SetUp = memo(function SetUp(props: Props) {
+  const { draft, change, subjectNow, site, sites, rigs, shots, shot } = props;
   const { units } = useSession();
   const navigate = useNavigate();
   const aim =
@@ -33,7 +38,7 @@ export const SetUp = memo(function SetUp({ draft, change, plan, site, sites, rig
         : 'right';
   const choosePlace = (id: string) => {
     if (id === OWN_PLACE) {
-      const now = plan?.subject;
+      const now = subjectNow();
       change((d) => ({
         ...d,
         subject_id: null,

@@ -5,6 +5,7 @@ import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Dial } from '~/kit/Dial';
 import { useSession } from '~/shell/session';
+import type { Units } from '~/units';
 import type { Values } from './draft';
 
 type Props = {
@@ -18,47 +19,77 @@ type Props = {
 export const Shape = memo(function Shape({ set, values, parameters, plan, problem }: Props) {
   const { units } = useSession();
   const wrong = (id: string) => problem?.details.errors.some((error) => error.place.endsWith(id)) ?? false;
+  const chosen = parameters.filter((parameter) => parameter.choices !== undefined);
   return (
     <Card className="p-3 grid gap-1.5">
       <h2>Shape it</h2>
       {parameters
         .filter((parameter) => parameter.choices === undefined)
-        .map((parameter) => {
-          const [from = 0, to = 1] = parameter.usual ?? [];
-          const comfortable = plan?.comfortable[parameter.id];
-          const value = Number(values[parameter.id] ?? from);
-          return (
-            <Dial
-              key={parameter.id}
-              label={parameter.label}
-              value={parameter.id === 'start_bearing_deg' ? ((value % 360) + 360) % 360 : value}
-              unit={parameter.unit ?? ''}
-              least={Math.min(from, value)}
-              most={Math.max(to, value)}
-              step={parameter.step ?? 0.1}
-              units={units}
-              places={parameter.unit === 'deg' ? 0 : 1}
-              band={comfortable === undefined ? undefined : [comfortable[0] ?? 0, comfortable[1] ?? 0]}
-              warn={wrong(parameter.id)}
-              onChange={(next) => set({ [parameter.id]: Number(next.toFixed(3)) })}
-            />
-          );
-        })}
-      {parameters
-        .filter((parameter) => parameter.choices !== undefined)
         .map((parameter) => (
-          <Choice
+          <ParameterDial
             key={parameter.id}
-            label={parameter.label}
-            value={String(values[parameter.id] ?? parameter.choices?.[0])}
-            onChange={(next) => set({ [parameter.id]: next })}
-            options={(parameter.choices ?? []).map((choice) => ({
-              value: choice,
-              label: choice === 'counterclockwise' ? 'Counter\u00adclockwise' : 'Clockwise',
-            }))}
+            parameter={parameter}
+            value={values[parameter.id]}
+            easyFrom={plan?.comfortable[parameter.id]?.[0]}
+            easyTo={plan?.comfortable[parameter.id]?.[1]}
+            warn={wrong(parameter.id)}
+            units={units}
+            set={set}
           />
         ))}
+      {chosen.map((parameter) => (
+        <ParameterChoice key={parameter.id} parameter={parameter} value={values[parameter.id]} set={set} />
+      ))}
       <p className="m-0 text-sm text-ink-soft">Green: where this rig and your thumbs are comfortable.</p>
     </Card>
+  );
+});
+
+type DialProps = {
+  parameter: Schemas['Parameter'];
+  value: Values[string] | undefined;
+  easyFrom: number | undefined;
+  easyTo: number | undefined;
+  warn: boolean;
+  units: Units;
+  set: (values: Values) => void;
+};
+
+// One of many on a page that is redrawn while a hand drags: drawn again only where it is told something new.
+const ParameterDial = memo(function ParameterDial(props: DialProps) {
+  const { parameter, easyFrom, easyTo, warn, units, set } = props;
+  const [from = 0, to = 1] = parameter.usual ?? [];
+  const value = Number(props.value ?? from);
+  return (
+    <Dial
+      label={parameter.label}
+      value={parameter.id === 'start_bearing_deg' ? ((value % 360) + 360) % 360 : value}
+      unit={parameter.unit ?? ''}
+      least={Math.min(from, value)}
+      most={Math.max(to, value)}
+      step={parameter.step ?? 0.1}
+      units={units}
+      places={parameter.unit === 'deg' ? 0 : 1}
+      band={easyFrom === undefined || easyTo === undefined ? undefined : [easyFrom, easyTo]}
+      warn={warn}
+      onChange={(next) => set({ [parameter.id]: Number(next.toFixed(3)) })}
+    />
+  );
+});
+
+type ChoiceProps = Pick<DialProps, 'parameter' | 'value' | 'set'>;
+
+const ParameterChoice = memo(function ParameterChoice({ parameter, value, set }: ChoiceProps) {
+  const choices = parameter.choices ?? [];
+  return (
+    <Choice
+      label={parameter.label}
+      value={String(value ?? choices[0])}
+      onChange={(next) => set({ [parameter.id]: next })}
+      options={choices.map((choice) => ({
+        value: choice,
+        label: choice === 'counterclockwise' ? 'Counter\u00adclockwise' : 'Clockwise',
+      }))}
+    />
   );
 });

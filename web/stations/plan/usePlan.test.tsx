@@ -62,6 +62,19 @@ describe('usePlan', () => {
     expect(radius(asked[2]?.draft)).toBe(30);
   });
 
+  it('does not wait for the expected score when the hand moves on, and never shows a late one', async () => {
+    const { result } = renderHook(() => usePlan(first));
+    await act(async () => asked[0]?.answer(200, { summary: '20' }));
+    act(() => result.current.change(to(30)));
+    await act(async () => asked[1]?.answer(200, { summary: '30' }));
+    await waitFor(() => expect(asked).toHaveLength(3));
+    act(() => result.current.change(to(31)));
+    expect(radius(asked[3]?.draft)).toBe(31);
+    await act(async () => asked[3]?.answer(200, { summary: '31' }));
+    await act(async () => asked[2]?.answer(200, { summary: 'score of 30' }));
+    await waitFor(() => expect(result.current.plan?.summary).toBe('31'));
+  });
+
   it('keeps the last picture beside a refusal', async () => {
     const { result } = renderHook(() => usePlan(first));
     await act(async () => asked[0]?.answer(200, { summary: 'good' }));
