@@ -78,6 +78,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'lat', type: 'number'),
     new OA\Property(property: 'lon', type: 'number'),
     new OA\Property(property: 'alt_m', type: 'number'),
+    new OA\Property(property: 'base_alt_m', description: 'of a subject: the height of its foot', type: 'number'),
 ], type: 'object')]
 #[OA\Schema(schema: 'SiteDocument', required: ['home', 'ceiling_m', 'sight_line_m', 'solids'], properties: [
     new OA\Property(property: 'home', ref: '#/components/schemas/GeoPoint'),
@@ -217,6 +218,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'from_s', type: 'number'),
     new OA\Property(property: 'to_s', type: 'number'),
     new OA\Property(property: 'seconds', type: 'number'),
+    new OA\Property(property: 'cost', description: 'mean cost of a window, 0 the best', type: 'number'),
 ], type: 'object')]
 #[OA\Schema(schema: 'TakeLimits', required: ['from_s', 'to_s', 'hold_from_s', 'hold_to_s'], properties: [
     new OA\Property(property: 'from_s', type: 'number'),
@@ -246,8 +248,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'line', ref: '#/components/schemas/Facet'),
     new OA\Property(property: 'frame', ref: '#/components/schemas/Facet'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Score', required: ['method', 'take', 'move', 'intent', 'fitted', 'camera_assumed', 'score', 'uncertainty', 'facets', 'faults', 'usable', 'windows', 'crop', 'wind', 'verdict', 'headline', 'reason', 'remarks'], properties: [
+#[OA\Schema(schema: 'Score', required: ['method', 'log', 'take', 'move', 'intent', 'fitted', 'camera_assumed', 'score', 'uncertainty', 'facets', 'faults', 'usable', 'windows', 'crop', 'wind', 'verdict', 'headline', 'reason', 'remarks'], properties: [
     new OA\Property(property: 'method', type: 'string'),
+    new OA\Property(property: 'log', required: ['samples', 'rate_hz', 'duration_s', 'sha256'], properties: [
+        new OA\Property(property: 'samples', type: 'integer'), new OA\Property(property: 'rate_hz', type: 'number'),
+        new OA\Property(property: 'duration_s', type: 'number'), new OA\Property(property: 'sha256', type: 'string'),
+    ], type: 'object'),
     new OA\Property(property: 'take', ref: '#/components/schemas/TakeLimits'),
     new OA\Property(property: 'move', ref: '#/components/schemas/JudgedMove'),
     new OA\Property(property: 'intent', ref: '#/components/schemas/Intent'),

@@ -637,6 +637,8 @@ export interface components {
             lat: number;
             lon: number;
             alt_m: number;
+            /** @description of a subject: the height of its foot */
+            base_alt_m?: number;
         };
         SiteDocument: {
             home: components["schemas"]["GeoPoint"];
@@ -804,6 +806,8 @@ export interface components {
             from_s: number;
             to_s: number;
             seconds: number;
+            /** @description mean cost of a window, 0 the best */
+            cost?: number;
         };
         TakeLimits: {
             from_s: number;
@@ -835,6 +839,12 @@ export interface components {
         };
         Score: {
             method: string;
+            log: {
+                samples: number;
+                rate_hz: number;
+                duration_s: number;
+                sha256: string;
+            };
             take: components["schemas"]["TakeLimits"];
             move: components["schemas"]["JudgedMove"];
             intent: components["schemas"]["Intent"];

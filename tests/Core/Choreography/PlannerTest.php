@@ -72,13 +72,13 @@ final class PlannerTest extends TestCase
         $slow = Rigs::all()['lapwing'];
         $slow['modes']['standard']['lag_s'][$lag] *= 2;
         $parameters = ['radius_m' => 18, 'pace_mps' => 1.9, 'arc_deg' => 120];
-        $quick = Shots::plan($parameters);
+        $brisk = Shots::plan($parameters);
         $sluggish = Shots::plan($parameters, ['rig' => $slow]);
         $fly = static fn (Plan $plan) => Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune());
 
-        self::assertNotEquals($quick->sheet->travel, $sluggish->sheet->travel);
-        self::assertEqualsWithDelta($fly($quick)->east, $fly($sluggish)->east, 1e-5);
-        self::assertEqualsWithDelta($fly($quick)->heading, $fly($sluggish)->heading, 1e-5);
+        self::assertNotEquals($brisk->sheet->travel, $sluggish->sheet->travel);
+        self::assertEqualsWithDelta($fly($brisk)->east, $fly($sluggish)->east, 1e-5);
+        self::assertEqualsWithDelta($fly($brisk)->heading, $fly($sluggish)->heading, 1e-5);
     }
 
     public function test_the_slide_leads_and_the_subject_stays_within_one_percent_of_its_mark(): void

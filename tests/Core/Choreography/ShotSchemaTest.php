@@ -31,8 +31,9 @@ final class ShotSchemaTest extends TestCase
         $tried = 0;
         foreach (self::leaves(ShotSchema::shot()) as [$path, $leaf, $required]) {
             $wrong = [];
-            if (isset($leaf['minimum'], $leaf['maximum']) && is_numeric($leaf['minimum']) && is_numeric($leaf['maximum'])) {
-                $wrong = [$leaf['minimum'] - 0.01 * max(1, abs($leaf['minimum'])), $leaf['maximum'] * 1.01 + 0.01, 'wide'];
+            [$least, $most] = [$leaf['minimum'] ?? null, $leaf['maximum'] ?? null];
+            if ((is_int($least) || is_float($least)) && (is_int($most) || is_float($most))) {
+                $wrong = [$least - 0.01 * max(1, abs($least)), $most * 1.01 + 0.01, 'wide'];
             } elseif (isset($leaf['enum'])) {
                 $wrong = ['neither of these'];
             }

@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\FlyShot;
+use App\Models\Comment;
+use App\Models\Import;
+use App\Models\Shot;
+use App\Models\Take;
+use App\Models\User;
+use Database\Factories\ShotFactory;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Testing\TestResponse;
+use Larkspur\Flight\OperatorHabits;
+use Larkspur\Site\Wind;
+use Opis\JsonSchema\Helper;
+use Opis\JsonSchema\Validator;
+
+/**
+ * What the API answers is what docs/openapi.json promises: every answer of every operation is checked by a validator
+ * that knows nothing of Larkspur, and nothing may be said that is not promised. And the promise covers every route.
+ */
+final class ContractTest extends FeatureCase
+{
+    private User $operator;
+
+    private User $trainer;
+
+    private Shot $shot;
+
+    private Take $take;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->operator = User::factory()->createOne();
+        $this->trainer = User::factory()->createOne(['school_id' => $this->operator->school_id, 'role' => User::TRAINER]);
+        $this->shot = ShotFactory::whole($this->operator);
+        $this->app?->make(FlyShot::class)($this->shot, OperatorHabits::named('flicker'), 'flicker', new Wind(1.0, 2.0, 3.0), 7, $this->operator);
+        $this->take = Take::query()->latest('id')->firstOrFail();
+        $this->actingAs($this->trainer);
+        Comment::query()->create(['take_id' => $this->take->id, 'author_id' => $this->trainer->id, 'at_s' => 12.0, 'text' => 'Softer here.']);
+    }
+
+    public function test_every_route_is_described_and_every_description_has_its_route(): void
+    {
+        $routes = [];
+        foreach (Route::getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/v1/')) {
+                foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                    $routes[] = $method.' '.substr($route->uri(), 6);
+                }
+            }
+        }
+        $described = [];
+        foreach (self::document()['paths'] as $path => $operations) {
+            foreach (array_keys($operations) as $method) {
+                $described[] = strtoupper((string) $method).' '.$path;
+            }
+        }
+        sort($routes);
+        sort($described);
+
+        self::assertSame($routes, $described);
+    }
+
+    public function test_what_an_operator_reads_is_what_is_promised(): void
+    {
+        $import = Import::query()->latest('id')->firstOrFail();
+        $paths = [
+            '/me' => [], '/today' => [], '/sites' => [], '/rigs' => [], '/moves' => [], '/shots' => [], '/takes' => [], '/trend' => [], '/imports' => [],
+            '/rigs/{rig}/meaning' => ['rig' => $this->shot->rig_id], '/shots/{shot}' => ['shot' => $this->shot->id],
+            '/imports/{import}' => ['import' => $import->id], '/takes/{take}' => ['take' => $this->take->id], '/takes/{take}/replay' => ['take' => $this->take->id],
+        ];
+        foreach ($paths as $path => $values) {
+            $this->assertKept('get', $path, $this->actingAs($this->operator)->getJson('/api/v1'.self::filled($path, $values)));
+        }
+    }
+
+    public function test_what_a_trainer_reads_is_what_is_promised(): void
+    {
+        foreach (['/me' => [], '/today' => [], '/operators' => [], '/takes' => [], '/trend' => [], '/takes/{take}' => ['take' => $this->take->id]] as $path => $values) {
+            $this->assertKept('get', $path, $this->actingAs($this->trainer)->getJson('/api/v1'.self::filled($path, $values)));
+        }
+    }
+
+    public function test_what_is_sent_is_answered_as_promised(): void
+    {
+        $draft = ['site_id' => $this->shot->site_id, 'rig_id' => $this->shot->rig_id, 'mode' => 'standard', 'move' => 'orbit', 'subject_id' => $this->shot->site->subjects[0]['id'], 'parameters' => ['radius_m' => 24.0]];
+        $this->actingAs($this->operator);
+
+        $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', $draft));
+        $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'expect' => false, 'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4]]));
+        $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'parameters' => ['radius_m' => -3]]));
+        $this->assertKept('post', '/shots', $this->postJson('/api/v1/shots', [...$draft, 'title' => 'Another round']));
+        $this->assertKept('put', '/shots/{shot}', $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, 'title' => 'Closer']));
+        $this->assertKept('post', '/shots/{shot}/flights', $this->postJson("/api/v1/shots/{$this->shot->id}/flights", ['operator' => 'steady', 'seed' => 2]));
+        $this->assertKept('patch', '/takes/{take}', $this->patchJson('/api/v1/takes/'.$this->take->id, ['decision' => 'keep']));
+        $this->assertKept('patch', '/me', $this->patchJson('/api/v1/me', ['units' => 'feet']));
+        $this->assertKept('post', '/tokens', $this->postJson('/api/v1/tokens', ['name' => 'a script']));
+        $this->assertKept('post', '/takes/{take}/comments', $this->actingAs($this->trainer)->postJson("/api/v1/takes/{$this->take->id}/comments", ['at_s' => 9.0, 'text' => 'Here.']));
+    }
+
+    public function test_every_refusal_is_a_problem_and_tells_no_insides(): void
+    {
+        $stranger = User::factory()->createOne();
+        $answers = [
+            $this->asNobody()->getJson('/api/v1/today'),
+            $this->actingAs($stranger)->getJson('/api/v1/takes/'.$this->take->id),
+            $this->actingAs($this->operator)->getJson('/api/v1/operators'),
+            $this->actingAs($this->operator)->postJson("/api/v1/takes/{$this->take->id}/comments", ['at_s' => 1.0, 'text' => 'no']),
+            $this->actingAs($this->operator)->postJson('/api/v1/plans', ['site_id' => 'moor']),
+            $this->actingAs($this->operator)->postJson('/api/v1/imports', []),
+            $this->actingAs($this->operator)->getJson('/api/v1/nowhere'),
+            $this->actingAs($this->operator)->deleteJson('/api/v1/takes/'.$this->take->id),
+        ];
+        foreach ($answers as $answer) {
+            self::assertGreaterThanOrEqual(400, $answer->getStatusCode());
+            self::assertLessThan(500, $answer->getStatusCode());
+            self::assertSame('application/problem+json', $answer->headers->get('Content-Type'));
+            self::assertValid(['$ref' => '#/components/schemas/Problem'], $answer, 'A refusal');
+            self::assertStringNotContainsString('.php', (string) $answer->getContent());
+            self::assertSame($answer->getStatusCode(), $answer->json('status'));
+        }
+    }
+
+    public function test_nothing_of_a_school_is_shown_to_another(): void
+    {
+        $stranger = User::factory()->createOne(['role' => User::TRAINER]);
+        $import = Import::query()->latest('id')->firstOrFail();
+        $asked = ["/shots/{$this->shot->id}", "/takes/{$this->take->id}", "/takes/{$this->take->id}/replay", "/takes/{$this->take->id}/log", "/imports/{$import->id}", "/rigs/{$this->shot->rig_id}/meaning"];
+        foreach ($asked as $path) {
+            $this->actingAs($stranger)->getJson('/api/v1'.$path)->assertNotFound();
+        }
+        foreach (['/sites', '/rigs', '/shots', '/operators', '/trend', '/imports'] as $path) {
+            $this->actingAs($stranger)->getJson('/api/v1'.$path)->assertOk()->assertExactJson([]);
+        }
+        $this->actingAs($stranger)->getJson('/api/v1/takes?operator='.$this->operator->id)->assertOk()->assertJsonCount(0, 'takes');
+        $this->actingAs($stranger)->patchJson('/api/v1/takes/'.$this->take->id, ['decision' => 'drop'])->assertNotFound();
+        $this->actingAs($stranger)->putJson('/api/v1/shots/'.$this->shot->id, ['title' => 'Mine'])->assertNotFound();
+        self::assertNull($this->take->refresh()->decision);
+    }
+
+    private function asNobody(): self
+    {
+        $this->app?->make('auth')->forgetGuards();
+
+        return $this;
+    }
+
+    /** @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $answer */
+    private function assertKept(string $method, string $path, TestResponse $answer): void
+    {
+        $promised = self::document()['paths'][$path][$method]['responses'] ?? [];
+        $status = $answer->getStatusCode();
+        self::assertArrayHasKey($status, $promised, "$method $path answers $status: ".substr((string) $answer->getContent(), 0, 300));
+        $schema = $promised[$status]['content']['application/json']['schema'] ?? null;
+        self::assertIsArray($schema, "$method $path promises nothing for $status.");
+        self::assertValid($schema, $answer, "$method $path");
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $schema
+     * @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $answer
+     */
+    private static function assertValid(array $schema, TestResponse $answer, string $what): void
+    {
+        $validator = new Validator;
+        $validator->setMaxErrors(3);
+        $whole = [...$schema, 'components' => ['schemas' => self::strict(self::document()['components']['schemas'])]];
+        $result = $validator->validate(json_decode((string) $answer->getContent(), false, flags: JSON_THROW_ON_ERROR), Helper::toJSON(self::strict($whole)));
+        $error = $result->error();
+
+        self::assertTrue($result->isValid(), $error === null ? $what : $what.': '.json_encode((new \Opis\JsonSchema\Errors\ErrorFormatter)->formatOutput($error, 'basic'), JSON_PRETTY_PRINT | JSON_PARTIAL_OUTPUT_ON_ERROR));
+    }
+
+    /**
+     * OpenAPI 3.0 as JSON Schema: "nullable" becomes a type, and an object says all that it may hold.
+     *
+     * @param  array<array-key, mixed>  $schema
+     * @return array<array-key, mixed>
+     */
+    private static function strict(array $schema): array
+    {
+        if (is_array($schema['allOf'] ?? null)) {
+            $parts = array_map(static fn (mixed $part): array => is_array($part) ? self::named($part) : [], array_values($schema['allOf']));
+            $schema = ['type' => 'object', 'properties' => array_merge(...array_column($parts, 'properties')), 'required' => array_merge(...array_column($parts, 'required'))];
+        }
+        $schema = array_map(static fn (mixed $part): mixed => is_array($part) ? self::strict($part) : $part, $schema);
+        if (($schema['nullable'] ?? false) === true) {
+            unset($schema['nullable']);
+
+            return ['anyOf' => [$schema, ['type' => 'null']]];
+        }
+        if (($schema['type'] ?? null) === 'object' && isset($schema['properties']) && ! isset($schema['additionalProperties'])) {
+            $schema['additionalProperties'] = false;
+        }
+
+        return $schema;
+    }
+
+    /**
+     * A part of a schema, or what it names.
+     *
+     * @param  array<array-key, mixed>  $part
+     * @return array<array-key, mixed>
+     */
+    private static function named(array $part): array
+    {
+        $name = $part['$ref'] ?? null;
+        $named = is_string($name) ? self::document()['components']['schemas'][basename($name)] ?? [] : $part;
+
+        return is_array($named) ? $named : [];
+    }
+
+    /** @param  array<string, int>  $values */
+    private static function filled(string $path, array $values): string
+    {
+        foreach ($values as $name => $value) {
+            $path = str_replace('{'.$name.'}', (string) $value, $path);
+        }
+
+        return $path;
+    }
+
+    /** @return array{paths: array<string, array<string, array{responses: array<array-key, array<string, mixed>>}>>, components: array{schemas: array<string, mixed>}} */
+    private static function document(): array
+    {
+        static $document = null;
+
+        return $document ??= json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/openapi.json'), true, flags: JSON_THROW_ON_ERROR);
+    }
+}
