@@ -320,11 +320,15 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'median', description: 'of this take and the four before it', type: 'number', nullable: true),
     ], type: 'object')),
 ], type: 'object')]
-#[OA\Schema(schema: 'Advice', required: ['kind', 'title', 'reason', 'facet', 'cue', 'change', 'evidence'], properties: [
+#[OA\Schema(schema: 'TypicalTake', description: 'Medians of the takes that an advice rests on', required: ['takes', 'score', 'facets'], properties: [
+    new OA\Property(property: 'takes', type: 'integer'), new OA\Property(property: 'score', type: 'number'), new OA\Property(property: 'facets', ref: '#/components/schemas/Facets'),
+], type: 'object')]
+#[OA\Schema(schema: 'Advice', required: ['kind', 'title', 'reason', 'facet', 'cue', 'change', 'evidence', 'typical'], properties: [
     new OA\Property(property: 'kind', type: 'string', enum: ['first', 'come-back', 'mend-facet', 'other-way', 'tighter']), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'reason', type: 'string'),
     new OA\Property(property: 'facet', type: 'string', nullable: true), new OA\Property(property: 'cue', type: 'string'),
     new OA\Property(property: 'change', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
     new OA\Property(property: 'evidence', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
+    new OA\Property(property: 'typical', ref: '#/components/schemas/TypicalTake', nullable: true),
 ], type: 'object')]
 #[OA\Schema(schema: 'ClassMember', required: ['operator', 'advice'], properties: [
     new OA\Property(property: 'operator', ref: '#/components/schemas/Person'),

@@ -14,6 +14,7 @@ final readonly class Advice
      * @param  ?string  $facet  the petal to work on
      * @param  array<string, float|string>  $change  parameters to change in the last shot
      * @param  array<string, float|int|string>  $evidence  the figures that the reason rests on
+     * @param  ?array{takes: int, score: float, facets: array<string, ?float>}  $typical  medians of the takes looked at
      */
     public function __construct(
         public string $kind,
@@ -23,7 +24,14 @@ final readonly class Advice
         public string $cue = '',
         public array $change = [],
         public array $evidence = [],
+        public ?array $typical = null,
     ) {
+    }
+
+    /** @param  array{takes: int, score: float, facets: array<string, ?float>}  $typical */
+    public function restingOn(array $typical): self
+    {
+        return new self($this->kind, $this->title, $this->reason, $this->facet, $this->cue, $this->change, $this->evidence, $typical);
     }
 
     /** @return array<string, mixed> */
@@ -31,7 +39,7 @@ final readonly class Advice
     {
         return [
             'kind' => $this->kind, 'title' => $this->title, 'reason' => $this->reason, 'facet' => $this->facet, 'cue' => $this->cue,
-            'change' => (object) $this->change, 'evidence' => (object) $this->evidence,
+            'change' => (object) $this->change, 'evidence' => (object) $this->evidence, 'typical' => $this->typical,
         ];
     }
 }

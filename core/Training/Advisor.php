@@ -48,7 +48,16 @@ final class Advisor
             return new Advice('first', 'Fly your first orbit', 'There is no take of yours yet. An orbit shows all five petals at once.', change: []);
         }
         $recent = array_slice($takes, -self::RECENT);
-        $last = $recent[count($recent) - 1];
+
+        return self::from($takes, $takes[count($takes) - 1], $recent, $today, $radius)->restingOn(self::typical($recent));
+    }
+
+    /**
+     * @param  list<PastTake>  $takes
+     * @param  list<PastTake>  $recent
+     */
+    private static function from(array $takes, PastTake $last, array $recent, float $today, ?float $radius): Advice
+    {
         $away = $today - $last->day;
         if ($away > self::AWAY) {
             return new Advice(
@@ -84,6 +93,23 @@ final class Advisor
             sprintf('Every petal is at %.0f or more and you have %d keepers one way, %d the other. Nearer in, depth is stronger and every slip shows.', $median, $keepers[$less], $keepers[$more]),
             null, 'Slower than before: near needs less pace for the same picture.', $smaller, ['median' => round($median, 1)],
         );
+    }
+
+    /**
+     * The take that an operator typically flies now: the median of each petal and of the score.
+     *
+     * @param  list<PastTake>  $takes
+     * @return array{takes: int, score: float, facets: array<string, ?float>}
+     */
+    private static function typical(array $takes): array
+    {
+        $facets = [];
+        foreach (array_keys(self::CUES) as $facet) {
+            $values = self::values($takes, $facet);
+            $facets[$facet] = $values === [] ? null : round(Statistics::median($values), 1);
+        }
+
+        return ['takes' => count($takes), 'score' => round(Statistics::median(array_map(static fn (PastTake $take): float => $take->score, $takes)), 1), 'facets' => $facets];
     }
 
     /**

@@ -923,6 +923,12 @@ export interface components {
                 median: number | null;
             }[];
         };
+        /** @description Medians of the takes that an advice rests on */
+        TypicalTake: {
+            takes: number;
+            score: number;
+            facets: components["schemas"]["Facets"];
+        };
         Advice: {
             /** @enum {string} */
             kind: "first" | "come-back" | "mend-facet" | "other-way" | "tighter";
@@ -936,6 +942,7 @@ export interface components {
             evidence: {
                 [key: string]: number | string;
             };
+            typical: components["schemas"]["TypicalTake"] | null;
         };
         ClassMember: {
             operator: components["schemas"]["Person"];

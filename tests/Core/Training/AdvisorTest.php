@@ -25,6 +25,17 @@ final class AdvisorTest extends TestCase
         self::assertStringContainsString('median 60', $advice->reason);
     }
 
+    public function test_the_petals_shown_with_it_are_the_medians_it_rests_on(): void
+    {
+        $takes = [self::take(1, ['ease' => 20]), self::take(2, ['ease' => 55]), self::take(3, ['ease' => 60]), self::take(4, ['ease' => 62])];
+        $typical = Advisor::next($takes, 5.0)->typical;
+
+        self::assertNull(Advisor::next([], 0.0)->typical);
+        self::assertSame(3, $typical['takes'] ?? null);
+        self::assertSame(60.0, $typical['facets']['ease'] ?? null);
+        self::assertSame(['ease', 'flow', 'hold', 'line', 'frame'], array_keys($typical['facets'] ?? []));
+    }
+
     public function test_one_bad_take_changes_nothing(): void
     {
         $takes = [self::take(1, ['hold' => 70]), self::take(2, ['hold' => 72]), self::take(3, ['frame' => 20, 'hold' => 74])];

@@ -5,7 +5,7 @@ import { useToday } from '~/api/queries';
 import { buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Skeleton } from '~/kit/Skeleton';
-import { FACETS, PetalMark } from '~/pictures/PetalMark';
+import { PetalMark } from '~/pictures/PetalMark';
 import { useSession } from '~/shell/session';
 import { clock, day } from '~/units';
 import { TakeRow } from '../progress/TakeRow';
@@ -31,7 +31,15 @@ function Mine({ today }: { today: Schemas['Today'] }) {
       <Card className="p-6 grid gap-4">
         <p className="m-0 text-sm text-ink-soft">Next for {user.name.split(' ')[0]}</p>
         <div className="flex gap-6 items-center flex-wrap">
-          <Weak takes={takes} facet={advice?.facet ?? null} />
+          {advice?.typical && (
+            <PetalMark
+              facets={advice.typical.facets}
+              score={advice.typical.score}
+              size={168}
+              labels
+              title={`Your last ${advice.typical.takes} takes${advice.facet ? `, ${advice.facet} the shortest` : ''}`}
+            />
+          )}
           <div className="grid gap-2 flex-1 min-w-64">
             <h1 className="text-2xl!">{advice?.title}</h1>
             <p className="m-0 text-lg">{advice?.reason}</p>
@@ -73,29 +81,6 @@ function Mine({ today }: { today: Schemas['Today'] }) {
         <Latest takes={takes} />
       </div>
     </main>
-  );
-}
-
-/** The last takes' median petals, so that the short one is seen and not only named. */
-function Weak({ takes, facet }: { takes: Schemas['Take'][]; facet: string | null }) {
-  const last = takes.slice(0, 3);
-  if (last.length === 0) return null;
-  const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? null;
-  const facets = Object.fromEntries(
-    FACETS.map((name) => [
-      name,
-      middle(last.map((take) => take.facets[name]).filter((value): value is number => value !== null)),
-    ]),
-  ) as Schemas['Facets'];
-  const score = middle(last.map((take) => take.score)) ?? 0;
-  return (
-    <PetalMark
-      facets={facets}
-      score={score}
-      size={168}
-      labels
-      title={`Your last ${last.length} takes${facet ? `, ${facet} the shortest` : ''}`}
-    />
   );
 }
 

@@ -1,0 +1,115 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '~/api/client';
+import { answer, draw, giveSize } from '~/testing/page';
+import { aFault, aTake, judgedFacets } from '~/testing/records';
+import { Comments } from './Comments';
+import { Facets } from './Facets';
+import { Faults } from './Faults';
+
+beforeAll(() => giveSize(400, 300));
+afterEach(() => vi.unstubAllGlobals());
+
+function aDetail(
+  facets = judgedFacets(),
+  said: Schemas['Comment'][] = [],
+  change: Partial<Schemas['Take']> = {},
+): Schemas['TakeDetail'] {
+  return { ...aTake(change), judgement: { facets }, said } as unknown as Schemas['TakeDetail'];
+}
+
+describe('facets', () => {
+  it('shows all five with their scores, and says so of one that could not be judged', () => {
+    draw(<Facets take={aDetail(judgedFacets({ frame: null }))}>verdict</Facets>);
+    const rows = screen.getAllByRole('button');
+    expect(rows.map((row) => row.textContent)).toEqual(['Ease92', 'Flow74', 'Hold88', 'Line97', 'Frame–']);
+  });
+
+  it('opens one to its figures beside their anchors, and closes it again', () => {
+    draw(<Facets take={aDetail()}>verdict</Facets>);
+    const flow = screen.getByRole('button', { name: /Flow/ });
+    expect(screen.queryByText('Why Flow is as it is.')).toBeNull();
+    fireEvent.click(flow);
+    expect(screen.getByText('Why Flow is as it is.')).toBeTruthy();
+    const cells = within(screen.getByRole('table')).getAllByRole('cell');
+    expect(cells.map((cell) => cell.textContent)).toEqual(['Flow measured (s)', '1.3', '2.1', '0.30']);
+    expect(flow.getAttribute('aria-expanded')).toBe('true');
+    fireEvent.click(flow);
+    expect(screen.queryByText('Why Flow is as it is.')).toBeNull();
+  });
+});
+
+describe('faults', () => {
+  const moved = vi.fn();
+  const show = (faults: Schemas['Fault'][], facets = judgedFacets()) =>
+    draw(<Faults faults={faults} facets={facets} time={0} onTime={moved} />);
+
+  it('says what happened, when, how bad, what it did to the picture and what to try', () => {
+    show([aFault()]);
+    const text = screen.getByRole('button').textContent;
+    expect(text).toContain('0:12.3');
+    expect(text).toContain('Kick on turn, clear: 41 °/s²');
+    expect(text).toContain('The subject jumps 5 % of the frame.');
+    expect(text).toContain('as if through honey');
+  });
+
+  it('takes every picture to the moment of the fault', () => {
+    show([aFault({ t_s: 17.4 })]);
+    fireEvent.click(screen.getByRole('button'));
+    expect(moved).toHaveBeenCalledWith(17.4);
+  });
+
+  it('shows five at most', () => {
+    show(Array.from({ length: 8 }, (_, i) => aFault({ t_s: i, id: 'kick' })));
+    expect(screen.getAllByRole('listitem')).toHaveLength(5);
+  });
+
+  it('names the short petal where no single fault is to blame, and else says nothing bad', () => {
+    show([]);
+    expect(screen.getByText(/Flow is the short petal/)).toBeTruthy();
+    document.body.innerHTML = '';
+    show([], judgedFacets({ ease: 96, flow: 95, hold: 97, line: 98, frame: 96 }));
+    expect(screen.getByText(/Nothing worth naming/)).toBeTruthy();
+  });
+});
+
+describe('comments', () => {
+  const said: Schemas['Comment'][] = [
+    { id: 1, author: 'Ines Calloway', at_s: 14, text: 'Softer here.', said_at: '2026-11-14T12:00:00Z' },
+  ];
+  const moved = vi.fn();
+  const props = { time: 9.25, onTime: moved, saying: true, setSaying: vi.fn() };
+
+  it('gives the operator what was said and no way to say more', () => {
+    draw(<Comments take={aDetail(judgedFacets(), said)} {...props} />);
+    expect(screen.queryByRole('textbox')).toBeNull();
+    fireEvent.click(screen.getByText('Softer here.', { exact: false }));
+    expect(moved).toHaveBeenCalledWith(14);
+  });
+
+  it('shows the operator nothing where nothing was said', () => {
+    const { container } = draw(<Comments take={aDetail()} {...props} />);
+    expect(container.textContent).toBe('');
+  });
+
+  it('says a trainer’s words at the moment that is shown', async () => {
+    const asked = answer({ 'POST /takes/7/comments': { status: 201, body: said[0] } });
+    draw(<Comments take={aDetail()} {...props} />, { role: 'trainer' });
+    const button = screen.getByRole('button', { name: 'Say it' });
+    expect((button as HTMLButtonElement).disabled).toBe(true);
+    fireEvent.change(screen.getByRole('textbox'), { target: { value: 'Wait for the slide.' } });
+    fireEvent.click(button);
+    await waitFor(() => expect(props.setSaying).toHaveBeenCalledWith(false));
+    expect(asked[0]?.body).toEqual({ at_s: 9.25, text: 'Wait for the slide.' });
+  });
+
+  it('keeps the words where they could not be said, and says why', async () => {
+    const problem = { type: 'urn:x', title: 'No', status: 422, detail: 'Too long.', errors: [] };
+    answer({ 'POST /takes/7/comments': { status: 422, body: problem } });
+    draw(<Comments take={aDetail()} {...props} />, { role: 'trainer' });
+    fireEvent.change(screen.getByRole('textbox'), { target: { value: 'Words' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Say it' }));
+    await screen.findByText(/Too long/);
+    expect((screen.getByRole('textbox') as HTMLTextAreaElement).value).toBe('Words');
+  });
+});

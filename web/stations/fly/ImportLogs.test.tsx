@@ -1,0 +1,114 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '~/api/client';
+import { answer, draw } from '~/testing/page';
+import { ImportLogs } from './ImportLogs';
+
+afterEach(() => vi.unstubAllGlobals());
+
+const arrived = (change: Partial<Schemas['Import']> = {}): Schemas['Import'] => ({
+  id: 1,
+  file_name: 'pass.csv',
+  shot_id: null,
+  state: 'done',
+  bytes: 1000,
+  bytes_read: 1000,
+  message: '',
+  place: '',
+  expected: '',
+  notes: [],
+  takes: [11, 12],
+  ...change,
+});
+const show = (imports: Schemas['Import'][]) => {
+  answer({ 'GET /imports': { body: imports } });
+  return draw(<ImportLogs shot={undefined} />);
+};
+
+/** A server to send files to, that gives the answers in turn. */
+function receive(...statuses: number[]): FormData[] {
+  const got: FormData[] = [];
+  vi.stubGlobal(
+    'XMLHttpRequest',
+    class {
+      upload: { onprogress?: (event: { loaded: number; total: number }) => void } = {};
+      status = 0;
+      responseText = '';
+      onload = () => {};
+      open() {}
+      setRequestHeader() {}
+      send(form: FormData) {
+        got.push(form);
+        this.upload.onprogress?.({ loaded: 1, total: 2 });
+        this.status = statuses[got.length - 1] ?? 202;
+        this.responseText = JSON.stringify(
+          this.status < 300
+            ? arrived()
+            : { type: 'urn:x', title: 'No', status: this.status, detail: 'Not a log.', errors: [] },
+        );
+        queueMicrotask(() => this.onload());
+      }
+    },
+  );
+  return got;
+}
+const choose = (...files: File[]) =>
+  fireEvent.change(screen.getByLabelText('Choose logs'), { target: { files } });
+
+describe('logs that have arrived', () => {
+  it('link to each of their takes', async () => {
+    show([arrived()]);
+    const links = await screen.findAllByRole('link');
+    expect(links.map((link) => link.getAttribute('href'))).toEqual(['/debrief/11', '/debrief/12']);
+  });
+
+  it('say where and why one was refused, and that nothing was saved', async () => {
+    const place = 'line 3, column lat';
+    const message = '“north” is no number.';
+    show([arrived({ state: 'refused', takes: [], place, message, expected: 'degrees' })]);
+    const words = `${place}: ${message} Expected degrees. Nothing was saved.`;
+    expect(await screen.findByText(words)).toBeTruthy();
+  });
+
+  it('show how far a reading has come', async () => {
+    show([arrived({ state: 'reading', bytes_read: 250, takes: [] })]);
+    const bar = await screen.findByRole('progressbar');
+    expect(bar.getAttribute('value')).toBe('0.25');
+  });
+
+  it('keep what the reader noted, by line', async () => {
+    show([arrived({ notes: [{ line: 9, column: 't', text: 'Time goes back once.' }] })]);
+    await screen.findByText('One note on this log');
+    expect(screen.getByText('Line 9, t: Time goes back once.')).toBeTruthy();
+  });
+});
+
+describe('logs that are sent', () => {
+  it('go one after the other, each with when it was flown', async () => {
+    show([]);
+    const got = receive(202, 202);
+    choose(new File(['a'], 'one.csv', { lastModified: Date.UTC(2026, 10, 20) }), new File(['b'], 'two.csv'));
+    await waitFor(() => expect(got).toHaveLength(2));
+    expect(got[0]?.get('log')).toHaveProperty('name', 'one.csv');
+    expect(got[0]?.get('flown_at')).toBe('2026-11-20T00:00:00.000Z');
+    expect(got[0]?.get('shot_id')).toBeNull();
+  });
+
+  it('do not stop at one that is refused', async () => {
+    show([]);
+    const got = receive(422, 202);
+    choose(new File(['a'], 'photo.csv'), new File(['b'], 'two.csv'));
+    await waitFor(() => expect(got).toHaveLength(2));
+    expect(await screen.findByText(/Not a log/)).toBeTruthy();
+  });
+
+  it('are not sent where they are larger than what is taken', async () => {
+    show([]);
+    const got = receive();
+    const large = new File(['x'], 'day.csv');
+    Object.defineProperty(large, 'size', { value: 300 * 1024 * 1024 });
+    choose(large);
+    expect(await screen.findByText(/day.csv has 300 MB/)).toBeTruthy();
+    expect(got).toHaveLength(0);
+  });
+});
