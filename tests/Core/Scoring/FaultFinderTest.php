@@ -79,9 +79,11 @@ final class FaultFinderTest extends TestCase
         $inside = ClosedForm::fault(ClosedForm::score(['heading' => self::jump(14.0, 4.0)]), 'kick');
         $outside = ClosedForm::fault(ClosedForm::score(['heading' => self::jump(ClosedForm::end() + 0.6, 4.0)]), 'kick');
 
-        self::assertSame('hold', $inside?->phase);
-        self::assertNotSame('hold', $outside?->phase);
-        self::assertLessThan($inside->deduction() ?? 0.0, $outside?->deduction() ?? INF);
+        self::assertNotNull($inside);
+        self::assertSame('hold', $inside->phase);
+        self::assertNotNull($outside);
+        self::assertNotSame('hold', $outside->phase);
+        self::assertLessThan($inside->deduction(), $outside->deduction());
     }
 
     public function test_a_stop_in_a_tenth_of_a_second_is_a_flick(): void

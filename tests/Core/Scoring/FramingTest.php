@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Scoring;
 
+use Larkspur\Measure\Series;
+use Larkspur\Measure\Statistics;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -32,7 +34,7 @@ final class FramingTest extends TestCase
     {
         self::assertEqualsWithDelta($percent, 100 * self::offset($degrees), 0.06);
         $score = self::withHeading(static fn (float $t): float => $degrees * sin(2 * M_PI * 0.09 * $t));
-        $most = max(array_map(abs(...), $score->measured->framing->u));
+        $most = Statistics::greatest(Series::sizes($score->measured->framing->u));
 
         // Swung to and fro a fitted pin explains none of it.
         self::assertEqualsWithDelta(self::offset($degrees), $most, 0.1 * self::offset($degrees));
@@ -95,10 +97,10 @@ final class FramingTest extends TestCase
     public function test_looking_too_low_by_a_degree_is_seen_in_height(): void
     {
         $swing = ClosedForm::score(['tilt' => static fn (float $t): float => 2.0 * sin(2 * M_PI * 0.08 * $t)]);
-        $v = array_map(abs(...), $swing->measured->framing->v);
-        $u = array_map(abs(...), $swing->measured->framing->u);
+        /** @param  list<float>  $values */
+        $most = static fn (array $values): float => Statistics::greatest(Series::sizes($values));
 
-        self::assertGreaterThan(3 * max($u), max($v));
+        self::assertGreaterThan(3 * $most($swing->measured->framing->u), $most($swing->measured->framing->v));
     }
 
     /** @param  callable(float): float  $heading */
