@@ -9,8 +9,12 @@ use App\Models\Import;
 use App\Models\Take;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Larkspur\Fields;
+use Larkspur\Move\Intent;
 use Larkspur\Refusal;
+use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
+use Larkspur\Site\Wind;
 use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
 use Larkspur\Telemetry\LogNote;
@@ -22,7 +26,7 @@ use Throwable;
  */
 final readonly class ImportLog
 {
-    public function __construct(private JudgeTake $judge)
+    public function __construct(private KeepTake $keepTake)
     {
     }
 
@@ -81,10 +85,6 @@ final readonly class ImportLog
         if ($known !== null) {
             throw new Refusal('This log is in your logbook already, byte for byte.', 'log '.$known->file_name, 'a log that was not imported before');
         }
-        $found = Scorer::takes($log);
-        if ($found === []) {
-            throw new Refusal('Nothing in this log moves the picture for three seconds, so there is no take in it.', 'log', 'a log of at least one pass');
-        }
         $record = LogRecord::query()->create([
             'school_id' => $import->school_id, 'owner_id' => $import->owner_id, 'sha256' => $log->sha256, 'file_name' => $import->file_name,
             'bytes' => $import->bytes, 'source' => $source, 'samples' => $log->count(), 'rate_hz' => round($log->rate(), 2),
@@ -92,16 +92,16 @@ final readonly class ImportLog
         ]);
         $takes = [];
         $refused = null;
-        foreach (array_keys($found) as $index) {
-            try {
-                $takes[] = ($this->judge)($record, $log, $index + 1, $import->shot, $import->owner, $import->flown_at);
-            } catch (Refusal $refusal) {
+        foreach ($this->judged($import, $log) as $number => $judged) {
+            if ($judged instanceof Refusal) {
                 // One pass that can't be judged does not spoil the others of the log.
-                $refused ??= $refusal->at('take '.($index + 1));
+                $refused ??= $judged;
+            } else {
+                $takes[] = ($this->keepTake)($record, $log, $number, $judged, $import->shot, $import->owner, $import->flown_at);
             }
         }
-        if ($takes === [] && $refused !== null) {
-            throw $refused;
+        if ($takes === []) {
+            throw $refused ?? new Refusal('Nothing in this log moves the picture for three seconds, so there is no take in it.', 'log', 'a log of at least one pass');
         }
         $import->flight_log_id = $record->id;
         if (! Storage::exists($record->path())) {
@@ -109,5 +109,20 @@ final readonly class ImportLog
         }
 
         return $takes;
+    }
+
+    /**
+     * The takes of the log, judged against the shot that was meant, or against the move each looks like.
+     *
+     * @return iterable<int, Score|Refusal>
+     */
+    private function judged(Import $import, FlightLog $log): iterable
+    {
+        $shot = $import->shot;
+        $cropBudget = $import->owner->school->house_style['crop_budget'];
+
+        return $shot === null
+            ? Scorer::each($log, null, $cropBudget)
+            : Scorer::each($log, Intent::read(Fields::of([...$shot->intent, 'camera' => $shot->rig->camera])), $cropBudget, Wind::read(Fields::of($shot->wind)));
     }
 }

@@ -60,15 +60,55 @@ final class Scorer
      */
     public static function score(FlightLog $log, ?Intent $intent = null, ?int $number = null, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null): Score
     {
+        [$found, $frame, $lift] = self::found($log, $intent);
+
+        return self::judgeFound($log, $found, self::choose($found, $number), self::about($log), $frame, $lift, $intent, $cropBudget, $wind);
+    }
+
+    /**
+     * Every take of a log by its number from 1: judged, or refused where one can't be. The log is searched once.
+     *
+     * @return \Generator<int, Score|Refusal>
+     */
+    public static function each(FlightLog $log, ?Intent $intent = null, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null): \Generator
+    {
+        [$found, $frame, $lift] = self::found($log, $intent);
+        $about = self::about($log);
+        foreach (array_keys($found) as $index) {
+            try {
+                $judged = self::judgeFound($log, $found, $index, $about, $frame, $lift, $intent, $cropBudget, $wind);
+            } catch (Refusal $refusal) {
+                $judged = $refusal->at('take '.($index + 1));
+            }
+            yield $index + 1 => $judged;
+        }
+    }
+
+    /** @return array{list<array{float, float}>, LocalFrame, float} takes, the frame they are judged in, and what heights are lifted by */
+    private static function found(FlightLog $log, ?Intent $intent): array
+    {
         $frame = self::frame($log, $intent);
         $lens = $intent->lens ?? Lens::assumed();
         $lift = $intent?->home === null ? 0.0 : $intent->home->altitude;
-        $found = TakeFinder::find(Samples::of($log, $frame, $lift), hfov: $lens->horizontal / Angle::DEGREE, pace: $intent?->number('pace_mps'));
-        $index = self::choose($found, $number);
-        [$from, $to] = $found[$index];
+
+        return [TakeFinder::find(Samples::of($log, $frame, $lift), hfov: $lens->horizontal / Angle::DEGREE, pace: $intent?->number('pace_mps')), $frame, $lift];
+    }
+
+    /** @return array{samples: int, rate_hz: float, duration_s: float, sha256: string} */
+    private static function about(FlightLog $log): array
+    {
+        return ['samples' => $log->count(), 'rate_hz' => round($log->rate(), 2), 'duration_s' => round($log->to() - $log->from(), 2), 'sha256' => $log->sha256];
+    }
+
+    /**
+     * @param  list<array{float, float}>  $found
+     * @param  array{samples: int, rate_hz: float, duration_s: float, sha256: string}  $about
+     */
+    private static function judgeFound(FlightLog $log, array $found, int $index, array $about, LocalFrame $frame, float $lift, ?Intent $intent, float $cropBudget, ?Wind $wind): Score
+    {
         $cut = $log->between(...TakeFinder::cut($found, $index, $log->from(), $log->to()));
 
-        return self::judge($log, $cut, $frame, $lift, $from, $to, $intent, $cropBudget, $wind);
+        return self::judge($about, $cut, $frame, $lift, $found[$index][0], $found[$index][1], $intent, $cropBudget, $wind);
     }
 
     /** Judges a log whose take is known to lie between two times, s: a planned flight, or limits set by hand. */
@@ -76,10 +116,11 @@ final class Scorer
     {
         $lift = $intent->home === null ? 0.0 : $intent->home->altitude;
 
-        return self::judge($log, $log, self::frame($log, $intent), $lift, $from, $to, $intent, $cropBudget, null);
+        return self::judge(self::about($log), $log, self::frame($log, $intent), $lift, $from, $to, $intent, $cropBudget, null);
     }
 
-    private static function judge(FlightLog $log, FlightLog $cut, LocalFrame $frame, float $lift, float $from, float $to, ?Intent $intent, float $cropBudget, ?Wind $wind): Score
+    /** @param  array{samples: int, rate_hz: float, duration_s: float, sha256: string}  $about  the whole log */
+    private static function judge(array $about, FlightLog $cut, LocalFrame $frame, float $lift, float $from, float $to, ?Intent $intent, float $cropBudget, ?Wind $wind): Score
     {
         $grid = Grid::of(Samples::of($cut, $frame, $lift));
         $remarks = [];
@@ -138,7 +179,7 @@ final class Scorer
             $complete, $fitted, $given, $confidence, $score, $deduction,
             self::uncertainty($spread, $faults), Facet::all($measured, $parts), FaultFinder::worthShowing($faults), $faults, $usable, $crop,
             Verdict::of($score, $faults, $crop, $usable, $trimmed, $cropBudget), $remarks, $cut,
-            ['samples' => $log->count(), 'rate_hz' => round($log->rate(), 2), 'duration_s' => round($log->to() - $log->from(), 2), 'sha256' => $log->sha256],
+            $about,
             [
                 'from_s' => round($from, 1), 'to_s' => round($to, 1),
                 'hold_from_s' => round($t[$take->main->holdFrom], 1), 'hold_to_s' => round($t[$take->main->holdTo], 1),

@@ -76,16 +76,9 @@ final readonly class FlightLog
     /** The part between two times, s, both included. */
     public function between(float $from, float $to): self
     {
-        $t = $this->columns['t'];
-        $first = 0;
-        $n = count($t);
-        while ($first < $n && $t[$first] < $from - 1e-9) {
-            $first++;
-        }
-        $last = $n - 1;
-        while ($last >= $first && $t[$last] > $to + 1e-9) {
-            $last--;
-        }
+        $n = $this->count();
+        $first = $this->firstAt($from - 1e-9);
+        $last = $this->firstAt($to + 1e-9) - 1;
         if ($first === 0 && $last === $n - 1) {
             return $this;
         }
@@ -97,6 +90,23 @@ final readonly class FlightLog
             $this->notes,
             $this->sha256,
         );
+    }
+
+    /** Row of the first sample at or after a time; the number of rows where there is none. */
+    private function firstAt(float $time): int
+    {
+        $low = 0;
+        $high = $this->count();
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($this->columns['t'][$middle] < $time) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $low;
     }
 
     public function withSha256(string $sha256): self

@@ -18,6 +18,7 @@ use Larkspur\Rig\StickMode;
 use Larkspur\Scoring\Fault;
 use Larkspur\Scoring\FaultFinder;
 use Larkspur\Scoring\Replay;
+use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Scoring\Verdict;
 use Larkspur\Site\Wind;
@@ -45,6 +46,30 @@ final class ScorerTest extends TestCase
         } catch (Refusal $refusal) {
             self::assertStringContainsString('take 3 from', $refusal->getMessage());
         }
+    }
+
+    public function test_all_takes_of_a_log_at_once_are_judged_as_each_alone(): void
+    {
+        $log = self::passes(3);
+        $intent = self::plan()->move->intent;
+        $scores = iterator_to_array(Scorer::each($log, $intent));
+
+        self::assertSame([1, 2, 3], array_keys($scores));
+        foreach ($scores as $number => $score) {
+            self::assertInstanceOf(Score::class, $score);
+            self::assertSame(Scorer::score($log, $intent, $number)->toArray(), $score->toArray());
+        }
+        self::assertSame([], iterator_to_array(Scorer::each(ClosedForm::log([], 10.0, static fn (): float => 0.0))));
+    }
+
+    public function test_a_take_that_cannot_be_judged_is_refused_by_its_number(): void
+    {
+        // A straight line, and no plan to say what it should have been.
+        $line = ClosedForm::log(['heading' => static fn (float $t): float => 6.0 * max(0.0, min(6.0, $t - 4.0))], 10.0, static fn (): float => 0.0, 16.0);
+        $judged = iterator_to_array(Scorer::each($line));
+
+        self::assertInstanceOf(Refusal::class, $judged[1]);
+        self::assertStringStartsWith('take 1', $judged[1]->place);
     }
 
     public function test_the_limits_of_a_cut_do_not_reach_into_its_neighbours(): void

@@ -9,21 +9,14 @@ use App\Models\Shot;
 use App\Models\Take;
 use App\Models\User;
 use Illuminate\Support\Carbon;
-use Larkspur\Fields;
-use Larkspur\Move\Intent;
 use Larkspur\Scoring\Score;
-use Larkspur\Scoring\Scorer;
-use Larkspur\Site\Wind;
 use Larkspur\Telemetry\FlightLog;
 
-/** Judges one take of a log against its shot, or against the move it looks like, and keeps the judgement. */
-final readonly class JudgeTake
+/** Keeps one judged take of a log in the logbook, with its judgement. */
+final readonly class KeepTake
 {
-    public function __invoke(LogRecord $record, FlightLog $log, int $number, ?Shot $shot, User $operator, Carbon $flownAt): Take
+    public function __invoke(LogRecord $record, FlightLog $log, int $number, Score $score, ?Shot $shot, User $operator, Carbon $flownAt): Take
     {
-        $intent = $shot === null ? null : Intent::read(Fields::of([...$shot->intent, 'camera' => $shot->rig->camera]));
-        $wind = $shot === null ? null : Wind::read(Fields::of($shot->wind));
-        $score = Scorer::score($log, $intent, $number, $operator->school->house_style['crop_budget'], $wind);
         $document = $score->toArray();
 
         $facets = [];
