@@ -221,11 +221,17 @@ final class Scorer
 
     private static function recognised(Recognition $recognition): Intent
     {
-        if ($recognition->confidence < Recognition::SURE || ! in_array($recognition->move, Catalogue::ids(), true)) {
-            [$first, $second] = array_keys($recognition->likelihoods);
+        [$first, $second] = array_keys($recognition->likelihoods);
+        if ($recognition->confidence < Recognition::SURE) {
             throw new Refusal(
                 sprintf('Which move this was can’t be told from the log alone; it looks most like %s, then %s.', $first, $second),
                 'move', 'an intent that names the move',
+            );
+        }
+        if (! in_array($first, Catalogue::ids(), true)) {
+            throw new Refusal(
+                sprintf('This looks like %s, which can’t be judged yet.', $first),
+                'move', sprintf('a take of one of these: %s', implode(', ', Catalogue::ids())),
             );
         }
 

@@ -100,10 +100,12 @@ final class FlightCsvReader implements LogReader
         if (str_starts_with($line, "\xFF\xFE") || str_starts_with($line, "\xFE\xFF")) {
             throw new Refusal('This file is written in UTF-16.', 'line 1', 'UTF-8 text; save it again as CSV in UTF-8');
         }
-        if (str_contains($line, "\0") || ! mb_check_encoding($line, 'UTF-8') && preg_match('/[\x00-\x08\x0E-\x1F]/', $line) === 1) {
+        $text = mb_check_encoding($line, 'UTF-8');
+        // A picture may begin with a line of letters; what follows it tells.
+        if (self::holdsControls($line) || ! $text && self::holdsControls((string) fread($stream, 4096))) {
             throw new Refusal('This is not a text file.', 'line 1', 'a Flight CSV log');
         }
-        if (! mb_check_encoding($line, 'UTF-8')) {
+        if (! $text) {
             throw new Refusal('This file is not written in UTF-8.', 'line 1', 'UTF-8 text; save it again as CSV in UTF-8');
         }
         if (strlen($line) >= self::LONGEST_LINE - 1) {
@@ -111,6 +113,11 @@ final class FlightCsvReader implements LogReader
         }
 
         return rtrim((string) preg_replace('/^\xEF\xBB\xBF/', '', $line), "\r\n");
+    }
+
+    private static function holdsControls(string $bytes): bool
+    {
+        return preg_match('/[\x00-\x08\x0E-\x1F]/', $bytes) === 1;
     }
 
     /** @return non-empty-string */

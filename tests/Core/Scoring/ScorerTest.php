@@ -105,7 +105,7 @@ final class ScorerTest extends TestCase
         }
         $log = Shots::readCsv($rows);
         self::assertSame('push-in', Scorer::takes($log)[0]['recognition']->move);
-        $this->expectException(Refusal::class);
+        $this->expectExceptionMessage('looks like push-in');
         Scorer::score($log);
     }
 
