@@ -33,6 +33,7 @@ $views = [
     'debrief-clean' => ['who' => 'tobias', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $best), 'sign' => '[data-role=clock]'],
     'debrief-faulty' => ['who' => 'anselm', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $worst), 'sign' => '[data-role=clock]'],
     'debrief-dark' => ['who' => 'juno', 'open' => '/debrief', 'sign' => '[data-role=clock]', 'theme' => 'dark'],
+    'debrief-upright-field' => ['who' => 'anselm', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $worst), 'sign' => '[data-role=clock]', 'size' => UPRIGHT, 'theme' => 'field'],
     'progress' => ['who' => 'tobias', 'open' => '/progress', 'sign' => '[data-take]'],
     'progress-class' => ['who' => 'ines', 'open' => '/progress', 'sign' => '[data-take]'],
 ];

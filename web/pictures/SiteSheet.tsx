@@ -127,21 +127,31 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
   };
   const end = planned ? { x: x(planned.east_m.at(-1) ?? 0), y: y(planned.north_m.at(-1) ?? 0) } : null;
 
-  const labels = useMemo(() => {
+  const solids = useMemo(() => {
     const sheet = { left: 0, top: 0, right: width, bottom: height };
-    const solids = site.solids.map((solid) => ({ solid, of: boundsOfSolid(solid, x, y, sheet) }));
+    return site.solids
+      .map((solid) => ({ solid, of: boundsOfSolid(solid, x, y, sheet) }))
+      .filter(({ of }) => meet(of, sheet));
+  }, [site, x, y, width, height]);
+  // North and wind stand at the upper right, or below it where something stands there.
+  const signs = useMemo(() => {
+    const upper = { left: width - (wind && wind.mean_mps > 0 ? 92 : 40), top: 0, right: width, bottom: 56 };
+    return solids.some(({ of }) => meet(of, upper)) ? { ...upper, top: height - 56, bottom: height } : upper;
+  }, [solids, wind, width, height]);
+  const labels = useMemo(() => {
     const named = solids
-      .filter(({ solid, of }) => solid.role === 'obstacle' && meet(of, sheet))
+      .filter(({ solid }) => solid.role === 'obstacle')
       .map(({ solid, of }) => ({
         text: `${solid.name}, ${withUnit(solid.height_m, 'm', units, 1)}`,
         of,
       }));
-    const path = planned ?? flown;
-    const marks = path
-      ? path.east_m
-          .map((east, i) => around(x(east), y(path.north_m[i] ?? 0), 5))
-          .filter((_, i) => i % 5 === 0)
-      : [];
+    const marks = [planned, flown].flatMap((path) =>
+      path
+        ? path.east_m
+            .map((east, i) => around(x(east), y(path.north_m[i] ?? 0), 5))
+            .filter((_, i) => i % 5 === 0)
+        : [],
+    );
     return placeLabels(
       named,
       [
@@ -150,13 +160,13 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
         ...handles.map((handle) => around(x(handle.east), y(handle.north), 12)),
         ...(subject ? [around(x(subject.east_m), y(subject.north_m), 10)] : []),
         around(x(0) + 16, y(0), 22),
-        { left: width - (wind && wind.mean_mps > 0 ? 92 : 40), top: 0, right: width, bottom: 56 },
+        signs,
         { left: 0, top: height - 36, right: 120, bottom: height },
       ],
       width,
       height,
     );
-  }, [site, planned, flown, handles, subject, wind, units, x, y, width, height]);
+  }, [solids, signs, planned, flown, handles, subject, units, x, y, width, height]);
 
   const drag = (handle: Handle) => ({
     onPointerDown: (event: PointerEvent<SVGGElement>) => {
@@ -302,14 +312,14 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
             {withUnit(bar, 'm', units, bar < 1 ? 1 : 0)}
           </text>
         </g>
-        <g transform={`translate(${width - 22} 26)`} className="text-ink-soft">
+        <g transform={`translate(${width - 22} ${signs.top + 26})`} className="text-ink-soft">
           <path d="M0 12V-10M-4 -4L0 -11L4 -4" stroke="currentcolor" strokeWidth={1.5} fill="none" />
           <text y={25} fontSize={12} textAnchor="middle">
             N
           </text>
         </g>
         {wind && wind.mean_mps > 0 && (
-          <g transform={`translate(${width - 64} 24)`} className="text-pollen-ink">
+          <g transform={`translate(${width - 64} ${signs.top + 24})`} className="text-pollen-ink">
             <path
               d="M0 -12V11M-4 5L0 12L4 5"
               stroke="currentcolor"

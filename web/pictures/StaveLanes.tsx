@@ -212,7 +212,7 @@ export const StaveLanes = memo(function StaveLanes({
             );
           })}
           <text x={12} y={height - foot + 17} fontSize={11} fill="var(--ink-soft)">
-            {narrow ? '' : `lane: ${Math.round(100 * reach)} % of the travel`}
+            {narrow ? '' : `lane: ${Math.round(100 * reach)} % travel`}
           </text>
           {ticks(from, to, tick).map((t) => (
             <g key={t} className="text-ink-soft">

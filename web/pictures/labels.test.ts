@@ -20,6 +20,17 @@ describe('placeLabels', () => {
     expect(below?.y).toBeGreaterThan(54);
   });
 
+  it('moves a long name below its thing inwards, rather than lose it', () => {
+    const [label] = placeLabels(
+      [{ text: 'a long barn by the sea', of: around(20, 40, 8) }],
+      [around(100, 40, 40)],
+      160,
+      100,
+    );
+    expect(label?.x).toBe(2);
+    expect(label?.y).toBeGreaterThan(48);
+  });
+
   it('never lays two names over each other, and leaves out what has no room', () => {
     const labels = placeLabels(
       Array.from({ length: 12 }, (_, i) => ({ text: `post ${i}`, of: around(60, 40, 3) })),

@@ -7,25 +7,33 @@ export type Label = { text: string; x: number; y: number };
 const LINE = 14;
 const GAP = 5;
 
+/** Width of a letter of a label; the field theme writes larger. */
+const letter = () => (document.documentElement.dataset.theme === 'field' ? 7.4 : 5.9);
+
 /** Labels with their left end and baseline; one that finds no free place is left out. */
 export function placeLabels(
   wanted: Named[],
   taken: Box[],
   width: number,
   height: number,
-  perLetter = 5.9,
+  perLetter = letter(),
 ): Label[] {
   const full = [...taken];
   const labels: Label[] = [];
   for (const { text, of } of wanted) {
     const long = text.length * perLetter;
     const middle = (of.top + of.bottom) / 2 - LINE / 2;
-    const centre = (of.left + of.right) / 2 - long / 2;
+    const within = (left: number) => Math.max(2, Math.min(width - 2 - long, left));
+    const centre = within((of.left + of.right) / 2 - long / 2);
     const places: [number, number][] = [
       [of.right + GAP, middle],
       [of.left - GAP - long, middle],
       [centre, of.bottom + 2],
       [centre, of.top - 2 - LINE],
+      [within(of.right - long), of.bottom + 2],
+      [within(of.left), of.bottom + 2],
+      [within(of.right - long), of.top - 2 - LINE],
+      [within(of.left), of.top - 2 - LINE],
     ];
     for (const [left, top] of places) {
       const box = { left, top, right: left + long, bottom: top + LINE };
