@@ -21,12 +21,7 @@ describe('placeLabels', () => {
   });
 
   it('moves a long name below its thing inwards, rather than lose it', () => {
-    const [label] = placeLabels(
-      [{ text: 'a long barn by the sea', of: around(20, 40, 8) }],
-      [around(100, 40, 40)],
-      160,
-      100,
-    );
+    const [label] = placeLabels([{ text: 'a long barn by the sea', of: around(20, 40, 8) }], [], 160, 100);
     expect(label?.x).toBe(2);
     expect(label?.y).toBeGreaterThan(48);
   });
