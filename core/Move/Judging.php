@@ -9,15 +9,22 @@ final readonly class Judging
 {
     /**
      * @param  array<value-of<Axis>, Role>  $roles
-     * @param  bool  $hasSubject  whether a subject must keep its place in the frame
      * @param  array{path: float, framing: float, steady: float, ease: float, smooth: float, clean: float, pace: float, completion: float}  $weights
+     * @param  bool  $straightDown  whether the lens looks straight down, where a turn only spins the picture
      */
     public function __construct(
         public PathKind $path,
         public array $roles,
-        public bool $hasSubject,
         public array $weights,
+        public Framed $framed = Framed::Subject,
+        public Crossing $crossing = Crossing::Turn,
+        public bool $straightDown = false,
     ) {
+    }
+
+    public function hasSubject(): bool
+    {
+        return $this->framed === Framed::Subject;
     }
 
     public function role(Axis $axis): Role

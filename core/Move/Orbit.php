@@ -53,7 +53,6 @@ final readonly class Orbit implements Move
         return new Judging(
             PathKind::Circle,
             [Axis::Travel->value => Role::Steady, Axis::Climb->value => Role::Still, Axis::Turn->value => Role::Steady, Axis::Tilt->value => Role::Still],
-            true,
             ['path' => 0.18, 'framing' => 0.24, 'steady' => 0.18, 'ease' => 0.14, 'smooth' => 0.14, 'clean' => 0.08, 'pace' => 0.02, 'completion' => 0.02],
         );
     }

@@ -11,7 +11,7 @@ use Larkspur\Measure\Statistics;
 final readonly class CirclePath implements FlownPath
 {
     /** Slow wander of a satellite position that is nobody's fault, m. */
-    private const WALK = 0.35;
+    public const WALK = 0.35;
 
     /** @var list<float> distance from the subject over the ground, m, per node */
     public array $distance;
@@ -99,6 +99,7 @@ final readonly class CirclePath implements FlownPath
         return [
             'wander' => Corrected::value(Statistics::variance($radius), $noise ** 2 + self::WALK ** 2),
             'drift' => max(0.0, abs(Statistics::slope($time, $radius)) * ($time[$length - 1] - $time[0]) - 2 * self::WALK),
+            'over' => max(1.0, Statistics::mean($radius)),
         ];
     }
 
@@ -108,8 +109,8 @@ final readonly class CirclePath implements FlownPath
         return Statistics::mean(array_slice($this->distance, $span->holdFrom, $span->holdTo - $span->holdFrom + 1));
     }
 
-    /** Arc flown from first motion to last, degrees, always positive. */
-    public function arc(Span $span): float
+    /** Arc flown from first motion to last, degrees. */
+    public function extent(Span $span): float
     {
         $bearings = [];
         for ($i = $span->from; $i <= $span->to; $i++) {

@@ -6,6 +6,7 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Axis;
+use Larkspur\Move\Framed;
 use Larkspur\Rig\Finger;
 
 /** How gently each held axis started and stopped, and whether the axes did so together. */
@@ -65,7 +66,8 @@ final readonly class Eases
      */
     private static function sync(Take $take, float $lead): ?float
     {
-        if (count($take->spans) < 2) {
+        // In a reveal the tilt has a time of its own.
+        if (count($take->spans) < 2 || $take->judging->framed === Framed::Reveal) {
             return null;
         }
         $starts = $stops = ['moves' => [], 'rotates' => []];

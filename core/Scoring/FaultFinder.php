@@ -195,7 +195,7 @@ final class FaultFinder
     private static function offMark(Measured $measured): array
     {
         $take = $measured->take;
-        if (! $take->judging->hasSubject) {
+        if (! $take->judging->hasSubject()) {
             return [];
         }
         $stray = array_map(static fn (float $u, float $v): float => max(abs($u), abs($v)), $measured->framing->u, $measured->framing->v);

@@ -25,8 +25,13 @@ interface FlownPath
     /**
      * How far the flight strays from its path.
      *
-     * @return array{wander: Corrected, drift: float} m: the spread about the path, and the steady drift beyond what a
-     *                                                receiver may do on its own
+     * @return array{wander: Corrected, drift: float, over: ?float} m: the spread about the path, the steady drift beyond
+     *                                                              what a receiver may do on its own, and the length
+     *                                                              that it is told as a share of, null for the viewing
+     *                                                              distance
      */
     public function stray(Span $span): array;
+
+    /** How much of the move was flown: degrees of arc, or metres. Never negative. */
+    public function extent(Span $span): float;
 }

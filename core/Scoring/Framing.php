@@ -7,6 +7,8 @@ namespace Larkspur\Scoring;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Series;
 use Larkspur\Measure\Statistics;
+use Larkspur\Move\Framed;
+use Larkspur\Move\Wanted;
 
 /**
  * Where the subject sat in the frame from first motion to last, against its planned place (docs/scoring.md,
@@ -19,6 +21,9 @@ final readonly class Framing
 
     private const PIN_RIDGE = 0.05;
 
+    /** Below this the horizon is far outside the picture, degrees: errors are told by the tilt itself. */
+    private const STEEP = -45.0;
+
     /**
      * @param  list<float>  $u  place in the frame less the planned place, per node of S
      * @param  list<float>  $v
@@ -27,6 +32,8 @@ final readonly class Framing
      * @param  float  $most  % of the frame, greatest stray less noise
      * @param  float  $stray  99th percentile of the stray, fraction: what a rescue crop must take
      * @param  float  $recompose  crop that would do if the subject might sit elsewhere, %
+     * @param  ?float  $startError  of a reveal: how far its first picture lies off, % of the frame's height
+     * @param  ?float  $endError  the same of its last picture, by the place of the horizon
      */
     private function __construct(
         public array $u,
@@ -36,14 +43,68 @@ final readonly class Framing
         public float $most,
         public float $stray,
         public float $recompose,
+        public ?float $startError = null,
+        public ?float $endError = null,
     ) {
+    }
+
+    public static function of(Take $take, Wanted $wanted): self
+    {
+        return match ($take->judging->framed) {
+            Framed::Subject => self::ofSubject($take, $wanted->aimU, $wanted->aimV),
+            Framed::Heading => self::ofHeading($take),
+            Framed::Reveal => self::ofHeading($take, self::startError($take, $wanted), self::endError($take, $wanted)),
+        };
+    }
+
+    /**
+     * Without a subject the heading is what the frame keeps: its spread, and how far it ever left where it began.
+     */
+    private static function ofHeading(Take $take, ?float $startError = null, ?float $endError = null): self
+    {
+        $heading = $take->moving($take->grid->heading->value);
+        $median = Statistics::median($heading);
+        $first = Statistics::mean(array_slice($heading, 0, 5));
+        $noise = $take->grid->heading->sigma * Statistics::mean($take->moving($take->grid->heading->g0));
+        $spread = Corrected::value(Statistics::meanSquare(array_map(static fn (float $h): float => $h - $median, $heading)), $noise ** 2);
+        $u = array_map(static fn (float $h): float => ($h - $first) / $take->hfov(), $heading);
+        $most = Statistics::percentile(Series::sizes($u), 98);
+        $reveals = $take->judging->framed === Framed::Reveal;
+
+        return new self(
+            $u, array_fill(0, count($u), 0.0), 0.0, $spread->times(100 / $take->hfov()), 100 * $most,
+            $reveals ? 0.0 : $most, $reveals ? 0.0 : 200 * $most, $startError, $endError,
+        );
+    }
+
+    /** First picture of a reveal: median tilt before the motion, against the planned one. */
+    private static function startError(Take $take, Wanted $wanted): float
+    {
+        $tilt = Statistics::median(array_slice($take->grid->tilt->value, 0, max($take->main->from, 3)));
+
+        return $wanted->tiltStart === null ? 0.0 : 100 * abs($tilt - $wanted->tiltStart) / $take->vfov();
+    }
+
+    /** Last picture: median tilt from 0.3 s before the end of the motion on, told by where the horizon then stands. */
+    private static function endError(Take $take, Wanted $wanted): float
+    {
+        if ($wanted->tiltEnd === null) {
+            return 0.0;
+        }
+        $tilt = Statistics::median(array_slice($take->grid->tilt->value, max(0, min($take->main->to, $take->grid->count() - 1) - 3)));
+        if ($wanted->tiltEnd <= self::STEEP) {
+            return 100 * abs($tilt - $wanted->tiltEnd) / $take->vfov();
+        }
+        $horizon = static fn (float $degrees): float => -tan(max(-85.0, $degrees) * Angle::DEGREE) / (2 * $take->lens->halfHeight);
+
+        return 100 * abs($horizon($tilt) - $horizon($wanted->tiltEnd));
     }
 
     /**
      * @param  float  $aimU  planned place, fraction of the width right of the centre
      * @param  float  $aimV  fraction of the height above the centre
      */
-    public static function of(Take $take, float $aimU, float $aimV): self
+    private static function ofSubject(Take $take, float $aimU, float $aimV): self
     {
         $dx = $take->moving($take->dx);
         $dy = $take->moving($take->dy);

@@ -7,7 +7,9 @@ namespace Larkspur\Scoring;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Axis;
+use Larkspur\Move\Crossing;
 use Larkspur\Move\Role;
+use Larkspur\Move\Wanted;
 
 /** Every figure that a take is judged by, measured once (docs/scoring.md, section 4). */
 final readonly class Measured
@@ -20,8 +22,8 @@ final readonly class Measured
      * @param  Corrected  $disturbance  shake of the picture that its eases don't explain, %/s
      * @param  float  $pace  seconds that a point takes to cross the frame
      * @param  float  $completion  flown over planned; 1 where nothing was planned
-     * @param  float  $radius  mean radius, m
-     * @param  float  $arc  degrees flown
+     * @param  float  $radius  mean radius of a round path, m; 0 of any other
+     * @param  float  $extent  flown: degrees of arc, or metres
      */
     private function __construct(
         public Take $take,
@@ -37,39 +39,51 @@ final readonly class Measured
         public float $pace,
         public float $completion,
         public float $radius,
-        public float $arc,
+        public float $extent,
     ) {
     }
 
     /**
-     * @param  float  $lead  planned lead of translation over rotation, s
-     * @param  ?float  $arcPlanned  degrees
      * @param  ?Sticks  $sticks  what the fingers did, where the log has it
      */
-    public static function of(Take $take, float $aimU, float $aimV, float $lead, ?float $arcPlanned, ?Sticks $sticks = null): self
+    public static function of(Take $take, Wanted $wanted, ?Sticks $sticks = null): self
     {
-        $eases = Eases::of($take, $lead, $sticks);
+        $eases = Eases::of($take, $wanted->lead, $sticks);
         $shake = Shake::of($take);
         $stray = $take->path->stray($take->main);
-        $radius = $take->path->meanRadius($take->main);
-        $arc = $take->path->arc($take->main);
+        $extent = $take->path->extent($take->main);
 
         return new self(
             $take,
             Evenness::of($take),
             $eases,
             $stray['wander']->times(100 / $take->viewing),
-            100 * $stray['drift'] / max(1.0, $radius),
+            100 * $stray['drift'] / ($stray['over'] ?? $take->viewing),
             $take->judging->role(Axis::Climb) === Role::Still ? self::altitude($take) : null,
-            Framing::of($take, $aimU, $aimV),
+            Framing::of($take, $wanted),
             $shake,
-            $shake->image->less(EaseShare::of($take, $eases)),
+            $take->path instanceof CirclePath ? $shake->image->less(EaseShare::of($take, $eases)) : $shake->image,
             CrossTalk::of($take),
-            $take->hfov() / max(0.01, $take->held(Axis::Turn)),
-            $arcPlanned === null ? 1.0 : $arc / $arcPlanned,
-            $radius,
-            $arc,
+            self::pace($take),
+            $wanted->extent === null ? 1.0 : $extent / $wanted->extent,
+            $take->path instanceof CirclePath ? $take->path->meanRadius($take->main) : 0.0,
+            $extent,
         );
+    }
+
+    /** Seconds in which what is seen crosses the frame. */
+    private static function pace(Take $take): float
+    {
+        $rate = max(0.01, abs($take->main->rate));
+        $width = 2 * $take->viewing * $take->lens->halfWidth;
+
+        return match ($take->judging->crossing) {
+            Crossing::Turn => $take->hfov() / max(0.01, $take->held(Axis::Turn)),
+            Crossing::Tilt => $take->vfov() / max(0.01, $take->held(Axis::Tilt)),
+            Crossing::Sideways => $width / $rate,
+            Crossing::Upright => 2 * $take->viewing * $take->lens->halfHeight / $rate,
+            Crossing::Ahead => $take->viewing / $rate + 2,
+        };
     }
 
     /** Spread of the height about its mean, less noise and the slow walk of a satellite height. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Statistics;
+use Larkspur\Move\Framed;
 
 /** The eight parts of a take, 0 to 100, and the overall score that follows from them (docs/scoring.md, section 5). */
 final readonly class Parts
@@ -39,7 +40,7 @@ final readonly class Parts
         return new self(
             [
                 'path' => self::weakestAndMean($path),
-                'framing' => 0.6 * Anchored::FrameRms->score($measured->framing->rms->value) + 0.4 * Anchored::FrameMax->score($measured->framing->most),
+                'framing' => self::framing($measured->take->judging->framed, $measured->framing),
                 'steady' => self::weakestAndMean($even),
                 'ease' => $ease,
                 'smooth' => Anchored::Shake->score($measured->disturbance->value),
@@ -118,6 +119,18 @@ final readonly class Parts
         $below = $combine(false);
 
         return [$score, abs($score - $below) / 2, Statistics::mean($weights)];
+    }
+
+    private static function framing(Framed $framed, Framing $framing): float
+    {
+        $rms = Anchored::FrameRms->score($framing->rms->value);
+        $most = Anchored::FrameMax->score($framing->most);
+
+        return match ($framed) {
+            Framed::Subject => 0.6 * $rms + 0.4 * $most,
+            Framed::Heading => 0.5 * $rms + 0.5 * $most,
+            Framed::Reveal => 0.5 * Anchored::RevealError->score($framing->endError ?? 0.0) + 0.2 * Anchored::RevealError->score($framing->startError ?? 0.0) + 0.3 * $most,
+        };
     }
 
     /**

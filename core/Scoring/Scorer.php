@@ -17,6 +17,7 @@ use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Lead;
 use Larkspur\Move\Orbit;
+use Larkspur\Move\Wanted;
 use Larkspur\Refusal;
 use Larkspur\Site\Wind;
 use Larkspur\Telemetry\FlightLog;
@@ -153,7 +154,7 @@ final class Scorer
         $take = Take::of($grid, $judging, $intent->lens, $subject, $way)
             ?? throw new Refusal('Nothing in this take goes round the subject.', 'take', 'a take that fits its plan');
         $lead = Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $intent->lens);
-        $measured = Measured::of($take, $intent->u(), $intent->v(), $lead, $intent->number('arc_deg'), Sticks::of($cut));
+        $measured = Measured::of($take, new Wanted($intent->u(), $intent->v(), $lead, $intent->number('arc_deg')), Sticks::of($cut));
         $parts = Parts::of($measured);
         $faults = FaultFinder::find($measured);
         if ($flownWay !== $way) {
@@ -308,7 +309,7 @@ final class Scorer
     {
         $flown = [
             'radius_m' => round($measured->radius, 1),
-            'arc_deg' => round($measured->arc, 1),
+            'arc_deg' => round($measured->extent, 1),
             'pace_mps' => round($measured->take->main->rate, 2),
             'direction' => $flownWay > 0 ? Orbit::CLOCKWISE : Orbit::COUNTERCLOCKWISE,
         ];

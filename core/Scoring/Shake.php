@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Angle;
+use Larkspur\Move\Axis;
+use Larkspur\Move\Framed;
 
 /** What trembles in the picture during the hold: pan and tilt shake, bobbing and surging ("Shake"). */
 final readonly class Shake
 {
     /** Allowance for the wander of satellite velocity, m/s. */
     private const VELOCITY_WALK = 0.08;
+
+    /** What of a turn moves the picture where the lens looks straight down. */
+    private const SPIN_SHARE = 0.35;
 
     /**
      * @param  Corrected  $pan  % of the frame's width a second
@@ -26,6 +31,23 @@ final readonly class Shake
         public Corrected $surge,
         public Corrected $image,
     ) {
+    }
+
+    /**
+     * Where the tilt's trembling is read: over the hold, or, where the tilt is itself part of the move, over its own hold.
+     *
+     * @param  list<int>  $nodes
+     * @return list<int>
+     */
+    private static function tiltNodes(Take $take, array $nodes): array
+    {
+        $own = $take->spans[Axis::Tilt->value] ?? null;
+        if ($take->judging->framed !== Framed::Reveal || $own === null || $own->holdTo - $own->holdFrom <= 24) {
+            return $nodes;
+        }
+        $inside = array_values(array_filter(range($own->holdFrom + 7, $own->holdTo - 7), static fn (int $i): bool => $take->grid->valid[$i]));
+
+        return $inside === [] ? $nodes : $inside;
     }
 
     public static function of(Take $take): self
@@ -44,20 +66,25 @@ final readonly class Shake
         $pan = $panNoise = $tilt = $tiltNoise = $bob = $bobNoise = $surge = $surgeNoise = 0.0;
         foreach ($nodes as $i) {
             // Near straight down a pan only spins the picture about its middle.
-            $share = cos(max(-89.0, min(0.0, $grid->tilt->value[$i])) * Angle::DEGREE);
+            $share = $take->judging->straightDown ? self::SPIN_SHARE : cos(max(-89.0, min(0.0, $grid->tilt->value[$i])) * Angle::DEGREE);
             $pan += ($grid->heading->band($i) * $share) ** 2;
             $panNoise += ($grid->heading->bandNoise($i) * $share) ** 2;
-            $tilt += $grid->tilt->band($i) ** 2;
-            $tiltNoise += $grid->tilt->bandNoise($i) ** 2;
             $bob += ($grid->bob[$i] - $grid->z->slow[$i]) ** 2;
             $bobNoise += ($grid->z->sigma * $grid->gBob[$i]) ** 2;
             $surge += $grid->x->band($i) ** 2 + $grid->y->band($i) ** 2;
             $surgeNoise += $grid->x->bandNoise($i) ** 2;
         }
+        $tiltNodes = self::tiltNodes($take, $nodes);
+        foreach ($tiltNodes as $i) {
+            $tilt += $grid->tilt->band($i) ** 2 / count($tiltNodes);
+        }
+        foreach ($nodes as $i) {
+            $tiltNoise += $grid->tilt->bandNoise($i) ** 2 / count($nodes);
+        }
         $n = count($nodes);
         $perFrame = 100 / $take->hfov();
         $panShake = Corrected::rate($pan / $n, $panNoise / $n, $seconds, Grid::ANGLE)->times($perFrame);
-        $tiltShake = Corrected::rate($tilt / $n, $tiltNoise / $n, $seconds, Grid::ANGLE)->times($perFrame);
+        $tiltShake = Corrected::rate($tilt, $tiltNoise, count($tiltNodes) * Grid::STEP, Grid::ANGLE)->times($perFrame);
         $bobbing = Corrected::rate($bob / $n, $bobNoise / $n, $seconds, Grid::BOB);
         $surging = Corrected::rate($surge / $n, 2 * $surgeNoise / $n + self::VELOCITY_WALK ** 2, $seconds, Grid::POSITION);
         $image = Corrected::combine(

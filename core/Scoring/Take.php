@@ -30,7 +30,7 @@ final readonly class Take
     /** @var list<float> straight-line distance to the subject */
     public array $distance;
 
-    public CirclePath $path;
+    public FlownPath $path;
 
     /** @var array<value-of<Axis>, list<float>> rate by the main kernel, signed so that the move's own way is positive */
     public array $rate;
@@ -51,7 +51,7 @@ final readonly class Take
     public float $viewing;
 
     /**
-     * @param  Position  $subject  aimed-at point in the grid's frame
+     * @param  Position  $subject  aimed-at point in the grid's frame; its origin where the move has none
      * @param  float  $way  +1 clockwise, -1 counterclockwise
      */
     private function __construct(
@@ -61,9 +61,11 @@ final readonly class Take
         public Position $subject,
         public float $way,
         Span $main,
+        FlownPath $path,
+        ?float $viewing,
     ) {
         [$this->dx, $this->dy, $this->dz, $this->distance] = self::offsets($grid, $subject);
-        $this->path = new CirclePath($grid, $this->dx, $this->dy, $subject->east, $subject->north, $way);
+        $this->path = $path;
         $rate = [Axis::Travel->value => $this->path->speed(), Axis::Climb->value => $grid->z->rate, Axis::Turn->value => $grid->heading->rate, Axis::Tilt->value => $grid->tilt->rate];
         $steady = [Axis::Travel->value => $this->path->steadySpeed(), Axis::Climb->value => $grid->z->steady, Axis::Turn->value => $grid->heading->steady, Axis::Tilt->value => $grid->tilt->rate];
         $spans = [];
@@ -85,20 +87,41 @@ final readonly class Take
         ];
         $this->main = $main;
         $this->spans = $spans;
-        $this->viewing = Statistics::median($this->hold($this->distance));
+        $this->viewing = match (true) {
+            $judging->hasSubject() => Statistics::median($this->hold($this->distance)),
+            $viewing !== null => $viewing,
+            // With nothing to go by, what lies as far ahead as one and a half times the height is what is seen move.
+            default => max(15.0, 1.5 * (Statistics::median($this->hold($grid->z->value)) - Statistics::least($grid->z->value))),
+        };
     }
 
-    /** @return ?self null where the take holds no motion of the kind that the move is made of */
-    public static function of(Grid $grid, Judging $judging, Lens $lens, Position $subject, float $way): ?self
+    /**
+     * @param  ?Position  $subject  needed where the move has one
+     * @param  ?float  $viewing  distance of what is looked at, m, where there is no subject
+     * @return ?self null where the take holds no motion of the kind that the move is made of
+     */
+    public static function of(Grid $grid, Judging $judging, Lens $lens, ?Position $subject, float $way, ?float $viewing = null): ?self
     {
-        if ($judging->path !== PathKind::Circle) {
+        if ($subject === null && ($judging->hasSubject() || $judging->path === PathKind::Circle)) {
             return null;
         }
-        [$dx, $dy] = self::offsets($grid, $subject);
-        $speed = (new CirclePath($grid, $dx, $dy, $subject->east, $subject->north, $way))->speed();
-        $main = Span::of(array_sum($speed) < 0 ? self::negated($speed) : $speed);
+        $subject ??= new Position(0, 0, 0);
+        $path = match ($judging->path) {
+            PathKind::Circle => self::round($grid, $subject, $way),
+            PathKind::Line => LinePath::of($grid),
+            PathKind::Vertical => new VerticalPath($grid),
+        };
+        $rate = $judging->primary() === Axis::Climb ? $grid->z->rate : $path->speed();
+        $main = Span::of(array_sum($rate) < 0 ? self::negated($rate) : $rate);
 
-        return $main === null ? null : new self($grid, $judging, $lens, $subject, $way, $main);
+        return $main === null ? null : new self($grid, $judging, $lens, $subject, $way, $main, $path, $viewing);
+    }
+
+    private static function round(Grid $grid, Position $subject, float $way): CirclePath
+    {
+        [$dx, $dy] = self::offsets($grid, $subject);
+
+        return new CirclePath($grid, $dx, $dy, $subject->east, $subject->north, $way);
     }
 
     /** @return array{list<float>, list<float>, list<float>, list<float>} */

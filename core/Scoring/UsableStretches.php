@@ -78,7 +78,7 @@ final readonly class UsableStretches
             $moving = $k >= 0 && $i <= $take->main->to;
             $stray = $moving ? max(abs($measured->framing->u[$k]), abs($measured->framing->v[$k])) : 0.15;
             $sum = 0.35 * min(1.0, $pan / 4) + 0.25 * min(1.0, $tilt / 4) + 0.2 * min(1.0, $bob / 0.5)
-                + ($take->judging->hasSubject ? 0.4 * min(1.0, $stray / 0.12) : 0.0)
+                + ($take->judging->hasSubject() ? 0.4 * min(1.0, $stray / 0.12) : 0.0)
                 + ($moving ? 0.0 : 0.6) + ($grid->valid[$i] ? 0.0 : 0.1);
             foreach ($faults as $fault) {
                 if ($fault->id === 'kick' || $fault->id === 'flick-start' || $fault->id === 'flick-stop') {

@@ -12,6 +12,7 @@ use Larkspur\Move\Axis;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Lead;
+use Larkspur\Move\Wanted;
 use Larkspur\Scoring\Anchored;
 use Larkspur\Scoring\FaultFinder;
 use Larkspur\Scoring\Grid;
@@ -80,7 +81,7 @@ final class ScoringReferenceTest extends TestCase
         }
         $figures = [
             'hold_rate' => $main->rate, 'path_pct' => $measured->path->value, 'drift_pct' => $measured->drift, 'alt_pct' => $measured->altitude->value ?? -1.0,
-            'R_mean' => $measured->radius, 'arc' => $measured->arc, 'frame_rms' => $measured->framing->rms->value, 'frame_max' => $measured->framing->most,
+            'R_mean' => $measured->radius, 'arc' => $measured->extent, 'frame_rms' => $measured->framing->rms->value, 'frame_max' => $measured->framing->most,
             'crop_pct' => 200 * $measured->framing->stray, 'crop_recompose_pct' => $measured->framing->recompose,
             'imgj' => $measured->shake->image->value, 'shake_yaw' => $measured->shake->pan->value, 'shake_tilt' => $measured->shake->tilt->value,
             'bob' => $measured->shake->bob->value, 'cross_rms' => $measured->cross->total->value, 'pace' => $measured->pace, 'pos_offset' => $measured->framing->offset,
@@ -156,7 +157,7 @@ final class ScoringReferenceTest extends TestCase
 
         self::assertEqualsWithDelta($truth['score'], $score->score, 5.0);
         self::assertEqualsWithDelta($truth['hold_start'], $score->take['hold_from_s'], 1.0);
-        self::assertEqualsWithDelta($truth['arc'], $score->measured->arc, 4.0);
+        self::assertEqualsWithDelta($truth['arc'], $score->measured->extent, 4.0);
         $named = array_map(static fn ($fault): string => $fault->id, $score->faults);
         foreach (['uneven speed' => 'uneven', 'stall' => 'stall', 'axes not together' => 'out-of-step', 'shaky heading' => 'shaky'] as $theirs => $ours) {
             $expected = array_filter($truth['named_faults'], static fn (array $fault): bool => $fault['kind'] === $theirs && $fault['severity'] >= 1.5);
@@ -196,6 +197,6 @@ final class ScoringReferenceTest extends TestCase
         $take = Take::of(Grid::of($samples), Catalogue::move('orbit')->judging(), $lens, new Position(0, 0, 3), 1.0);
         self::assertNotNull($take);
 
-        return Measured::of($take, 0.0, 0.0, Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $lens), 180.0);
+        return Measured::of($take, new Wanted(lead: Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $lens), extent: 180.0));
     }
 }

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move;
+
+/** What the picture of a move should keep: how its frame is judged. */
+enum Framed
+{
+    /** The subject at its place. */
+    case Subject;
+
+    /** The heading, where there is no subject. */
+    case Heading;
+
+    /** The tilt at which the picture begins and the one at which it ends. */
+    case Reveal;
+}
