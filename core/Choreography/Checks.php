@@ -83,9 +83,17 @@ final class Checks
             && self::crossingSeconds($shot, $plan) >= self::CROSSING - 1e-9 && ($arc === null || $arc >= self::ARC);
     }
 
+    /** Least time in which a far point crosses the frame, by the turn of the picture or by its tilt, s. */
     public static function crossingSeconds(Shot $shot, MovePlan $plan): float
     {
-        return $plan->pan > 0 ? $shot->intent->lens->horizontal / $plan->pan : INF;
+        $lens = $shot->intent->lens;
+        $tilt = $plan->flight->tilt;
+        $fastest = 0.0;
+        for ($i = 5, $n = count($tilt); $i < $n; $i += 5) {
+            $fastest = max($fastest, abs($tilt[$i] - $tilt[$i - 5]) / (5 * MovePlan::STEP));
+        }
+
+        return min($plan->pan > 0 ? $lens->horizontal / $plan->pan : INF, $fastest > 1e-4 ? $lens->vertical() / $fastest : INF);
     }
 
     /** @return list<Finding> */

@@ -28,8 +28,8 @@ final readonly class Cue
             }
             $way = $press->finger->ends()[$press->hold >= 0 ? 1 : 0];
             $cues[] = $press->isTouch()
-                ? new self($press->onset, $press->finger->value, sprintf('A touch of %s %s, about %.0f %%, holds the circle.', self::verb($press->finger), $way, 100 * abs($press->hold)))
-                : new self($press->onset, $press->finger->value, sprintf('%s %s to %.0f %% over %.1f s.', ucfirst(self::verb($press->finger)), $way, 100 * abs($press->hold), ($press->settled ?? $press->onset) - $press->onset));
+                ? new self($press->onset, $press->finger->value, sprintf('A touch of %s %s, about %.0f %%, holds %s.', self::verb($press->finger), $way, 100 * abs($press->hold), $press->finger->rotates() ? 'the subject on its mark' : 'the path'))
+                : new self($press->onset, $press->finger->value, sprintf('%s to %.0f %% over %.1f s.', ucfirst($press->finger === Finger::Climb ? $way : self::verb($press->finger).' '.$way), 100 * abs($press->hold), ($press->settled ?? $press->onset) - $press->onset));
         }
         $cues[] = new self($phases->holdFrom, '', sprintf('Hold: nothing moves for %.1f s.', max(0.0, $phases->holdTo - $phases->holdFrom)));
         $cues[] = new self($phases->holdTo, '', sprintf('Bring every finger back together over %.1f s.', $phases->stop - $phases->holdTo));

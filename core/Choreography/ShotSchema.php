@@ -6,6 +6,7 @@ namespace Larkspur\Choreography;
 
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
+use Larkspur\Move\Parameter;
 use Larkspur\Rig\CurveKinds;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\Rig;
@@ -43,11 +44,16 @@ final class ShotSchema
     /** @return array{type: string, required: list<string>, properties: array<string, mixed>} */
     private static function intentBody(): array
     {
+        $described = static fn (Parameter $parameter): array => $parameter->choices === [] ? self::number($parameter->least, $parameter->most) : ['enum' => $parameter->choices];
         $parameters = [];
         foreach (Catalogue::ids() as $id) {
             foreach (Catalogue::move($id)->parameters() as $parameter) {
-                $parameters[$parameter->id] = $parameter->choices === [] ? self::number($parameter->least, $parameter->most) : ['enum' => $parameter->choices];
+                $parameters[$parameter->id] ??= $described($parameter);
             }
+        }
+        // What several moves share is as wide as the vocabulary has it; a reader of one move may be stricter.
+        foreach (Parameter::vocabulary() as $parameter) {
+            $parameters[$parameter->id] = $described($parameter);
         }
 
         return self::group(['move'], [

@@ -14,6 +14,10 @@ final class Catalogue
     /** @var array<string, class-string<Move>> */
     private const MOVES = [
         'orbit' => Orbit::class,
+        'lift-and-tilt' => LiftAndTilt::class,
+        'drop-and-tilt' => DropAndTilt::class,
+        'pull-away' => PullAway::class,
+        'push-in-from-high' => PushInFromHigh::class,
     ];
 
     public static function move(string $id, string $place = 'move'): Move

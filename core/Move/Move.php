@@ -38,4 +38,7 @@ interface Move
      * @param  list<string>  $assumed  which of them were left open
      */
     public function plan(Intent $intent, array $assumed, LocalFrame $frame): MovePlan;
+
+    /** How much of the move was meant: degrees of arc, or metres of way or climb; null where the intent leaves it open. */
+    public function extent(Intent $intent): ?float;
 }

@@ -75,6 +75,11 @@ final readonly class Orbit implements Move
         ];
     }
 
+    public function extent(Intent $intent): ?float
+    {
+        return $intent->number('arc_deg');
+    }
+
     public function plan(Intent $intent, array $assumed, LocalFrame $frame): MovePlan
     {
         $subject = $frame->position(self::subject($intent));

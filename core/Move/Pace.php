@@ -30,15 +30,16 @@ final readonly class Pace
     /**
      * @param  float  $length  along the path, m
      * @param  float  $rate  m/s, above 0
+     * @param  string  $named  the parameter that states it
      *
      * @throws Refusal where the pass would last longer than LONGEST
      */
-    public function __construct(public float $length, public float $rate, float $ease)
+    public function __construct(public float $length, public float $rate, float $ease, string $named = 'pace_mps')
     {
         if ($length / $rate > self::LONGEST) {
             throw new Refusal(
                 sprintf('At that pace the pass would take %.0f minutes.', $length / $rate / 60),
-                'intent.parameters.pace_mps',
+                'intent.parameters.'.$named,
                 sprintf('a pace of %.1f m/s or more, or a shorter way', ceil(10 * $length / self::LONGEST) / 10),
             );
         }

@@ -40,13 +40,49 @@ final readonly class Parameter
     }
 
     /**
-     * @param  list<self>  $parameters
+     * The words that every intent may use, whatever its move: one program's "pull-away" states its seconds, another's its
+     * way (docs/formats.md). A move reads those that mean something to it.
+     *
+     * @return list<self>
+     */
+    public static function vocabulary(): array
+    {
+        return [
+            self::number('radius_m', 'Radius', 'm', 2, 500, 0.5, [4.0, 80.0]),
+            self::number('arc_deg', 'Arc', 'deg', 10, 1080, 5, [20.0, 400.0]),
+            self::choice('direction', 'Way round, from above', [Orbit::CLOCKWISE, Orbit::COUNTERCLOCKWISE]),
+            self::number('pace_mps', 'Pace', 'm/s', 0.1, 40, 0.1, [0.3, 9.0]),
+            self::number('climb_mps', 'Rate of climb', 'm/s', -20, 20, 0.1, [0.3, 4.0]),
+            self::number('climb_m', 'Climb', 'm', -500, 500, 0.5, [-40.0, 40.0]),
+            self::number('duration_s', 'Length in time', 's', 0.5, 600, 0.5, [5.0, 40.0]),
+            self::number('length_m', 'Way', 'm', 0.5, 2000, 0.5, [5.0, 80.0]),
+            self::number('height_m', 'Height', 'm', 0, 500, 0.5, [1.0, 60.0]),
+            self::number('distance_m', 'Distance', 'm', 0.5, 2000, 0.5, [4.0, 80.0]),
+            self::number('heading_deg', 'Heading', 'deg', -360, 360, 5, [0.0, 360.0]),
+            self::number('course_deg', 'Course against the heading', 'deg', -360, 360, 5, [-180.0, 180.0]),
+            self::number('tilt_start_deg', 'First tilt', 'deg', -120, 90, 1, [-90.0, 20.0]),
+            self::number('tilt_end_deg', 'Last tilt', 'deg', -120, 90, 1, [-90.0, 20.0]),
+            self::number('spin_dps', 'Spin', 'deg/s', -360, 360, 1, [-20.0, 20.0]),
+            self::choice('side', 'Side', ['left', 'right']),
+            self::number('start_bearing_deg', 'Start, seen from it', 'deg', -360, 360, 5, [0.0, 360.0]),
+            self::number('trim_run', 'Touch of run', '', -1, 1, 0.01, [-0.1, 0.1]),
+        ];
+    }
+
+    /**
+     * @param  list<self>  $parameters  of the move; the rest of the vocabulary is read too
      * @return array<string, float|string> what was given, by id
      */
     public static function readAll(array $parameters, Fields $fields): array
     {
         $values = [];
         $known = [];
+        $own = array_map(static fn (self $parameter): string => $parameter->id, $parameters);
+        foreach (self::vocabulary() as $common) {
+            if (! in_array($common->id, $own, true)) {
+                $parameters[] = $common;
+            }
+        }
         foreach ($parameters as $parameter) {
             $known[] = $parameter->id;
             $value = $parameter->choices === []
@@ -57,7 +93,7 @@ final readonly class Parameter
             }
         }
         foreach (array_diff($fields->names(), $known) as $unknown) {
-            throw new Refusal('This move has no such parameter.', $fields->place($unknown), 'one of '.implode(', ', $known));
+            throw new Refusal('This move has no such parameter.', $fields->place($unknown), 'one of '.implode(', ', $own));
         }
 
         return $values;

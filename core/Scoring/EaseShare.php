@@ -8,6 +8,7 @@ use Larkspur\Measure\Angle;
 use Larkspur\Measure\LocalQuadratic;
 use Larkspur\Measure\Ramp;
 use Larkspur\Move\Axis;
+use Larkspur\Move\Role;
 
 /**
  * The part of the picture's shake that is no shake at all: what the ends of a clean ease leave in the band between
@@ -20,8 +21,35 @@ use Larkspur\Move\Axis;
  */
 final class EaseShare
 {
-    /** Image speed, %/s, comparable to Shake::$image. */
-    public static function of(Take $take, Eases $eases): float
+    /** Image speed, %/s, comparable to Shake::$image; of a tilt that holds a subject never more than the tilt trembled. */
+    public static function of(Take $take, Eases $eases, Shake $shake): float
+    {
+        return match (true) {
+            $take->path instanceof CirclePath => self::ofOrbit($take, $eases),
+            $take->judging->role(Axis::Tilt) === Role::Coupled => min($shake->tilt->value, self::ofHeldSubject($take)),
+            default => 0.0,
+        };
+    }
+
+    /** What holding the subject asks of the tilt, seen through the same band: from where the craft was at each moment. */
+    private static function ofHeldSubject(Take $take): float
+    {
+        $nodes = $take->grid->t;
+        $wanted = [];
+        foreach ($take->dz as $i => $up) {
+            $wanted[] = atan2($up, hypot($take->dx[$i], $take->dy[$i])) / Angle::DEGREE;
+        }
+        [[$main]] = LocalQuadratic::rates($nodes, [$wanted], $nodes, Grid::ANGLE);
+        [[$slow]] = LocalQuadratic::rates($nodes, [$wanted], $nodes, Grid::SLOW);
+        $sum = 0.0;
+        for ($i = $take->main->holdFrom; $i <= $take->main->holdTo; $i++) {
+            $sum += ($main[$i] - $slow[$i]) ** 2;
+        }
+
+        return 100 / $take->hfov() * sqrt($sum / ($take->main->holdTo - $take->main->holdFrom + 1));
+    }
+
+    private static function ofOrbit(Take $take, Eases $eases): float
     {
         $nodes = $take->grid->t;
         $travel = self::profile($take, $eases, Axis::Travel);

@@ -109,15 +109,16 @@ final readonly class Facet
     /** @return list<Figure> */
     private static function lineFigures(Measured $measured): array
     {
+        $round = $measured->take->path instanceof CirclePath;
         $figures = [
-            Figure::of('path', 'Distance from the subject strays by', $measured->path->value, '% of distance', Anchored::Path),
-            Figure::of('drift', 'Radius drifts by', $measured->drift, '%', Anchored::Drift),
+            Figure::of('path', $round ? 'Distance from the subject strays by' : 'The path strays sideways by', $measured->path->value, '% of distance', Anchored::Path),
+            Figure::of('drift', $round ? 'Radius drifts by' : 'It drifts off its line by', $measured->drift, '%', Anchored::Drift),
         ];
         if ($measured->altitude !== null) {
             $figures[] = Figure::of('altitude', 'Height strays by', $measured->altitude->value, '% of distance', Anchored::Path);
         }
         $figures[] = Figure::of('cross', 'Resting axes move the picture by', $measured->cross->total->value, '%/s', Anchored::Cross);
-        $figures[] = Figure::of('completion', 'Of the planned arc you flew', min(1.5, $measured->completion), '%', Anchored::Completion, 100);
+        $figures[] = Figure::of('completion', $round ? 'Of the planned arc you flew' : 'Of the planned way you flew', min(1.5, $measured->completion), '%', Anchored::Completion, 100);
 
         return $figures;
     }

@@ -62,7 +62,7 @@ final readonly class Measured
             $take->judging->role(Axis::Climb) === Role::Still ? self::altitude($take) : null,
             Framing::of($take, $wanted),
             $shake,
-            $take->path instanceof CirclePath ? $shake->image->less(EaseShare::of($take, $eases)) : $shake->image,
+            $shake->image->less(EaseShare::of($take, $eases, $shake)),
             CrossTalk::of($take),
             self::pace($take),
             $wanted->extent === null ? 1.0 : $extent / $wanted->extent,

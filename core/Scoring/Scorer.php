@@ -17,6 +17,7 @@ use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Lead;
 use Larkspur\Move\Orbit;
+use Larkspur\Move\PathKind;
 use Larkspur\Move\Wanted;
 use Larkspur\Refusal;
 use Larkspur\Site\Wind;
@@ -139,22 +140,27 @@ final class Scorer
         if ($intent->lens->assumed) {
             $remarks[] = 'No camera was stated: 70 degrees and 16:9 are assumed.';
         }
-        $judging = Catalogue::move($intent->move)->judging();
+        $move = Catalogue::move($intent->move);
+        $judging = $move->judging();
         $subject = $intent->subject === null ? null : $frame->position($intent->subject);
-        if ($subject === null) {
+        $round = $judging->path === PathKind::Circle;
+        if ($subject === null && $round) {
             $subject = self::fittedCentre($grid, $from, $to);
             $remarks[] = 'No subject was given: the middle of the circle that was flown serves.';
         }
-        $flownWay = self::way($grid, $subject, $from, $to);
-        $way = match ($intent->choice('direction')) {
+        if ($subject === null && $judging->hasSubject()) {
+            throw new Refusal(sprintf('A %s is judged by where it keeps its subject, and none is given.', lcfirst($move->name())), 'subject', 'the subject’s position in the intent');
+        }
+        $flownWay = $round && $subject !== null ? self::way($grid, $subject, $from, $to) : 1.0;
+        $way = ! $round ? 1.0 : match ($intent->choice('direction')) {
             Orbit::CLOCKWISE => 1.0,
             Orbit::COUNTERCLOCKWISE => -1.0,
             default => $flownWay,
         };
         $take = Take::of($grid, $judging, $intent->lens, $subject, $way)
-            ?? throw new Refusal('Nothing in this take goes round the subject.', 'take', 'a take that fits its plan');
+            ?? throw new Refusal($round ? 'Nothing in this take goes round the subject.' : sprintf('Nothing in this take moves as a %s does.', lcfirst($move->name())), 'take', 'a take that fits its plan');
         $lead = Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $intent->lens);
-        $measured = Measured::of($take, new Wanted($intent->u(), $intent->v(), $lead, $intent->number('arc_deg')), Sticks::of($cut));
+        $measured = Measured::of($take, new Wanted($intent->u(), $intent->v(), $lead, $move->extent($intent)), Sticks::of($cut));
         $parts = Parts::of($measured);
         $faults = FaultFinder::find($measured);
         if ($flownWay !== $way) {
@@ -173,7 +179,7 @@ final class Scorer
             $measured->framing->strayWithin((int) round(($stretch['from'] - $grid->t[$take->main->from]) / Grid::STEP), (int) round(($stretch['to'] - $grid->t[$take->main->from]) / Grid::STEP)),
             self::roll($cut, $stretch['from'], $stretch['to']), $intent->lens->aspect,
         );
-        [$complete, $fitted] = self::complete($intent, $measured, $flownWay, $frame, $subject);
+        [$complete, $fitted] = self::complete($intent, $judging->path, $measured, $flownWay, $frame, $subject);
         $t = $grid->t;
 
         return new Score(
@@ -305,16 +311,23 @@ final class Scorer
      *
      * @return array{Intent, list<string>}
      */
-    private static function complete(Intent $intent, Measured $measured, float $flownWay, LocalFrame $frame, Position $subject): array
+    private static function complete(Intent $intent, PathKind $path, Measured $measured, float $flownWay, LocalFrame $frame, ?Position $subject): array
     {
-        $flown = [
-            'radius_m' => round($measured->radius, 1),
-            'arc_deg' => round($measured->extent, 1),
-            'pace_mps' => round($measured->take->main->rate, 2),
-            'direction' => $flownWay > 0 ? Orbit::CLOCKWISE : Orbit::COUNTERCLOCKWISE,
-        ];
+        $grid = $measured->take->grid;
+        $main = $measured->take->main;
+        $climb = round($grid->z->value[$main->to] - $grid->z->value[$main->from], 1);
+        $flown = match ($path) {
+            PathKind::Vertical => ['climb_m' => $climb, 'climb_mps' => round(abs($main->rate), 2)],
+            PathKind::Line => ['length_m' => round($measured->extent, 1), 'pace_mps' => round($main->rate, 2), 'climb_m' => $climb],
+            PathKind::Circle => [
+                'radius_m' => round($measured->radius, 1),
+                'arc_deg' => round($measured->extent, 1),
+                'pace_mps' => round($measured->take->main->rate, 2),
+                'direction' => $flownWay > 0 ? Orbit::CLOCKWISE : Orbit::COUNTERCLOCKWISE,
+            ],
+        };
         $open = array_diff_key($flown, $intent->parameters);
-        if ($intent->subject === null) {
+        if ($intent->subject === null && $subject !== null) {
             $intent = new Intent($intent->move, $frame->geoPoint($subject), null, $intent->aimX, $intent->aimY, $intent->lens, $intent->home, $intent->parameters);
 
             return [$intent->with($open), ['subject', ...array_keys($open)]];
