@@ -270,7 +270,7 @@ final class Checks
                 'clearance', Finding::BROKEN,
                 $least <= 0.05 ? sprintf('The path runs into %s at %.1f s.', $nearest->name, $at) : sprintf('Only %.1f m to %s at %.1f s; keep %.1f.', $least, $nearest->name, $at, $margin),
                 $least, $margin, 'm',
-                'Fly higher or on another radius.',
+                'Fly higher, or at another distance.',
                 $mend === null ? [] : ['height_m' => round(($plan->intent->number('height_m') ?? 0) + max($more, $nearest->base->up + $nearest->height + $margin - $plan->flight->up[0]), 1)],
             );
         }

@@ -81,7 +81,7 @@ final class Replay
     {
         $flight = $plan->move->flight;
         for ($i = 1, $n = $flight->count(); $i < $n; $i++) {
-            if (hypot($flight->east[$i] - $flight->east[$i - 1], $flight->north[$i] - $flight->north[$i - 1]) > 0.1 * $rate * $plan->sheet->step) {
+            if ($flight->position($i)->minus($flight->position($i - 1))->length() > 0.1 * abs($rate) * $plan->sheet->step) {
                 return $flight->t[$i];
             }
         }

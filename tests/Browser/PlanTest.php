@@ -104,6 +104,31 @@ final class PlanTest extends BrowserCase
         self::assertContains($title, array_column($shots, 'title'));
     }
 
+    public function test_another_move_is_chosen_shaped_flown_and_judged(): void
+    {
+        $chrome = $this->asOperator('/plan/new');
+        $this->settle($chrome);
+        self::assertSame(1, $chrome->count('[data-handle=end]'));
+        $chrome->see('[aria-label=Move]')->click();
+        $chrome->see('[role=listbox]');
+        $chrome->script('[...document.querySelectorAll("[role=option]")].find((o) => o.textContent.includes("Pull-away")).dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }))');
+        $chrome->see('[role=slider][aria-label="Climb on the way"]');
+        $this->settle($chrome);
+        self::assertStringNotContainsString('Other way round', $chrome->text('main'));
+        $before = $chrome->attribute('[data-role=planned-path]', 'd');
+        $chrome->drag('[data-handle=end]', -30, 25);
+        $chrome->waitUntil(static fn (): bool => $chrome->attribute('[data-role=planned-path]', 'd') !== $before, 'The end did not move.');
+        $this->settle($chrome);
+        $chrome->press('Fly it');
+        $chrome->see('input[type=file]');
+        $chrome->press('Fly “');
+        $chrome->see('[data-role=clock]', 30);
+        $take = $chrome->api('/takes')['takes'][0];
+        self::assertSame('pull-away', $take['move']);
+        self::assertGreaterThan(60, $take['score']);
+        self::assertSame(1, $chrome->count('[data-role=flown-path]'));
+    }
+
     /** The wall stands half before and half behind the lens at the third picture of this orbit. */
     public function test_every_corner_in_the_strip_is_the_camera_s_projection(): void
     {

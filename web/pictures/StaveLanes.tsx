@@ -72,7 +72,7 @@ export const StaveLanes = memo(function StaveLanes({
     let path = '';
     for (let i = 0; i < values.length; i++) {
       const t = trace.t[i] ?? 0;
-      if (t < from - 0.5 || t > to + 0.5) continue;
+      if (t < from - 1e-6 || t > to + 1e-6) continue;
       path += `${path === '' ? 'M' : 'L'}${x(t).toFixed(1)} ${(base - ((values[i] ?? 0) / reach) * half).toFixed(1)}`;
     }
     if (!close || path === '') return path;

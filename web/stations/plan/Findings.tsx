@@ -32,9 +32,6 @@ export const Findings = memo(function Findings({
           </span>
         )}
       </div>
-      {plan.expected && plan.expected.limited_by !== '' && (
-        <p className="m-0 mt-1 text-sm text-ink-soft">{plan.expected.limited_by}</p>
-      )}
       <ul className="m-0 mt-2 p-0 list-none">
         {plan.findings.map((finding) => {
           const { icon: Icon, color, word } = LOOK[finding.state];
@@ -65,6 +62,10 @@ export const Findings = memo(function Findings({
           );
         })}
       </ul>
+      {/* It comes later than the rest: below, where it pushes nothing from under a finger. */}
+      {plan.expected && plan.expected.limited_by !== '' && (
+        <p className="m-0 py-2 border-t border-line text-sm text-ink-soft">{plan.expected.limited_by}</p>
+      )}
       <p className="m-0 pt-2 border-t border-line text-sm text-ink-soft">
         Larkspur plans and judges; it flies nothing. Keep the craft in sight, and check the rules of your
         local authority.

@@ -1,4 +1,4 @@
-// Plan: an orbit worked out on the site sheet. Every drag asks the server; path, thumb sheet, frames and checks follow.
+// Plan: a shot worked out on the site sheet. Every drag asks the server; path, thumb sheet, frames and checks follow.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
@@ -55,10 +55,12 @@ export default function PlanStation() {
       shots={shots.data ?? []}
       sites={sites.data}
       rigs={rigs.data}
-      parameters={moves.data.find((move) => move.id === first.move)?.parameters ?? []}
+      moves={moves.data}
     />
   );
 }
+
+const NONE: Schemas['Parameter'][] = [];
 
 type Props = {
   first: Draft;
@@ -66,10 +68,10 @@ type Props = {
   shots: Schemas['Shot'][];
   sites: Schemas['Site'][];
   rigs: Schemas['Rig'][];
-  parameters: Schemas['Parameter'][];
+  moves: Schemas['Move'][];
 };
 
-function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
+function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   const { units } = useSession();
   const [title, setTitle] = useState(shot?.title ?? '');
   const [time, setTime] = useState<number | null>(null);
@@ -77,6 +79,9 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const site = sites.find((item) => item.id === draft.site_id) ?? sites[0];
+  const moveNow = moves.find((item) => item.id === draft.move);
+  const parameters = moveNow?.parameters ?? NONE;
+  const bothWays = parameters.some((parameter) => parameter.id === 'direction');
 
   // What the shot is now: as drafted, completed by what the server assumed.
   const values = useMemo<Values>(
@@ -105,7 +110,12 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
   const setHeight = useCallback((height: number) => set({ height_m: rounded(height, 0.5) }), [set]);
   const name =
     site?.subjects.find((subject) => subject.id === draft.subject_id)?.name ?? 'a place of your own';
-  const suggested = `${name}, ${values.direction === 'counterclockwise' ? 'counterclockwise' : 'clockwise'}`;
+  const manner = bothWays
+    ? values.direction === 'counterclockwise'
+      ? 'counterclockwise'
+      : 'clockwise'
+    : (moveNow?.name ?? draft.move).toLowerCase();
+  const suggested = `${name}, ${manner}`;
 
   const keep = useMutation({
     mutationFn: () =>
@@ -134,7 +144,12 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
     const end = (((Number(values.start_bearing_deg ?? 0) + way * arc) % 360) + 360) % 360;
     set({ direction: way === 1 ? 'counterclockwise' : 'clockwise', start_bearing_deg: Math.round(end) });
   }, [values, set]);
-  useKeys(useMemo(() => ({ o: turnRound, k: keepIt, f: flyIt }), [turnRound, keepIt, flyIt]));
+  useKeys(
+    useMemo(
+      () => ({ o: bothWays ? turnRound : () => {}, k: keepIt, f: flyIt }),
+      [bothWays, turnRound, keepIt, flyIt],
+    ),
+  );
 
   if (!site) return null;
   return (
@@ -151,7 +166,7 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
           <p className="m-0 text-sm text-ink-soft min-h-5">{plan?.summary ?? ''}</p>
         </div>
         <div className="flex gap-2">
-          <Button onClick={turnRound}>Other way round</Button>
+          {bothWays && <Button onClick={turnRound}>Other way round</Button>}
           <Button onClick={keepIt} disabled={keep.isPending || plan === null}>
             Keep
           </Button>
@@ -218,6 +233,7 @@ function Worksheet({ first, shot, shots, sites, rigs, parameters }: Props) {
           site={site}
           sites={sites}
           rigs={rigs}
+          moves={moves}
           shots={shots}
           shot={shot}
         />

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { endAt, rounded, startAt, withValues } from './draft';
+import { endAt, lengthTo, rounded, startAt, withMove, withValues } from './draft';
 
 const subject = { east_m: 40, north_m: -10 };
 
@@ -16,6 +16,12 @@ describe('handles on the site sheet', () => {
   it('keep the radius within what can be flown', () => {
     expect(startAt(subject, 40, -10, 0.5).radius_m).toBe(2);
     expect(startAt(subject, 4000, -10, 0.5).radius_m).toBe(500);
+  });
+
+  it('read the start of a straight way as a distance, and its end as a length', () => {
+    expect(startAt(subject, 65, -10, 0.5, 'distance_m')).toEqual({ distance_m: 25, start_bearing_deg: 90 });
+    expect(lengthTo({ east_m: 0, north_m: 0 }, 3, 4)).toEqual({ length_m: 5 });
+    expect(lengthTo({ east_m: 0, north_m: 0 }, 0.1, 0)).toEqual({ length_m: 1 });
   });
 
   it('read the end as an arc in the way that is flown', () => {
@@ -43,5 +49,29 @@ describe('handles on the site sheet', () => {
     };
     expect(withValues(draft, { radius_m: 25 }).parameters).toEqual({ radius_m: 25, pace_mps: 2 });
     expect(rounded(7.3, 0.5)).toBe(7.5);
+  });
+});
+
+describe('another move', () => {
+  const orbit = {
+    site_id: 1,
+    rig_id: 1,
+    mode: 'standard' as const,
+    move: 'orbit',
+    subject_id: 'stones',
+    parameters: { radius_m: 22, arc_deg: 120, start_bearing_deg: 40, direction: 'clockwise' },
+  };
+
+  it('starts from the same side and as far away, and leaves the rest open', () => {
+    expect(withMove(orbit, 'pull-away')).toEqual({
+      ...orbit,
+      move: 'pull-away',
+      parameters: { distance_m: 22, start_bearing_deg: 40 },
+    });
+  });
+
+  it('comes back to an orbit of that radius', () => {
+    const back = withMove(withMove(orbit, 'lift-and-tilt'), 'orbit');
+    expect(back.parameters).toEqual({ radius_m: 22, start_bearing_deg: 40 });
   });
 });

@@ -34,19 +34,31 @@ export function withValues(draft: Draft, values: Values): Draft {
   return { ...draft, parameters: { ...(draft.parameters as Values), ...values } };
 }
 
+/** Another move of the same subject: it starts from the same side and as far away; the rest suits the craft anew. */
+export function withMove(draft: Draft, move: string): Draft {
+  const values = draft.parameters as Values;
+  const away = values.radius_m ?? values.distance_m;
+  const parameters: Values = {};
+  if (values.start_bearing_deg !== undefined) parameters.start_bearing_deg = values.start_bearing_deg;
+  if (away !== undefined && move === 'orbit') parameters.radius_m = away;
+  if (away !== undefined && move !== 'orbit') parameters.distance_m = away;
+  return { ...draft, move, parameters };
+}
+
 const bearing = (east: number, north: number) => ((Math.atan2(east, north) * 180) / Math.PI + 360) % 360;
 
-/** Dragging the start point sets radius and start bearing; the move itself is the server's to work out. */
+/** Dragging the start point sets its distance and bearing; the move itself is the server's to work out. */
 export function startAt(
   subject: { east_m: number; north_m: number },
   east: number,
   north: number,
   to: number,
+  away: 'radius_m' | 'distance_m' = 'radius_m',
 ): Values {
   const e = east - subject.east_m;
   const n = north - subject.north_m;
   return {
-    radius_m: rounded(Math.max(2, Math.min(500, Math.hypot(e, n))), to),
+    [away]: rounded(Math.max(2, Math.min(500, Math.hypot(e, n))), to),
     start_bearing_deg: rounded(bearing(e, n), 1),
   };
 }
@@ -65,6 +77,11 @@ export function endAt(
   const before = Number(values.arc_deg ?? 180);
   const turns = Math.round((before - arc) / 360);
   return { arc_deg: Math.max(10, Math.min(1080, rounded(arc + 360 * turns, 1))) };
+}
+
+/** Dragging the end of a straight way sets how long it is. */
+export function lengthTo(start: { east_m: number; north_m: number }, east: number, north: number): Values {
+  return { length_m: Math.max(1, rounded(Math.hypot(east - start.east_m, north - start.north_m), 0.5)) };
 }
 
 export function rounded(value: number, step: number): number {

@@ -1,9 +1,9 @@
-// What can be dragged on the site sheet: the start (radius and bearing), the end (arc), and a subject of one's own. The
+// What can be dragged on the site sheet: the start (distance and bearing), the end (arc or length), and a subject of one's own. The
 // handles stand where the plan on show has them; they are made anew with a plan, not with every change on its way to one.
 import { type RefObject, useMemo } from 'react';
 import type { Schemas } from '~/api/client';
 import type { Handle } from '~/pictures/SiteSheet';
-import { endAt, startAt, type Values } from './draft';
+import { endAt, lengthTo, startAt, type Values } from './draft';
 import type { Planning } from './usePlan';
 
 type Subject = { east_m: number; north_m: number };
@@ -28,28 +28,41 @@ export function useHandles(
           ...step({ east_m: draft.subject_at?.east_m ?? 0, north_m: draft.subject_at?.north_m ?? 0 }),
         },
       }));
+    const shaped = plan.intent.parameters;
+    const away = 'radius_m' in shaped && 'arc_deg' in shaped ? 'radius_m' : 'distance_m';
+    const start = { east_m: samples.east_m[0] ?? 0, north_m: samples.north_m[0] ?? 0 };
+    const end = { east: samples.east_m.at(-1) ?? 0, north: samples.north_m.at(-1) ?? 0 };
     const handles: Handle[] = [
       {
         id: 'start',
-        label: 'Start: radius and bearing',
-        east: samples.east_m[0] ?? 0,
-        north: samples.north_m[0] ?? 0,
-        onMove: (east, north) => set(startAt(subject, east, north, 0.5)),
+        label: away === 'radius_m' ? 'Start: radius and bearing' : 'Start: distance and bearing',
+        east: start.east_m,
+        north: start.north_m,
+        onMove: (east, north) => set(startAt(subject, east, north, 0.5, away)),
         onNudge: (dx, dy) =>
           set({
-            radius_m: Math.max(2, value('radius_m', 20) + dy),
+            [away]: Math.max(2, value(away, 20) + dy),
             start_bearing_deg: Math.round(value('start_bearing_deg', 0) + 2 * dx),
           }),
       },
-      {
+    ];
+    if (away === 'radius_m') {
+      handles.push({
         id: 'end',
         label: 'End: arc',
-        east: samples.east_m.at(-1) ?? 0,
-        north: samples.north_m.at(-1) ?? 0,
+        ...end,
         onMove: (east, north) => set(endAt(subject, now.current, east, north)),
         onNudge: (dx, dy) => set({ arc_deg: Math.max(10, value('arc_deg', 180) + 5 * (dx + dy)) }),
-      },
-    ];
+      });
+    } else if ('length_m' in shaped) {
+      handles.push({
+        id: 'end',
+        label: 'End: length of the way',
+        ...end,
+        onMove: (east, north) => set(lengthTo(start, east, north)),
+        onNudge: (dx, dy) => set({ length_m: Math.max(1, value('length_m', 20) + dx + dy) }),
+      });
+    }
     if (ownPlace) {
       handles.push({
         id: 'subject',
