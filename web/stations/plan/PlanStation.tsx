@@ -15,7 +15,7 @@ import { SiteSheet } from '~/pictures/SiteSheet';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
 import { useSession } from '~/shell/session';
 import { Cues } from './Cues';
-import { draftOf, newDraft, rounded, type Values, withValues } from './draft';
+import { draftOf, newDraft, rounded, type Values, withMove, withValues } from './draft';
 import { Findings } from './Findings';
 import { SetUp } from './SetUp';
 import { Shape } from './Shape';
@@ -107,6 +107,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   );
   const planned = useMemo(() => plan && { t: plan.samples.t, fingers: plan.fingers }, [plan]);
   const lanes = useMemo(() => plan?.presses.map(laneOf) ?? [], [plan]);
+  const chooseMove = useCallback((move: string) => change((now) => withMove(now, move)), [change]);
   const setHeight = useCallback((height: number) => set({ height_m: rounded(height, 0.5) }), [set]);
   const name =
     site?.subjects.find((subject) => subject.id === draft.subject_id)?.name ?? 'a place of your own';
@@ -224,7 +225,16 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
       <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
         {problem && <Notice text={refusalOf(problem, parameters)} />}
         {keep.error && <Notice error={keep.error} />}
-        <Shape set={set} values={values} parameters={parameters} plan={plan} problem={problem} />
+        <Shape
+          set={set}
+          values={values}
+          parameters={parameters}
+          plan={plan}
+          problem={problem}
+          move={draft.move}
+          moves={moves}
+          onMove={chooseMove}
+        />
         {plan && <Findings plan={plan} onMend={set} />}
         <SetUp
           draft={setting}
@@ -233,7 +243,6 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
           site={site}
           sites={sites}
           rigs={rigs}
-          moves={moves}
           shots={shots}
           shot={shot}
         />

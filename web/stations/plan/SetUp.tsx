@@ -7,7 +7,6 @@ import { Choice } from '~/kit/Choice';
 import { Dial } from '~/kit/Dial';
 import { Pick } from '~/kit/Pick';
 import { useSession } from '~/shell/session';
-import { withMove } from './draft';
 import type { Draft, Planning } from './usePlan';
 
 type Props = {
@@ -18,7 +17,6 @@ type Props = {
   site: Schemas['Site'];
   sites: Schemas['Site'][];
   rigs: Schemas['Rig'][];
-  moves: Schemas['Move'][];
   shots: Schemas['Shot'][];
   shot: Schemas['Shot'] | null;
 };
@@ -29,7 +27,7 @@ export type Setting = Omit<Draft, 'parameters' | 'expect'>;
 const OWN_PLACE = 'own-place';
 
 export const SetUp = memo(function SetUp(props: Props) {
-  const { draft, change, subjectNow, site, sites, rigs, moves, shots, shot } = props;
+  const { draft, change, subjectNow, site, sites, rigs, shots, shot } = props;
   const { units } = useSession();
   const navigate = useNavigate();
   const aim =
@@ -70,12 +68,6 @@ export const SetUp = memo(function SetUp(props: Props) {
           ]}
         />
       )}
-      <Pick
-        label="Move"
-        value={draft.move}
-        onChange={(move) => change((d) => withMove(d, move))}
-        options={moves.map((item) => ({ value: item.id, label: item.name }))}
-      />
       <Choice
         label="Subject’s place in the frame"
         value={aim}

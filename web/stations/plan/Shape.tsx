@@ -4,6 +4,7 @@ import type { Problem, Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Dial } from '~/kit/Dial';
+import { Pick as PickOne } from '~/kit/Pick';
 import { useSession } from '~/shell/session';
 import type { Units } from '~/units';
 import type { Values } from './draft';
@@ -14,15 +15,20 @@ type Props = {
   parameters: Schemas['Parameter'][];
   plan: Schemas['Plan'] | null;
   problem: Problem | null;
+  move: string;
+  moves: Schemas['Move'][];
+  onMove: (move: string) => void;
 };
 
-export const Shape = memo(function Shape({ set, values, parameters, plan, problem }: Props) {
+export const Shape = memo(function Shape(props: Props) {
+  const { set, values, parameters, plan, problem, move, moves, onMove } = props;
   const { units } = useSession();
   const wrong = (id: string) => problem?.details.errors.some((error) => error.place.endsWith(id)) ?? false;
   const chosen = parameters.filter((parameter) => parameter.choices !== undefined);
   return (
     <Card className="p-3 grid gap-1.5">
       <h2>Shape it</h2>
+      <MovePick move={move} moves={moves} onMove={onMove} />
       {parameters
         .filter((parameter) => parameter.choices === undefined)
         .map((parameter) => (
@@ -42,6 +48,18 @@ export const Shape = memo(function Shape({ set, values, parameters, plan, proble
       ))}
       <p className="m-0 text-sm text-ink-soft">Green: where this rig and your thumbs are comfortable.</p>
     </Card>
+  );
+});
+
+const MovePick = memo(function MovePick({ move, moves, onMove }: Pick<Props, 'move' | 'moves' | 'onMove'>) {
+  return (
+    <PickOne
+      label="Move"
+      hideLabel
+      value={move}
+      onChange={onMove}
+      options={moves.map((item) => ({ value: item.id, label: item.name }))}
+    />
   );
 });
 

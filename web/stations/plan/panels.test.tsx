@@ -103,6 +103,9 @@ describe('the dials of a move', () => {
         parameters={parameters}
         plan={plan([], { comfortable: { radius_m: [10, 30] } })}
         problem={null}
+        move="orbit"
+        moves={[]}
+        onMove={vi.fn()}
       />,
     );
     return set;
