@@ -229,19 +229,13 @@ final class Checks
         $hold = $plan->holdTo - $plan->holdFrom;
         $wanted = $plan->intent->number('ease_s') ?? $ease;
         if ($ease < $wanted - 0.05) {
-            $arc = $plan->intent->number('arc_deg') ?? 0.0;
-            $longer = ceil($arc * ($wanted + self::HOLD) / max(0.1, $ease + $hold) / 5) * 5;
-
-            return new Finding('phases', Finding::BROKEN, 'The move is over before the pace is reached.', $hold, self::HOLD, 's', sprintf('Fly at least %.0f degrees, or slower.', min(1080, $longer)), ['arc_deg' => min(1080.0, $longer)]);
+            return new Finding('phases', Finding::BROKEN, 'The move is over before the pace is reached.', $hold, self::HOLD, 's', ...self::longer($plan, ($wanted + self::HOLD) / max(0.1, $ease + $hold)));
         }
         if ($ease < self::EASE - 1e-6) {
             return new Finding('phases', Finding::NOTE, sprintf('An ease of %.1f s reads as a jerk.', $ease), $ease, self::EASE, 's', sprintf('Ease over %.1f s.', self::EASE), ['ease_s' => self::EASE]);
         }
         if ($hold < self::HOLD - 1e-6) {
-            $arc = $plan->intent->number('arc_deg') ?? 0.0;
-            $longer = min(1080.0, ceil($arc * ($ease + self::HOLD) / ($ease + $hold) / 5) * 5);
-
-            return new Finding('phases', Finding::NOTE, sprintf('The hold lasts only %.1f s; an editor needs %.0f.', $hold, self::HOLD), $hold, self::HOLD, 's', sprintf('Fly %.0f degrees.', $longer), ['arc_deg' => $longer]);
+            return new Finding('phases', Finding::NOTE, sprintf('The hold lasts only %.1f s; an editor needs %.0f.', $hold, self::HOLD), $hold, self::HOLD, 's', ...self::longer($plan, ($ease + self::HOLD) / ($ease + $hold)));
         }
 
         return new Finding('phases', Finding::OK, sprintf('Eases of %.1f s and a hold of %.1f s%s.', $ease, $hold, $hold >= self::GOOD_HOLD ? ', room for a cut with handles' : ''), $hold, self::HOLD, 's');
@@ -366,18 +360,37 @@ final class Checks
     }
 
     /**
+     * What makes the move last that many times as long: a wider arc where there is one, a slower pace elsewhere, since a
+     * longer way may lead anywhere.
+     *
+     * @return array{string, array<string, float>}
+     */
+    private static function longer(MovePlan $plan, float $times): array
+    {
+        $arc = $plan->intent->number('arc_deg');
+        if ($arc === null) {
+            return self::slower($plan, 1 / $times);
+        }
+        $longer = min(1080.0, ceil($arc * $times / 5) * 5);
+
+        return [sprintf('Fly %.0f degrees, or slower.', $longer), ['arc_deg' => $longer]];
+    }
+
+    /**
      * The mend of a plan that is too fast: its pace times a share, rounded down.
      *
      * @return array{string, array<string, float>}
      */
     private static function slower(MovePlan $plan, float $share): array
     {
-        $pace = $plan->intent->number('pace_mps');
+        // What climbs on its way climbs slower with it; an upright move has its rate of climb alone.
+        $named = $plan->intent->number('pace_mps') === null ? 'climb_mps' : 'pace_mps';
+        $pace = $plan->intent->number($named);
         if ($pace === null) {
             return ['Fly it slower.', []];
         }
         $slower = max(0.1, floor($pace * $share * 100) / 100);
 
-        return [sprintf('Fly at %s m/s.', Fields::figure($slower)), ['pace_mps' => $slower]];
+        return [sprintf('Fly at %s m/s.', Fields::figure($slower)), [$named => $slower]];
     }
 }

@@ -46,7 +46,7 @@ final readonly class LiftAndTilt implements Move
     public function defaults(Intent $intent, LocalFrame $frame, ModeTune $mode): array
     {
         return [
-            'climb_m' => 12.0, 'climb_mps' => max(0.2, floor(10 * min(1.2, $mode->asked(Finger::Climb, 0.45) * 1)) / 10),
+            'climb_m' => 12.0, 'climb_mps' => max(0.2, floor(10 * min(1.2, $mode->asked(Finger::Climb, 0.45))) / 10),
             'distance_m' => 20.0, 'height_m' => 4.0, 'start_bearing_deg' => HeldLine::bearingOfHome($intent, $frame), 'ease_s' => 2.6,
         ];
     }

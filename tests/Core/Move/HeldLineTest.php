@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Move;
 
 use Demo\Rigs;
+use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
@@ -114,6 +115,27 @@ final class HeldLineTest extends TestCase
             $down = $at($height + 1.2, $drop->up);
             self::assertEqualsWithDelta($lift->tilt[$up], $drop->tilt[$down], 2e-3);
             self::assertEqualsWithDelta($lift->east[$up], $drop->east[$down], 1e-9);
+        }
+    }
+
+    #[DataProvider('moves')]
+    public function test_a_move_that_is_over_too_soon_or_too_fast_is_mended_as_offered(string $move): void
+    {
+        $sign = in_array($move, ['drop-and-tilt', 'push-in-from-high'], true) ? -1.0 : 1.0;
+        $upright = str_ends_with($move, 'tilt');
+        $pace = static fn (float $rate): array => $upright ? ['climb_mps' => $rate] : ['pace_mps' => $rate, 'length_m' => 10.0];
+        foreach ([2.0, 12.0] as $rate) {
+            $given = ['climb_m' => $sign * 8.0, 'height_m' => 14.0, 'distance_m' => 30.0, ...$pace($rate)];
+            $tried = 0;
+            foreach (self::planned($move, $given)->findings as $finding) {
+                if (in_array($finding->state, [Finding::BROKEN, Finding::NOTE], true) && $finding->mend !== [] && (str_starts_with($finding->id, 'phases') || str_starts_with($finding->id, 'rate'))) {
+                    $mended = array_values(array_filter(self::planned($move, [...$given, ...$finding->mend])->findings, static fn (Finding $one): bool => $one->id === $finding->id));
+                    self::assertSame([], array_filter($mended, static fn (Finding $one): bool => $one->state === Finding::BROKEN), $finding->text);
+                    self::assertStringNotContainsString('degrees', $finding->mendText);
+                    $tried++;
+                }
+            }
+            self::assertGreaterThan(0, $tried, "$move at $rate");
         }
     }
 
