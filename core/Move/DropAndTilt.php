@@ -35,12 +35,7 @@ final readonly class DropAndTilt implements Move
 
     public function judging(): Judging
     {
-        return new Judging(
-            PathKind::Vertical,
-            [Axis::Travel->value => Role::Still, Axis::Climb->value => Role::Steady, Axis::Turn->value => Role::Still, Axis::Tilt->value => Role::Coupled],
-            ['path' => 0.10, 'framing' => 0.26, 'steady' => 0.20, 'ease' => 0.16, 'smooth' => 0.14, 'clean' => 0.10, 'pace' => 0.02, 'completion' => 0.02],
-            Framed::Subject, Crossing::Upright,
-        );
+        return HeldLine::judging(PathKind::Vertical, Role::Still, Crossing::Upright);
     }
 
     public function defaults(Intent $intent, LocalFrame $frame, ModeTune $mode): array

@@ -32,6 +32,17 @@ final class HeldLine
         ];
     }
 
+    /** The climb is steady, the tilt follows it to hold the subject, the turn rests; whether it travels is the move's own. */
+    public static function judging(PathKind $path, Role $travel, Crossing $crossing): Judging
+    {
+        return new Judging(
+            $path,
+            [Axis::Travel->value => $travel, Axis::Climb->value => Role::Steady, Axis::Turn->value => Role::Still, Axis::Tilt->value => Role::Coupled],
+            ['path' => 0.10, 'framing' => 0.26, 'steady' => 0.20, 'ease' => 0.16, 'smooth' => 0.14, 'clean' => 0.10, 'pace' => 0.02, 'completion' => 0.02],
+            Framed::Subject, $crossing,
+        );
+    }
+
     /** The way that an intent states, m: outright, or by its pace and seconds. */
     public static function way(Intent $intent): ?float
     {
