@@ -1,36 +1,44 @@
 <?php
 
 /**
- * Flies and judges feasible orbits drawn at random from a fixed seed, and prints the worst: sweep.php COUNT
+ * Flies and judges feasible plans of every move, drawn from a fixed seed, and prints the worst of each: sweep.php COUNT [MOVE]
  */
 
 declare(strict_types=1);
 
-use Larkspur\Flight\Aircraft;
-use Larkspur\Scoring\Expectation;
-use Tests\Core\OrbitDraw;
+use Larkspur\Move\Catalogue;
+use Tests\Core\MoveDraw;
+use Tests\Core\Sweep;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-$wanted = (int) ($argv[1] ?? 200);
-$worstError = 0.0;
-$worstScore = 100.0;
-$words = '';
-$flown = 0;
+$ids = isset($argv[2]) ? [$argv[2]] : Catalogue::ids();
+$each = (int) ceil((int) ($argv[1] ?? 200) / count($ids));
 $began = microtime(true);
-foreach (OrbitDraw::feasible(2027) as $plan) {
-    $flight = Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune());
-    foreach (range(0, $flight->count() - 1, 10) as $i) {
-        $distance = $flight->position($i)->minus($plan->move->subject ?? $flight->position($i))->ground();
-        $worstError = max($worstError, abs($distance / $plan->move->intent->number('radius_m') - 1));
+[$all, $worstError, $worstScore, $fewer] = [0, 0.0, 100.0, []];
+foreach ($ids as $id) {
+    $flown = 0;
+    [$error, $score, $words] = [0.0, 100.0, ''];
+    foreach (MoveDraw::feasible($id, 2027) as $plan) {
+        $result = Sweep::fly($plan);
+        $error = max($error, $result['error']);
+        if ($result['score'] < $score) {
+            [$score, $words] = [$result['score'], $result['words']];
+        }
+        if (++$flown >= $each) {
+            break;
+        }
     }
-    $score = Expectation::of($plan)->score->score ?? 0.0;
-    if ($score < $worstScore) {
-        [$worstScore, $words] = [$score, json_encode($plan->move->intent->parameters).' '.$plan->shot->rig->craft.' '.$plan->shot->mode];
+    $all += $flown;
+    $worstError = max($worstError, $error);
+    $worstScore = min($worstScore, $score);
+    if ($flown < $each) {
+        $fewer[] = sprintf('%s %d', $id, $flown);
     }
-    if (++$flown >= $wanted) {
-        break;
-    }
+    printf("%-26s %4d flown   greatest error %7.4f %%   lowest score %6.2f%s\n", $id, $flown, 100 * $error, $score, $score < 97 || $error >= 0.005 ? "\n    ".$words : '');
 }
-printf("%d feasible orbits in %.0f s: greatest radius error %.4f %%, lowest score %.2f\n  %s\n", $flown, microtime(true) - $began, 100 * $worstError, $worstScore, $words);
+printf("%d feasible plans of %d moves in %.0f s: greatest error %.4f %% of their size, lowest score %.2f\n", $all, count($ids), microtime(true) - $began, 100 * $worstError, $worstScore);
+if ($fewer !== []) {
+    printf("Fewer than %d were found of: %s\n", $each, implode(', ', $fewer));
+}
 exit($worstError < 0.005 && $worstScore >= 97 ? 0 : 1);

@@ -7,6 +7,8 @@ namespace Larkspur\Choreography;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
+use Larkspur\Move\Catalogue;
+use Larkspur\Move\Framed;
 use Larkspur\Move\MovePlan;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
@@ -33,6 +35,9 @@ final class Checks
 
     private const ARC = 30.0;
 
+    /** Least hold of the tilt of a reveal, s (our judgement). */
+    private const TILT_HOLD = 1.5;
+
     /** Clearance to keep from anything solid beside half the craft's width, m (common practice, no published source). */
     private const CLEARANCE = 2.0;
 
@@ -50,8 +55,7 @@ final class Checks
             ...self::efforts($plan, $sheet, $mode),
             self::tiltRange($shot, $plan),
             self::comfort($shot, $plan, $presses, $mode),
-            self::crossing($shot, $plan),
-            self::phases($plan),
+            ...self::hasNoHold($plan) ? [] : [self::crossing($shot, $plan), self::phases($plan), ...self::tiltHold($plan)],
             self::clearance($shot, $plan),
             self::height($shot, $plan),
             self::sightLine($shot, $plan),
@@ -78,9 +82,18 @@ final class Checks
         }
         $ease = $plan->holdFrom - $plan->onset;
         $arc = $plan->intent->number('arc_deg');
+        if (self::hasNoHold($plan)) {
+            return true;
+        }
 
-        return $ease >= self::EASE - 1e-9 && $plan->holdTo - $plan->holdFrom >= self::HOLD - 1e-9
+        return self::tiltHeld($plan) >= self::TILT_HOLD && $ease >= self::EASE - 1e-9 && $plan->holdTo - $plan->holdFrom >= self::HOLD - 1e-9
             && self::crossingSeconds($shot, $plan) >= self::CROSSING - 1e-9 && ($arc === null || $arc >= self::ARC);
+    }
+
+    /** A figure is flown for the thumbs, and a locked frame does not move: neither has one hold between two eases. */
+    private static function hasNoHold(MovePlan $plan): bool
+    {
+        return Catalogue::move($plan->intent->move)->judging($plan->intent)->primary() === null;
     }
 
     /** Least time in which a far point crosses the frame, by the turn of the picture or by its tilt, s. */
@@ -180,7 +193,7 @@ final class Checks
             return [];
         }
 
-        return ['height_m' => max(0.5, round($plan->subject->up - $plan->ground - $radius * tan($tiltDegrees * Angle::DEGREE), 1))];
+        return ['height_m' => max(0.5, round($plan->subject->first()->up - $plan->ground - $radius * tan($tiltDegrees * Angle::DEGREE), 1))];
     }
 
     /** @param  list<Press>  $presses */
@@ -239,6 +252,38 @@ final class Checks
         }
 
         return new Finding('phases', Finding::OK, sprintf('Eases of %.1f s and a hold of %.1f s%s.', $ease, $hold, $hold >= self::GOOD_HOLD ? ', room for a cut with handles' : ''), $hold, self::HOLD, 's');
+    }
+
+    /**
+     * Whether the tilt of a reveal has a hold of its own between its swell and its fade.
+     *
+     * @return list<Finding>
+     */
+    private static function tiltHold(MovePlan $plan): array
+    {
+        $held = self::tiltHeld($plan);
+        if ($held >= self::TILT_HOLD) {
+            return [];
+        }
+        $sooner = round(max(0.0, ($plan->intent->number('tilt_after_s') ?? 0.0) - (self::TILT_HOLD - $held) - 0.5), 1);
+
+        return [new Finding('tilt-hold', Finding::NOTE, sprintf('The wheel swells and fades with only %.1f s between: its pace can’t be seen.', $held), $held, self::TILT_HOLD, 's', 'Start the tilt sooner, or ease over less.', ['tilt_after_s' => $sooner])];
+    }
+
+    /** Seconds in which the tilt of a reveal keeps its rate; INF for other moves. */
+    private static function tiltHeld(MovePlan $plan): float
+    {
+        if (Catalogue::move($plan->intent->move)->judging($plan->intent)->framed !== Framed::Reveal) {
+            return INF;
+        }
+        $tilt = $plan->flight->tilt;
+        $rates = [];
+        for ($i = 5, $n = count($tilt); $i < $n; $i += 5) {
+            $rates[] = abs($tilt[$i] - $tilt[$i - 5]);
+        }
+        $most = Statistics::greatest($rates);
+
+        return 5 * MovePlan::STEP * count(array_filter($rates, static fn (float $rate): bool => $rate > 0.97 * $most));
     }
 
     private static function clearance(Shot $shot, MovePlan $plan): Finding
@@ -309,7 +354,7 @@ final class Checks
         if ($top > $ceiling + 1e-6) {
             return new Finding('height', Finding::BROKEN, sprintf('%.0f m above ground; the ceiling here is %.0f. Check with your local authority.', $top, $ceiling), $top, $ceiling, 'm', 'Fly lower.', $mend($ceiling - $top));
         }
-        if ($low < self::LOWEST - 1e-6) {
+        if ($low < self::LOWEST - 1e-6 && ! self::hasNoHold($plan)) {
             return new Finding('height', Finding::NOTE, sprintf('Only %.1f m above ground: low and slow crashes more often.', $low), $low, self::LOWEST, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));
         }
 

@@ -55,7 +55,7 @@ final readonly class Plan
             $time = $this->move->onset + ($this->move->stop - $this->move->onset) * $k / (self::FRAMES - 1);
             $index = $this->move->flight->indexAt($time);
             $view = $this->view($index);
-            $mark = $this->move->subject === null ? null : $view->project($this->move->subject);
+            $mark = $this->move->subject === null ? null : $view->project($this->move->subject->at($time));
             $solids = [];
             foreach ($this->shot->site->solids as $solid) {
                 $outline = $solid->silhouette($view);
@@ -93,13 +93,13 @@ final readonly class Plan
     {
         $flight = $this->move->flight->thinned($stride);
         $keep = Series::stride($this->move->flight->count(), $stride);
-        $subject = $this->move->subject;
+        $subject = $this->move->subject?->at($this->move->onset);
 
         return [
             'intent' => $this->move->intent->toArray(),
             'assumed' => $this->move->assumed,
             'summary' => $this->summary(),
-            'move' => ['id' => $this->move->intent->move, 'name' => Catalogue::move($this->move->intent->move)->name()],
+            'move' => ['id' => $this->move->intent->move, 'name' => Catalogue::move($this->move->intent->move)->about()->name],
             'feasible' => $this->feasible(),
             'phases' => [
                 'onset_s' => round($this->move->onset, 2), 'hold_from_s' => round($this->move->holdFrom, 2),

@@ -44,7 +44,8 @@ final readonly class Press
         for ($i = $from; $i <= $to; $i += 10) {
             $held[] = $travel[$i];
         }
-        $hold = Statistics::median($held);
+        // The legs of a figure differ: there the longest pressed way of holding it stands for the finger.
+        $hold = $plan->marks === [] ? Statistics::median($held) : self::ofLegs($travel);
         $peak = 0.0;
         $first = $last = $settled = null;
         foreach ($travel as $i => $x) {
@@ -62,6 +63,19 @@ final readonly class Press
         $time = static fn (?int $i): ?float => $i === null ? null : $sheet->t[$i];
 
         return new self($finger, $hold, $peak, $time($first), $time($settled), $time($last));
+    }
+
+    /**
+     * Median of the travel while the finger is pressed toward the side on which it spends the most time.
+     *
+     * @param  list<float>  $travel
+     */
+    private static function ofLegs(array $travel): float
+    {
+        $up = array_values(array_filter($travel, static fn (float $x): bool => $x > self::RESTS));
+        $down = array_values(array_filter($travel, static fn (float $x): bool => $x < -self::RESTS));
+
+        return Statistics::percentile(count($up) >= count($down) ? $up : $down, count($up) >= count($down) ? 75 : 25);
     }
 
     public function rests(): bool

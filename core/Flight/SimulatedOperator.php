@@ -105,7 +105,7 @@ final class SimulatedOperator
      */
     private function look(Pose $pose, int $k): array
     {
-        $subject = $this->plan->move->subject;
+        $subject = $this->plan->move->subject?->at($k * MovePlan::STEP);
         if ($subject === null) {
             return [0.0, 0.0, 0.0];
         }

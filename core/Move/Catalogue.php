@@ -11,13 +11,87 @@ use Larkspur\Rig\ModeTune;
 /** The registry of moves: a row here and a class in this folder is all that a new move needs. */
 final class Catalogue
 {
-    /** @var array<string, class-string<Move>> */
+    /** @var array<string, class-string<Move>> shot moves from one axis to many, then the drills */
     private const MOVES = [
-        'orbit' => Orbit::class,
-        'lift-and-tilt' => LiftAndTilt::class,
-        'drop-and-tilt' => DropAndTilt::class,
-        'pull-away' => PullAway::class,
-        'push-in-from-high' => PushInFromHigh::class,
+        'push-in' => Shot\PushIn::class,
+        'straight-back' => Shot\StraightBack::class,
+        'lateral-dolly' => Shot\LateralDolly::class,
+        'diagonal-dolly' => Shot\DiagonalDolly::class,
+        'rise' => Shot\Rise::class,
+        'sink' => Shot\Sink::class,
+        'pan' => Shot\Pan::class,
+        'tilt' => Shot\Tilt::class,
+        'locked-off' => Shot\LockedOff::class,
+        'top-down-hold' => Shot\TopDownHold::class,
+        'top-down-travel' => Shot\TopDownTravel::class,
+        'top-down-spin' => Shot\TopDownSpin::class,
+        'top-down-helix' => Shot\TopDownHelix::class,
+        'skim' => Shot\Skim::class,
+        'low-over-water' => Shot\LowOverWater::class,
+        'rise-and-advance' => Shot\RiseAndAdvance::class,
+        'sink-and-retreat' => Shot\SinkAndRetreat::class,
+        'ascent-late-tilt' => Shot\AscentLateTilt::class,
+        'rise-and-rotate' => Shot\RiseAndRotate::class,
+        'lift-and-tilt' => Shot\LiftAndTilt::class,
+        'drop-and-tilt' => Shot\DropAndTilt::class,
+        'sideways-crane' => Shot\SidewaysCrane::class,
+        'round-the-side' => Shot\RoundTheSide::class,
+        'ground-to-horizon' => Shot\GroundToHorizon::class,
+        'low-tilt-up' => Shot\LowTiltUp::class,
+        'reverse-tilt-up' => Shot\ReverseTiltUp::class,
+        'reverse-tilt-down' => Shot\ReverseTiltDown::class,
+        'over-the-edge' => Shot\OverTheEdge::class,
+        'sink-to-eye-level' => Shot\SinkToEyeLevel::class,
+        'fly-over' => Shot\FlyOver::class,
+        'slide-with-pan' => Shot\SlideWithPan::class,
+        'run-and-lift' => Shot\RunAndLift::class,
+        'backward-with-pan' => Shot\BackwardWithPan::class,
+        'curved-retreat' => Shot\CurvedRetreat::class,
+        'rise-slide-turn' => Shot\RiseSlideTurn::class,
+        'gap' => Shot\Gap::class,
+        'orbit' => Shot\Orbit::class,
+        'orbit-finish' => Shot\OrbitFinish::class,
+        'orbit-yourself' => Shot\OrbitYourself::class,
+        'climbing-orbit' => Shot\ClimbingOrbit::class,
+        'spiral-orbit' => Shot\SpiralOrbit::class,
+        'reveal-orbit' => Shot\RevealOrbit::class,
+        'reveal-orbit-reversed' => Shot\RevealOrbitReversed::class,
+        'side-track' => Shot\SideTrack::class,
+        'follow' => Shot\Follow::class,
+        'chase' => Shot\Chase::class,
+        'overtake' => Shot\Overtake::class,
+        'head-on' => Shot\HeadOn::class,
+        'lead' => Shot\Lead::class,
+        'top-down-follow' => Shot\TopDownFollow::class,
+        'top-down-overtake' => Shot\TopDownOvertake::class,
+        'pull-away' => Shot\PullAway::class,
+        'push-in-from-high' => Shot\PushInFromHigh::class,
+        'sink-to-horizon' => Shot\SinkToHorizon::class,
+        'sink-turn-tilt' => Shot\SinkTurnTilt::class,
+        'rise-turn-tilt' => Shot\RiseTurnTilt::class,
+        'back-rise-tilt' => Shot\BackRiseTilt::class,
+        'climbing-orbit-with-tilt' => Shot\ClimbingOrbitWithTilt::class,
+        'hover' => Drill\Hover::class,
+        'hover-and-turn' => Drill\HoverAndTurn::class,
+        'slowest-line' => Drill\SlowestLine::class,
+        'return-to-centre' => Drill\ReturnToCentre::class,
+        'pure-axis' => Drill\PureAxis::class,
+        'pad-to-pad' => Drill\PadToPad::class,
+        'landing' => Drill\Landing::class,
+        'square-fixed-heading' => Drill\SquareFixedHeading::class,
+        'circle-fixed-heading' => Drill\CircleFixedHeading::class,
+        'out-and-back' => Drill\OutAndBack::class,
+        'square-with-turns' => Drill\SquareWithTurns::class,
+        'coordinated-circle' => Drill\CoordinatedCircle::class,
+        'figure-of-eight' => Drill\FigureOfEight::class,
+        'nose-in-bay' => Drill\NoseInBay::class,
+        'ceiling-climb' => Drill\CeilingClimb::class,
+        'straight-down' => Drill\StraightDown::class,
+        'return-home' => Drill\ReturnHome::class,
+        'close-to-object' => Drill\CloseToObject::class,
+        'no-positioning' => Drill\NoPositioning::class,
+        'speed-by-pitch' => Drill\SpeedByPitch::class,
+        'indoor-tour' => Drill\IndoorTour::class,
     ];
 
     public static function move(string $id, string $place = 'move'): Move
@@ -25,6 +99,12 @@ final class Catalogue
         $class = self::MOVES[$id] ?? throw new Refusal(sprintf('“%s” is not a move that can be planned.', $id), $place, 'one of '.implode(', ', self::ids()));
 
         return new $class;
+    }
+
+    /** @return list<Move> shot moves first, then drills */
+    public static function all(): array
+    {
+        return array_map(self::move(...), self::ids());
     }
 
     /** @return list<string> */

@@ -15,4 +15,10 @@ enum Framed
 
     /** The tilt at which the picture begins and the one at which it ends. */
     case Reveal;
+
+    /** How far the heading swept, against what was planned. */
+    case Sweep;
+
+    /** Nothing: the frame is not part of the exercise. */
+    case Free;
 }

@@ -7,6 +7,8 @@ namespace Larkspur\Move;
 use Larkspur\Camera\Lens;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
+use Larkspur\Geo\LocalFrame;
+use Larkspur\Geo\MovingPoint;
 use Larkspur\Refusal;
 
 /**
@@ -24,6 +26,7 @@ final readonly class Intent
      * @param  float  $aimY  fraction from the top
      * @param  ?GeoPoint  $home  take-off point, where heights in the log are relative to it
      * @param  array<string, float|string>  $parameters  SI units and degrees, by parameter id
+     * @param  list<array{t: float, at: GeoPoint}>  $track  where a subject that moves is at which second; its first point is $subject
      */
     public function __construct(
         public string $move,
@@ -34,6 +37,7 @@ final readonly class Intent
         public Lens $lens,
         public ?GeoPoint $home,
         public array $parameters,
+        public array $track = [],
     ) {
     }
 
@@ -45,19 +49,46 @@ final readonly class Intent
         }
         $move = Catalogue::move($fields->text('move'), $fields->place('move'));
         $subject = $fields->groupOrNull('subject');
+        $track = $subject !== null && $subject->has('track') ? self::track($subject) : [];
         $aim = $fields->groupOrNull('aim');
         $home = $fields->groupOrNull('home');
 
         return new self(
-            $move->id(),
-            $subject === null ? null : GeoPoint::read($subject),
+            $move->about()->id,
+            $track === [] ? ($subject === null ? null : GeoPoint::read($subject)) : $track[0]['at'],
             $subject?->numberOrNull('base_alt_m', -500, 9000, 'm'),
             $aim?->numberOrNull('x', 0, 1) ?? 0.5,
             $aim?->numberOrNull('y', 0, 1) ?? 0.5,
             Lens::read($fields->groupOrNull('camera')),
             $home === null ? null : GeoPoint::read($home),
             Parameter::readAll($move->parameters(), $fields->groupOrNull('parameters') ?? Fields::of([])),
+            $track,
         );
+    }
+
+    /** @return non-empty-list<array{t: float, at: GeoPoint}> */
+    private static function track(Fields $subject): array
+    {
+        $track = [];
+        foreach ($subject->groups('track') as $point) {
+            $t = $point->number('t', -1e6, 1e7, 's');
+            if ($track !== [] && $t <= $track[count($track) - 1]['t']) {
+                throw new Refusal(sprintf('The track goes back in time at %s s.', Fields::figure($t)), $point->place('t'), 'seconds that rise from point to point');
+            }
+            $track[] = ['t' => $t, 'at' => GeoPoint::read($point)];
+        }
+
+        return count($track) >= 2 ? $track : throw new Refusal('A track of fewer than two points goes nowhere.', $subject->place('track'), 'at least two {t, lat, lon, alt_m}');
+    }
+
+    /** The subject in a local frame: where it stands, or where it is when; null where the intent has none. */
+    public function filmed(LocalFrame $frame): ?MovingPoint
+    {
+        if ($this->track !== []) {
+            return MovingPoint::track(array_column($this->track, 't'), array_map($frame->position(...), array_column($this->track, 'at')));
+        }
+
+        return $this->subject === null ? null : MovingPoint::still($frame->position($this->subject));
     }
 
     /** Wanted place to the right of the frame's centre, in fractions of its width. */
@@ -91,8 +122,19 @@ final readonly class Intent
     {
         return new self(
             $this->move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home,
-            [...$this->parameters, ...$parameters],
+            [...$this->parameters, ...$parameters], $this->track,
         );
+    }
+
+    /** The same intent with a subject that moves: sampled each tenth of a second between two times. */
+    public function following(MovingPoint $point, LocalFrame $frame, float $from, float $to): self
+    {
+        $track = [];
+        for ($k = 0, $n = (int) ceil(($to - $from) / 0.1); $k <= $n; $k++) {
+            $track[] = ['t' => round($from + 0.1 * $k, 3), 'at' => $frame->geoPoint($point->at($from + 0.1 * $k))];
+        }
+
+        return new self($this->move, $track[0]['at'], $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, $track);
     }
 
     /** @return array<string, mixed> */
@@ -102,8 +144,11 @@ final readonly class Intent
             'schema' => self::SCHEMA,
             'move' => $this->move,
             'subject' => $this->subject === null ? null : array_filter(
-                [...$this->subject->toArray(), 'base_alt_m' => $this->subjectBase],
-                static fn (?float $value): bool => $value !== null,
+                [
+                    ...$this->track === [] ? $this->subject->toArray() : ['track' => array_map(static fn (array $point): array => ['t' => $point['t'], ...$point['at']->toArray()], $this->track)],
+                    'base_alt_m' => $this->subjectBase,
+                ],
+                static fn (mixed $value): bool => $value !== null,
             ),
             'aim' => ['x' => $this->aimX, 'y' => $this->aimY],
             'camera' => $this->lens->assumed ? null : $this->lens->toArray(),

@@ -13,16 +13,14 @@ use Larkspur\Rig\ModeTune;
  */
 interface Move
 {
-    /** Stable id, as in files and in the API. */
-    public function id(): string;
-
-    /** Name on screen. */
-    public function name(): string;
+    /** What the trade knows of it, its id and its name first. */
+    public function about(): About;
 
     /** @return list<Parameter> */
     public function parameters(): array;
 
-    public function judging(): Judging;
+    /** How takes of it are judged, as far as the intent says which variant was meant. */
+    public function judging(Intent $intent): Judging;
 
     /**
      * Values for the parameters that the intent leaves open, chosen to suit the craft.
@@ -39,6 +37,6 @@ interface Move
      */
     public function plan(Intent $intent, array $assumed, LocalFrame $frame): MovePlan;
 
-    /** How much of the move was meant: degrees of arc, or metres of way or climb; null where the intent leaves it open. */
-    public function extent(Intent $intent): ?float;
+    /** What a take is measured against, as far as the intent says it. */
+    public function wanted(Intent $intent): Wanted;
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Move;
 
 use Larkspur\Flight;
+use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 
 /** A move worked out: the flight it asks for, and when its phases begin and end (s since the start of recording). */
@@ -16,11 +17,12 @@ final readonly class MovePlan
     /**
      * @param  Intent  $intent  complete: every parameter has a value
      * @param  list<string>  $assumed  parameters that were left open and took a default
-     * @param  ?Position  $subject  aimed-at point in the local frame
+     * @param  ?MovingPoint  $subject  aimed-at point in the local frame, still or moving
      * @param  float  $ground  height of the ground (or the subject's foot) under the move, m in the local frame
      * @param  float  $viewing  viewing distance d: lens to subject, m
      * @param  float  $pan  rate at which the picture pans during the hold, rad/s; 0 where it does not
      * @param  float  $lead  seconds by which rotation is planned to follow translation
+     * @param  list<Mark>  $marks  of a figure: where it is measured
      */
     public function __construct(
         public Intent $intent,
@@ -30,12 +32,19 @@ final readonly class MovePlan
         public float $holdFrom,
         public float $holdTo,
         public float $stop,
-        public ?Position $subject,
+        public ?MovingPoint $subject,
         public float $ground,
         public float $viewing,
         public float $pan,
         public float $lead,
+        public array $marks = [],
     ) {
+    }
+
+    /** The same plan with another flight in it. */
+    public function flying(Flight $flight): self
+    {
+        return new self($this->intent, $this->assumed, $flight, $this->onset, $this->holdFrom, $this->holdTo, $this->stop, $this->subject, $this->ground, $this->viewing, $this->pan, $this->lead, $this->marks);
     }
 
     /**

@@ -27,6 +27,9 @@ final readonly class Pace
 
     public float $ease;
 
+    /** The motion itself, in metres along the path (or whatever the length counts). */
+    public Stroke $stroke;
+
     /**
      * @param  float  $length  along the path, m
      * @param  float  $rate  m/s, above 0
@@ -44,6 +47,7 @@ final readonly class Pace
             );
         }
         $this->ease = max(1e-3, min($ease, $length / $rate));
+        $this->stroke = new Stroke($length, self::SETTLE, self::SETTLE + $length / $rate + $this->ease, $this->ease);
     }
 
     public function onset(): float
@@ -74,10 +78,7 @@ final readonly class Pace
     /** Travel along the path at a time since the start of the recording. */
     public function travelled(float $t): float
     {
-        $in = ($t - self::SETTLE) / $this->ease;
-        $out = ($t - $this->holdTo()) / $this->ease;
-
-        return $this->rate * $this->ease * (Ramp::travel($in) - Ramp::travel($out));
+        return $this->stroke->at($t);
     }
 
     /**

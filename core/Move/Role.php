@@ -16,6 +16,9 @@ enum Role
     /** Must rest: anything it does is a leak. */
     case Still;
 
+    /** Not judged: the log does not show it, or the move leaves it free. */
+    case Free;
+
     /** Follows a planned profile: judged by the ratio of flown to planned. */
     case Profile;
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Move\Axis;
+
 /**
  * The five finger directions by which a camera move is played, in the order of the thumb sheet.
  *
@@ -27,6 +29,17 @@ enum Finger: string
             self::Run => ['back', 'ahead'],
             self::Slide => ['left', 'right'],
             self::Tilt => ['down', 'up'],
+        };
+    }
+
+    /** The axis of a log that the finger moves: run and slide can't be told apart there. */
+    public function axis(): Axis
+    {
+        return match ($this) {
+            self::Climb => Axis::Climb,
+            self::Turn => Axis::Turn,
+            self::Tilt => Axis::Tilt,
+            self::Run, self::Slide => Axis::Travel,
         };
     }
 

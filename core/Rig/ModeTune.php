@@ -77,6 +77,15 @@ final readonly class ModeTune
         );
     }
 
+    /** A middling craft on straight curves: what defaults suit where no craft is known. */
+    public static function ordinary(): self
+    {
+        return new self(
+            'ordinary', 9.0, 8.0, 3.5, 2.8, 60 * Angle::DEGREE, 3.0, 3.6, 2.5, 120 * Angle::DEGREE, 0.38, 0.3, 0.18, 22 * Angle::DEGREE, 0.6,
+            array_map(static fn (): ResponseCurve => new HalfStickCurve(0.5), array_column(Finger::cases(), null, 'value')),
+        );
+    }
+
     public function curve(Finger $finger): ResponseCurve
     {
         return $this->curves[$finger->value];

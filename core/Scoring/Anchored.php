@@ -22,6 +22,10 @@ enum Anchored: string
     case Sync = 'sync';
     case Pace = 'pace';
     case Completion = 'completion';
+    case FigureStray = 'figure_stray';
+    case FigureMiss = 'figure_miss';
+    case HeadingMiss = 'heading_miss';
+    case Springs = 'springs';
 
     public function score(float $value): float
     {
@@ -35,6 +39,7 @@ enum Anchored: string
             self::Path => 0.3, self::Drift => 0.8, self::FrameRms => 0.4, self::FrameMax => 1.5, self::RevealError => 1.0,
             self::Evenness => 0.01, self::Shake => 0.12, self::Cross => 0.15, self::EaseTravel => 2.1, self::EaseAngle => 1.9,
             self::Sync => 0.3, self::Pace => 7.0, self::Completion => 0.97,
+            self::FigureStray => 0.1, self::FigureMiss => 0.2, self::HeadingMiss => 2.0, self::Springs => 0.0,
         };
     }
 
@@ -61,6 +66,11 @@ enum Anchored: string
             self::Sync => [[0.3, 100.0], [0.6, 85.0], [1.2, 55.0], [2.0, 20.0], [3.0, 0.0]],
             self::Pace => [[2.0, 40.0], [3.5, 65.0], [5.0, 85.0], [7.0, 100.0], [40.0, 100.0], [90.0, 80.0]],
             self::Completion => [[0.0, 0.0], [0.5, 30.0], [0.8, 75.0], [0.93, 95.0], [0.97, 100.0]],
+            // Of drills: metres off the figure, metres by which it misses a mark, degrees by which a corner is missed, fingers let go.
+            self::FigureStray => [[0.1, 100.0], [0.3, 92.0], [0.6, 76.0], [1.2, 52.0], [2.0, 22.0], [3.5, 0.0]],
+            self::FigureMiss => [[0.2, 100.0], [0.5, 88.0], [1.0, 68.0], [2.0, 40.0], [4.0, 0.0]],
+            self::Springs => [[0.0, 100.0], [1.0, 70.0], [3.0, 35.0], [6.0, 0.0]],
+            self::HeadingMiss => [[2.0, 100.0], [5.0, 88.0], [10.0, 68.0], [20.0, 40.0], [40.0, 0.0]],
         });
     }
 }

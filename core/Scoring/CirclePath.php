@@ -27,6 +27,7 @@ final readonly class CirclePath implements FlownPath
      * @param  list<float>  $dy  north
      * @param  float  $centreX  subject in the local frame, east, m
      * @param  float  $way  +1 clockwise seen from above, -1 the other way
+     * @param  float  $widening  by which the radius was meant to grow over the whole way, m
      */
     public function __construct(
         private Grid $grid,
@@ -35,6 +36,7 @@ final readonly class CirclePath implements FlownPath
         private float $centreX,
         private float $centreY,
         private float $way,
+        private float $widening = 0.0,
     ) {
         $distance = $east = $north = [];
         foreach ($dx as $i => $x) {
@@ -95,10 +97,14 @@ final readonly class CirclePath implements FlownPath
         $radius = array_slice($this->distance, $span->holdFrom, $length);
         $time = array_slice($this->grid->t, $span->holdFrom, $length);
         $noise = $this->grid->x->sigma * Statistics::mean(array_slice($this->grid->x->g0, $span->holdFrom, $length));
+        $slope = Statistics::slope($time, $radius);
+        // A spiral is measured about its own widening, and drifts only by what differs from the planned one.
+        $about = $this->widening === 0.0 ? $radius : array_map(static fn (float $r, float $t): float => $r - $slope * $t, $radius, $time);
+        $planned = $this->widening * ($time[$length - 1] - $time[0]) / max(0.1, $this->grid->t[$span->to] - $this->grid->t[$span->from] - ($this->grid->t[$span->holdFrom] - $this->grid->t[$span->from]));
 
         return [
-            'wander' => Corrected::value(Statistics::variance($radius), $noise ** 2 + self::WALK ** 2),
-            'drift' => max(0.0, abs(Statistics::slope($time, $radius)) * ($time[$length - 1] - $time[0]) - 2 * self::WALK),
+            'wander' => Corrected::value(Statistics::variance($about), $noise ** 2 + self::WALK ** 2),
+            'drift' => max(0.0, abs($slope * ($time[$length - 1] - $time[0]) - $planned) - 2 * self::WALK),
             'over' => max(1.0, Statistics::mean($radius)),
         ];
     }

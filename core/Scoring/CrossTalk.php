@@ -6,6 +6,7 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Axis;
+use Larkspur\Move\PathKind;
 use Larkspur\Move\Role;
 
 /** What the axes did that should have rested, as image speed, %/s ("Cross-axis"). */
@@ -36,8 +37,10 @@ final readonly class CrossTalk
                 continue;
             }
             $square = Statistics::meanSquare($take->moving($take->rate[$axis->value]));
+            // Beside a moving subject a little steering is part of the job.
+            $share = $axis === Axis::Turn && $take->judging->path === PathKind::Beside ? 0.7 : 1.0;
             $axes[$axis->value] = $axis->rotates()
-                ? Corrected::rate($square, $noise, $seconds, Grid::ANGLE)->times($perFrame)
+                ? Corrected::rate($square, $noise, $seconds, Grid::ANGLE)->times($share * $perFrame)
                 : Corrected::rate($square, $noise, $seconds, Grid::ALTITUDE)->times($take->imageSpeed(1.0));
         }
         $total = Corrected::value(0.0, 0.0);

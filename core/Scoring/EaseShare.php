@@ -7,7 +7,10 @@ namespace Larkspur\Scoring;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\LocalQuadratic;
 use Larkspur\Measure\Ramp;
+use Larkspur\Measure\Statistics;
 use Larkspur\Move\Axis;
+use Larkspur\Move\Framed;
+use Larkspur\Move\PathKind;
 use Larkspur\Move\Role;
 
 /**
@@ -21,32 +24,98 @@ use Larkspur\Move\Role;
  */
 final class EaseShare
 {
+    /** What the method's reference flights keep of an upright move's own eases, %/s: only what goes beyond it is taken off. */
+    private const KEPT = 0.15;
+
     /** Image speed, %/s, comparable to Shake::$image; of a tilt that holds a subject never more than the tilt trembled. */
     public static function of(Take $take, Eases $eases, Shake $shake): float
     {
+        $turns = $take->judging->role(Axis::Turn);
+        $held = $take->judging->role(Axis::Tilt) === Role::Coupled ? min($shake->tilt->value, self::ofHeldSubject($take)) : 0.0;
+
         return match (true) {
-            $take->path instanceof CirclePath => self::ofOrbit($take, $eases),
-            $take->judging->role(Axis::Tilt) === Role::Coupled => min($shake->tilt->value, self::ofHeldSubject($take)),
-            default => 0.0,
+            $take->path instanceof CirclePath && $turns === Role::Steady => hypot(self::ofOrbit($take, $eases), $held),
+            $turns === Role::Coupled => hypot(min(hypot($shake->pan->value, 0.5 * $take->imageSpeed($shake->surge->value)), hypot(self::ofHeldHeading($take), self::ofTravel($take))), $held),
+            $take->judging->framed === Framed::Sweep || ($turns === Role::Steady && $take->judging->framed === Framed::Reveal) => min($shake->image->value, hypot(self::ofTurn($take, $eases), $take->judging->path === PathKind::Vertical ? self::ofClimb($take, $eases, $shake) : 0.0)),
+            $take->judging->path === PathKind::Line || $take->judging->path === PathKind::Beside => hypot($held, self::ofWay($take, $eases, $shake)),
+            $take->judging->path === PathKind::Vertical => hypot($held, self::ofClimb($take, $eases, $shake)),
+            default => $held,
         };
     }
 
     /** What holding the subject asks of the tilt, seen through the same band: from where the craft was at each moment. */
     private static function ofHeldSubject(Take $take): float
     {
-        $nodes = $take->grid->t;
-        $wanted = [];
-        foreach ($take->dz as $i => $up) {
-            $wanted[] = atan2($up, hypot($take->dx[$i], $take->dy[$i])) / Angle::DEGREE;
-        }
-        [[$main]] = LocalQuadratic::rates($nodes, [$wanted], $nodes, Grid::ANGLE);
-        [[$slow]] = LocalQuadratic::rates($nodes, [$wanted], $nodes, Grid::SLOW);
-        $sum = 0.0;
-        for ($i = $take->main->holdFrom; $i <= $take->main->holdTo; $i++) {
-            $sum += ($main[$i] - $slow[$i]) ** 2;
+        $wanted = array_map(static fn (float $up, float $x, float $y): float => atan2($up, hypot($x, $y)) / Angle::DEGREE, $take->dz, $take->dx, $take->dy);
+
+        return self::band($take, [$wanted], Grid::ANGLE, 100 / $take->hfov());
+    }
+
+    /** The same for the heading, where it too holds the subject. */
+    private static function ofHeldHeading(Take $take): float
+    {
+        $wanted = Angle::unwrap(array_map(static fn (float $x, float $y): float => atan2($x, $y) / Angle::DEGREE, $take->dx, $take->dy), 360.0);
+
+        return self::band($take, [$wanted], Grid::ANGLE, 100 / $take->hfov());
+    }
+
+    /** What a bend in the path leaves in the surge. */
+    private static function ofTravel(Take $take): float
+    {
+        $speed = Statistics::median($take->hold($take->rate[Axis::Travel->value]));
+        $x = $y = [];
+        $east = $north = 0.0;
+        foreach ($take->grid->t as $i => $_) {
+            $size = hypot($take->grid->x->slow[$i], $take->grid->y->slow[$i]);
+            $moving = min(1.0, $size / max(0.1, 0.9 * $speed));
+            $x[] = $east += $size > 0 ? $moving * $speed * $take->grid->x->slow[$i] / $size * Grid::STEP : 0.0;
+            $y[] = $north += $size > 0 ? $moving * $speed * $take->grid->y->slow[$i] / $size * Grid::STEP : 0.0;
         }
 
-        return 100 / $take->hfov() * sqrt($sum / ($take->main->holdTo - $take->main->holdFrom + 1));
+        return self::band($take, [$x, $y], Grid::POSITION, 0.5 * $take->imageSpeed(1.0));
+    }
+
+    /** What the eases of a steady turn leave in the pan, and the bend that it draws in the surge. */
+    private static function ofTurn(Take $take, Eases $eases): float
+    {
+        return hypot(
+            self::band($take, [self::integrated(self::profile($take, $eases, Axis::Turn))], Grid::ANGLE, 100 / $take->hfov()),
+            $take->judging->path === PathKind::Arc ? self::ofTravel($take) : 0.0,
+        );
+    }
+
+    /**
+     * Mean square of what lies between the main and the slow kernel, over the hold, as a rate of the picture.
+     *
+     * @param  list<list<float>>  $channels
+     */
+    private static function band(Take $take, array $channels, float $width, float $scale): float
+    {
+        [$main] = LocalQuadratic::rates($take->grid->t, $channels, $take->grid->t, $width);
+        [$slow] = LocalQuadratic::rates($take->grid->t, $channels, $take->grid->t, Grid::SLOW);
+        $sum = 0.0;
+        foreach ($channels as $c => $_) {
+            for ($i = $take->main->holdFrom; $i <= $take->main->holdTo; $i++) {
+                $sum += ($main[$c][$i] - $slow[$c][$i]) ** 2;
+            }
+        }
+
+        return $scale * sqrt($sum / ($take->main->holdTo - $take->main->holdFrom + 1));
+    }
+
+    /** What the eases of a straight way leave in the surge, and those of its climb in the bobbing. */
+    private static function ofWay(Take $take, Eases $eases, Shake $shake): float
+    {
+        $surge = self::band($take, [self::integrated(self::profile($take, $eases, Axis::Travel))], Grid::POSITION, 0.5 * $take->imageSpeed(1.0));
+        $bob = $take->judging->role(Axis::Climb) !== Role::Steady ? 0.0 : self::band($take, [self::integrated(self::profile($take, $eases, Axis::Climb))], Grid::BOB, $take->imageSpeed(1.0));
+
+        return hypot(min($surge, 0.5 * $take->imageSpeed($shake->surge->value)), min($bob, $take->imageSpeed($shake->bob->value)));
+    }
+
+    /** Of an upright move, what goes beyond KEPT. */
+    private static function ofClimb(Take $take, Eases $eases, Shake $shake): float
+    {
+        return sqrt(max(0.0, self::ofWay($take, $eases, $shake) ** 2 - self::KEPT ** 2));
     }
 
     private static function ofOrbit(Take $take, Eases $eases): float

@@ -6,19 +6,51 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Axis;
+use Larkspur\Move\Role;
+use Larkspur\Move\Wanted;
 
 /** How evenly each held axis was held: spread of its rate over its hold, as a share of the rate ("Steadiness"). */
 final class Evenness
 {
     /** @return array<value-of<Axis>, Corrected> */
-    public static function of(Take $take): array
+    public static function of(Take $take, Wanted $wanted): array
     {
         $evenness = [];
+        if ($take->judging->role(Axis::Travel) === Role::Profile && $wanted->profile !== []) {
+            $evenness[Axis::Travel->value] = self::profile($take, $wanted->profile);
+        }
         foreach ($take->spans as $name => $span) {
             $evenness[$name] = self::axis($take, Axis::from($name), $span);
         }
 
         return $evenness;
+    }
+
+    /**
+     * A planned profile: the spread of flown over planned speed, at the same share of the way.
+     *
+     * @param  non-empty-list<float>  $planned  m/s at equal shares of the way, 0 to 1
+     */
+    private static function profile(Take $take, array $planned): Corrected
+    {
+        $last = count($planned) - 1;
+        $ratios = $noise = [];
+        $most = max($planned);
+        foreach ($take->progress() as $k => $share) {
+            $i = $take->main->from + $k;
+            $k0 = (int) min($last - 1, floor($share * $last));
+            $wanted = $planned[$k0] + ($share * $last - $k0) * ($planned[$k0 + 1] - $planned[$k0]);
+            if ($wanted > 0.6 * $planned[intdiv($last, 4)] && $share > 0.08 && $share < 0.92 && $take->grid->valid[$i]) {
+                $ratios[] = $take->steady[Axis::Travel->value][$i] / $wanted;
+                $noise[] = ($take->grid->x->sigma * $take->grid->x->gSteady[$i] / $most) ** 2;
+            }
+        }
+        $median = Statistics::median($ratios);
+
+        return Corrected::rate(
+            Statistics::meanSquare(array_map(static fn (float $ratio): float => $ratio - $median, $ratios)),
+            Statistics::mean($noise) + (0.04 / $most) ** 2, count($ratios) * Grid::STEP, Grid::STEADY,
+        );
     }
 
     private static function axis(Take $take, Axis $axis, Span $span): Corrected

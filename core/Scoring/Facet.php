@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Move\Axis;
+use Larkspur\Move\Framed;
+use Larkspur\Move\Role;
+
 /** One of the five petals: ease, flow, hold, line or frame. */
 final readonly class Facet
 {
@@ -29,27 +33,28 @@ final readonly class Facet
     public static function all(Measured $measured, Parts $parts): array
     {
         $weights = $measured->take->judging->weights;
-        $mean = static function (string ...$names) use ($parts, $weights): float {
+        $figure = $measured->figure;
+        $mean = static function (string ...$names) use ($parts, $weights): ?float {
             $sum = $total = 0.0;
-            foreach ($names as $name) {
+            foreach (array_intersect($names, array_keys($parts->scores)) as $name) {
                 $sum += $weights[$name] * $parts->scores[$name];
                 $total += $weights[$name];
             }
 
-            return $sum / $total;
+            return $total > 0 ? $sum / $total : null;
         };
 
         return [
-            self::make('ease', 'Ease', $mean('ease'), self::easeFigures($measured), 'Starts and stops'),
-            self::make('flow', 'Flow', $mean('smooth'), self::flowFigures($measured), 'Smoothness while moving'),
-            self::make('hold', 'Hold', $mean('steady', 'pace'), self::holdFigures($measured), 'Evenness of the pace'),
-            self::make('line', 'Line', $mean('path', 'clean', 'completion'), self::lineFigures($measured), 'Shape of the path'),
-            self::make('frame', 'Frame', $mean('framing'), self::frameFigures($measured), 'What the picture keeps where'),
+            self::make('ease', 'Ease', $mean('ease'), $figure?->figures('ease') ?? self::easeFigures($measured), 'Starts and stops'),
+            self::make('flow', 'Flow', $mean('smooth'), $figure?->figures('flow') ?? self::flowFigures($measured), 'Smoothness while moving'),
+            self::make('hold', 'Hold', $mean('steady', 'pace'), $figure?->figures('hold') ?? self::holdFigures($measured), 'Evenness of the pace'),
+            self::make('line', 'Line', $mean('path', 'clean', 'completion'), $figure?->figures('line') ?? self::lineFigures($measured), 'Shape of the path'),
+            self::make('frame', 'Frame', $mean('framing'), $figure?->figures('frame') ?? self::frameFigures($measured), 'What the picture keeps where'),
         ];
     }
 
     /** @param  list<Figure>  $figures */
-    private static function make(string $id, string $name, float $score, array $figures, string $about): self
+    private static function make(string $id, string $name, ?float $score, array $figures, string $about): self
     {
         $weakest = null;
         foreach ($figures as $figure) {
@@ -58,6 +63,7 @@ final readonly class Facet
             }
         }
         $why = match (true) {
+            $score === null => $about.': not judged, since '.($id === 'frame' ? 'the log does not tell where the lens looked, or the move leaves the frame free.' : 'nothing of it is part of this move.'),
             $weakest === null => $about.': this log can’t tell, so it counts as 80.',
             $weakest->score >= 95 => $about.': textbook throughout.',
             default => sprintf('%s: %s %s%s; textbook is %s.', $about, lcfirst($weakest->label), self::number($weakest->value), self::unit($weakest->unit), self::number($weakest->textbook)),
@@ -126,10 +132,22 @@ final readonly class Facet
     /** @return list<Figure> */
     private static function frameFigures(Measured $measured): array
     {
-        return [
-            Figure::of('frame_rms', 'Subject strays from its mark by', $measured->framing->rms->value, '% of frame', Anchored::FrameRms),
-            Figure::of('frame_max', 'At most it strays by', $measured->framing->most, '% of frame', Anchored::FrameMax),
-        ];
+        $framing = $measured->framing;
+        $kept = $measured->take->judging->framed === Framed::Subject ? 'Subject strays from its mark by' : 'The heading strays by';
+
+        return match ($measured->take->judging->framed) {
+            Framed::Free => [],
+            Framed::Sweep => $framing->endError === null ? [] : [Figure::of('sweep_error', 'The turn misses its end by', $framing->endError, '% of frame', Anchored::RevealError)],
+            Framed::Reveal => [
+                Figure::of('end_error', 'The last picture misses by', $framing->endError ?? 0.0, '% of frame', Anchored::RevealError),
+                Figure::of('start_error', 'The first picture misses by', $framing->startError ?? 0.0, '% of frame', Anchored::RevealError),
+                Figure::of('frame_max', $measured->take->judging->role(Axis::Turn) === Role::Still ? 'At most the heading strays by' : 'The turn misses its end by', $framing->most, '% of frame', Anchored::FrameMax),
+            ],
+            Framed::Subject, Framed::Heading => [
+                Figure::of('frame_rms', $kept, $framing->rms->value, '% of frame', Anchored::FrameRms),
+                Figure::of('frame_max', 'At most it strays by', $framing->most, '% of frame', Anchored::FrameMax),
+            ],
+        };
     }
 
     private static function number(float $value): string

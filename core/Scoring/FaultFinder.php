@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Axis;
+use Larkspur\Move\Framed;
+use Larkspur\Move\PathKind;
+use Larkspur\Move\Role;
+use Larkspur\Move\Wanted;
+use Larkspur\Rig\Finger;
 
 /** Finds the named faults of a take (docs/scoring.md, section 6). */
 final class FaultFinder
@@ -24,15 +30,36 @@ final class FaultFinder
 
     private const WORST_SECONDS = 3.0;
 
+    /** How far a turn or tilt may set out against its way, degrees, and how long before it moves off, nodes. */
+    private const WRONG_WAY = 2.0;
+
+    private const LOOK_BACK = 20;
+
+    /** By how much a start may be harder than the figure of a drill asks. */
+    private const OF_FIGURE = 1.8;
+
+    /** Seconds to cross the frame below which a move looks rushed (docs/scoring.md, section 4). */
+    private const TOO_QUICK = 3.5;
+
+    /** Tilt this near to level puts the horizon in the middle, degrees. */
+    private const HALF_SKY = 2.0;
+
+    /** Share of an opening's width by which its middle may be missed. */
+    private const GAP_SHARE = 0.15;
+
     /** Stray from the mark that counts as off it, fraction of the frame. */
     private const OFF_MARK = 0.12;
 
     /** @return list<Fault> in order of time */
-    public static function find(Measured $measured): array
+    public static function find(Measured $measured, ?Wanted $wanted = null, ?Sticks $sticks = null): array
     {
+        $wanted ??= new Wanted;
         $faults = [
             ...self::kicks($measured), ...self::flicks($measured), ...self::stalls($measured), ...self::bobbing($measured),
             ...self::shaky($measured), ...self::offMark($measured), ...self::sustained($measured),
+            ...self::wrongWay($measured), ...self::hurried($measured), ...self::sky($measured, $wanted), ...self::throughGap($measured, $wanted),
+            ...$sticks === null ? [] : self::thumbs($measured, $sticks),
+            ...$measured->figure->faults ?? [],
         ];
         usort($faults, static fn (Fault $a, Fault $b): int => $a->t <=> $b->t);
 
@@ -84,7 +111,7 @@ final class FaultFinder
                 default => 1.0,
             };
             // 0.9375 times the rate is the steepest slope of a planned ramp of two seconds.
-            $limit = max($limit, 2.2 * 0.9375 * $take->held($axis));
+            $limit = max($limit, 2.2 * 0.9375 * $take->held($axis), self::OF_FIGURE * ($measured->figure->peaks[$axis->value] ?? 0.0));
             $acceleration = $take->acceleration[$axis->value];
             $excess = [];
             for ($i = $first; $i <= $last; $i++) {
@@ -142,6 +169,9 @@ final class FaultFinder
     {
         $take = $measured->take;
         $primary = $take->judging->primary();
+        if ($primary === null || $take->judging->role($primary) === Role::Profile) {
+            return [];
+        }
         $rate = $take->rate[$primary->value];
         $faults = [];
         $low = array_map(static fn (float $r): bool => $r < 0.55 * $take->main->rate, $take->hold($rate));
@@ -158,7 +188,21 @@ final class FaultFinder
     /** @return list<Fault> */
     private static function bobbing(Measured $measured): array
     {
-        $take = $measured->take;
+        [$at, $bob] = self::bobs($measured->take);
+        $bob = sqrt(max(0.0, $bob ** 2 - ($measured->figure->bob ?? 0.0) ** 2));
+
+        return $bob > 0.13 ? [self::worstWindow($measured->take, 'bobbing', 'climb', $at, $bob / 0.13, $bob, 'm/s', 'The foreground hops up and down; no stabiliser takes that out.')] : [];
+    }
+
+    /** The strongest bobbing over three seconds of a take's hold, less noise, m/s. */
+    public static function worstBob(Take $take): float
+    {
+        return self::bobs($take)[1];
+    }
+
+    /** @return array{int, float} where the worst three seconds of the hold begin, nodes, and their bobbing, m/s */
+    private static function bobs(Take $take): array
+    {
         $grid = $take->grid;
         $squares = $noise = [];
         for ($i = $take->main->holdFrom; $i <= $take->main->holdTo; $i++) {
@@ -168,9 +212,8 @@ final class FaultFinder
             }
         }
         [$at, $worst] = self::worst($squares);
-        $bob = sqrt(max(0.0, $worst - 1.8 * Statistics::mean($noise)));
 
-        return $bob > 0.13 ? [self::worstWindow($take, 'bobbing', 'climb', $at, $bob / 0.13, $bob, 'm/s', 'The foreground hops up and down; no stabiliser takes that out.')] : [];
+        return [$at, sqrt(max(0.0, $worst - 1.8 * Statistics::mean($noise)))];
     }
 
     /** @return list<Fault> */
@@ -178,6 +221,9 @@ final class FaultFinder
     {
         $take = $measured->take;
         $faults = [];
+        if ($measured->figure !== null) {
+            return [];
+        }
         foreach ([['turn', $take->grid->heading, $measured->shake->pan->value], ['tilt', $take->grid->tilt, $measured->shake->tilt->value]] as [$axis, $channel, $shake]) {
             if ($shake > 1.2) {
                 $squares = [];
@@ -220,7 +266,7 @@ final class FaultFinder
         $take = $measured->take;
         $main = $take->main;
         $faults = [];
-        if ($measured->drift > 7) {
+        if ($measured->drift > 7 && $measured->figure === null) {
             $faults[] = self::lasting($take, 'drift', 'travel', $main->holdFrom, $main->holdTo, $measured->drift / 7, $measured->drift, '%', sprintf('The subject changes size by about %.0f %% over the hold.', $measured->drift));
         }
         foreach ($measured->evenness as $axis => $evenness) {
@@ -235,6 +281,117 @@ final class FaultFinder
         $sync = $measured->eases->sync;
         if ($sync !== null && $sync > 1.2) {
             $faults[] = new Fault('out-of-step', 'all', $take->grid->t[$main->from], $take->grid->t[$main->from], $sync / 1.2, 'start', $sync, 's', 'The subject slides out of place while only one axis moves.');
+        }
+
+        return $faults;
+    }
+
+    /**
+     * A turn or tilt that sets out against its own way, and has to come back.
+     *
+     * @return list<Fault>
+     */
+    private static function wrongWay(Measured $measured): array
+    {
+        $take = $measured->take;
+        $faults = [];
+        foreach ([Axis::Turn, Axis::Tilt] as $axis) {
+            $span = $take->spans[$axis->value] ?? null;
+            if ($span === null || $take->judging->role($axis) !== Role::Steady) {
+                continue;
+            }
+            $value = $take->channel($axis)->value;
+            $first = max(0, $span->from - self::LOOK_BACK);
+            $way = $value[$span->to] >= $value[$span->from] ? 1.0 : -1.0;
+            $back = 0.0;
+            $at = $first;
+            for ($i = $first; $i <= $span->holdFrom; $i++) {
+                if ($way * ($value[$first] - $value[$i]) > $back) {
+                    [$back, $at] = [$way * ($value[$first] - $value[$i]), $i];
+                }
+            }
+            if ($back > self::WRONG_WAY) {
+                $faults[] = new Fault('wrong-way', $axis->value, $take->grid->t[$at], $take->grid->t[$at], $back / self::WRONG_WAY, 'start', $back, 'deg', sprintf('The picture goes %.0f degrees the wrong way and comes back.', $back));
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<Fault> */
+    private static function hurried(Measured $measured): array
+    {
+        $main = $measured->take->main;
+
+        return $measured->pace < self::TOO_QUICK && $measured->take->judging->primary() !== null
+            ? [self::lasting($measured->take, 'too-quick', 'picture', $main->holdFrom, $main->holdTo, self::TOO_QUICK / max(0.3, $measured->pace), $measured->pace, 's', sprintf('A point crosses the frame in %.1f s: the eye sees the craft, not the place.', $measured->pace))]
+            : [];
+    }
+
+    /**
+     * A reveal that was to end with the horizon off the middle and ends level, half of it sky.
+     *
+     * @return list<Fault>
+     */
+    private static function sky(Measured $measured, Wanted $wanted): array
+    {
+        $take = $measured->take;
+        if ($take->judging->framed !== Framed::Reveal || $wanted->tiltEnd === null || $wanted->tiltEnd < -20 || abs($wanted->tiltEnd) < self::HALF_SKY) {
+            return [];
+        }
+        $end = Statistics::median(array_slice($take->grid->tilt->value, max(0, $take->main->to - 3)));
+        // Sky is what lies above the horizon, which stands -tan(tilt) / (2 tan(VFOV / 2)) above the middle.
+        $share = max(0.0, min(1.0, 0.5 + tan($end * Angle::DEGREE) / (2 * $take->lens->halfHeight)));
+
+        return abs($end) < self::HALF_SKY || ($wanted->tiltEnd < 0 && $end > 0)
+            ? [new Fault('half-sky', 'tilt', $take->grid->t[$take->main->to], $take->grid->t[$take->main->to], 1 + abs($end - $wanted->tiltEnd) / abs($wanted->tiltEnd), 'stop', 100 * $share, '%', sprintf('%.0f %% of the last picture is sky.', 100 * $share))]
+            : [];
+    }
+
+    /**
+     * A pass through an opening that leaves its middle.
+     *
+     * @return list<Fault>
+     */
+    private static function throughGap(Measured $measured, Wanted $wanted): array
+    {
+        $take = $measured->take;
+        if ($wanted->gap === null || $take->subject === null) {
+            return [];
+        }
+        $nearest = $take->main->from;
+        for ($i = $take->main->from; $i <= $take->main->to; $i++) {
+            if ($take->distance[$i] < $take->distance[$nearest]) {
+                $nearest = $i;
+            }
+        }
+        $aside = hypot($take->dx[$nearest], $take->dy[$nearest]);
+        $limit = max(self::GAP_SHARE * $wanted->gap, 2 * CirclePath::WALK);
+
+        return $aside > $limit
+            ? [new Fault('sway-off-centre', 'travel', $take->grid->t[$nearest], $take->grid->t[$nearest], $aside / $limit, 'hold', $aside, 'm', sprintf('It passes %.1f m beside the middle; one edge comes too near.', $aside))]
+            : [];
+    }
+
+    /**
+     * What only the fingers show: a thumb that presses its other axis too, and pace that is made with the throttle.
+     *
+     * @return list<Fault>
+     */
+    private static function thumbs(Measured $measured, Sticks $sticks): array
+    {
+        $take = $measured->take;
+        $from = $take->grid->t[$take->main->holdFrom];
+        $to = $take->grid->t[$take->main->holdTo];
+        $faults = [];
+        foreach ($sticks->leaks($from, $to) as ['finger' => $finger, 'share' => $share, 'at' => $at]) {
+            if ($take->judging->role($finger->axis()) === Role::Still || ($take->judging->path === PathKind::Line && ! $finger->rotates() && $finger !== Finger::Climb)) {
+                $faults[] = new Fault('leak', $finger->value, $at, $to, $share / Sticks::LEAK, 'hold', 100 * $share, '%', 'The path bends, or the picture creeps, by an axis that should rest.');
+            }
+        }
+        $bounces = $take->judging->role(Axis::Climb) === Role::Still && $measured->figure === null ? $sticks->bounces($from, $to) : [];
+        if (count($bounces) >= 2) {
+            $faults[] = new Fault('throttle-bounce', 'climb', $bounces[0], $bounces[count($bounces) - 1], count($bounces) / 2, 'hold', count($bounces), 'presses', 'The picture hops, and no stabiliser takes that out.');
         }
 
         return $faults;

@@ -23,6 +23,11 @@ final class FaultKinds
         'bobbing' => ['name' => 'Bobbing', 'rank' => 5, 'try' => 'Leave the height alone once it is set; the left thumb only turns.'],
         'drift' => ['name' => 'Circle grows or shrinks', 'rank' => 5, 'try' => 'A touch of run toward the subject on the upwind side holds the circle.'],
         'stopped-short' => ['name' => 'Stopped short', 'rank' => 5, 'try' => 'Fly on past the last frame you want before you begin to ease out.'],
+        'leak' => ['name' => 'Leak into another axis', 'rank' => 5, 'try' => 'Look along the axis that you fly; move the thumb from its tip, not from its joint.'],
+        'throttle-bounce' => ['name' => 'Throttle bounce', 'rank' => 4, 'try' => 'Make the pace with the pitch; the throttle only holds the height.'],
+        'too-quick' => ['name' => 'Too quick for the eye', 'rank' => 6, 'try' => 'Halve the pace, or fly it from twice as far.'],
+        'half-sky' => ['name' => 'Half sky', 'rank' => 4, 'try' => 'Stop the tilt while the horizon still stands on the upper third.'],
+        'sway-off-centre' => ['name' => 'Off the middle of the gap', 'rank' => 3, 'try' => 'Line up before you press; in the gap nothing but run moves.'],
         'out-of-step' => ['name' => 'Fingers out of step', 'rank' => 5, 'try' => 'Slide first, turn right after it; at the end let both die away together.'],
     ];
 

@@ -7,7 +7,9 @@ namespace Larkspur\Scoring;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Series;
 use Larkspur\Measure\Statistics;
+use Larkspur\Move\Axis;
 use Larkspur\Move\Framed;
+use Larkspur\Move\Role;
 use Larkspur\Move\Wanted;
 
 /**
@@ -51,9 +53,13 @@ final readonly class Framing
     public static function of(Take $take, Wanted $wanted): self
     {
         return match ($take->judging->framed) {
-            Framed::Subject => self::ofSubject($take, $wanted->aimU, $wanted->aimV),
+            Framed::Subject => self::ofSubject($take, $wanted->aimU, self::places($take, $wanted)),
+            Framed::Sweep => self::ofSweep($take, $wanted),
+            Framed::Free => self::unjudged($take),
             Framed::Heading => self::ofHeading($take),
-            Framed::Reveal => self::ofHeading($take, self::startError($take, $wanted), self::endError($take, $wanted)),
+            Framed::Reveal => $take->judging->role(Axis::Turn) === Role::Still
+                ? self::ofHeading($take, self::startError($take, $wanted), self::endError($take, $wanted))
+                : self::ofTurningReveal($take, $wanted),
         };
     }
 
@@ -75,6 +81,58 @@ final readonly class Framing
             $u, array_fill(0, count($u), 0.0), 0.0, $spread->times(100 / $take->hfov()), 100 * $most,
             $reveals ? 0.0 : $most, $reveals ? 0.0 : 200 * $most, $startError, $endError,
         );
+    }
+
+    /**
+     * Planned height of the subject in the frame at each node: it may wander with the way.
+     *
+     * @return list<float>
+     */
+    private static function places(Take $take, Wanted $wanted): array
+    {
+        $wander = ($wanted->lastV ?? $wanted->aimV) - $wanted->aimV;
+
+        return array_map(static fn (float $share): float => $wanted->aimV + $wander * $share, $take->progress());
+    }
+
+    /** A picture that sweeps: how far it turned, against what was planned. */
+    private static function ofSweep(Take $take, Wanted $wanted): self
+    {
+        if ($wanted->sweep === null) {
+            return self::unjudged($take);
+        }
+        $still = array_fill(0, $take->main->nodes(), 0.0);
+
+        return new self($still, $still, 0.0, Corrected::value(0.0, 0.0), 0.0, 0.0, 0.0, null, self::sweepError($take, $wanted->sweep));
+    }
+
+    /** A reveal that turns as it goes: its first and last picture, and how far it turned between them. */
+    private static function ofTurningReveal(Take $take, Wanted $wanted): self
+    {
+        $still = array_fill(0, $take->main->nodes(), 0.0);
+
+        return new self(
+            $still, $still, 0.0, Corrected::value(0.0, 0.0), $wanted->sweep === null ? 0.0 : self::sweepError($take, $wanted->sweep), 0.0, 0.0,
+            self::startError($take, $wanted), self::endError($take, $wanted),
+        );
+    }
+
+    /** By how much a turn misses its planned end, % of the frame's width. */
+    private static function sweepError(Take $take, float $sweep): float
+    {
+        $heading = $take->grid->heading->value;
+        $turned = Statistics::median(array_slice($heading, max(0, min($take->main->to, $take->grid->count() - 1) - 3)))
+            - Statistics::median(array_slice($heading, 0, max($take->main->from, 3)));
+
+        return 100 * abs(abs($turned) - abs($sweep)) / $take->hfov();
+    }
+
+    /** A frame that nobody judges. */
+    private static function unjudged(Take $take): self
+    {
+        $still = array_fill(0, $take->main->nodes(), 0.0);
+
+        return new self($still, $still, 0.0, Corrected::value(0.0, 0.0), 0.0, 0.0, 0.0);
     }
 
     /** First picture of a reveal: median tilt before the motion, against the planned one. */
@@ -102,9 +160,9 @@ final readonly class Framing
 
     /**
      * @param  float  $aimU  planned place, fraction of the width right of the centre
-     * @param  float  $aimV  fraction of the height above the centre
+     * @param  list<float>  $aimV  fraction of the height above the centre, per node of S
      */
-    private static function ofSubject(Take $take, float $aimU, float $aimV): self
+    private static function ofSubject(Take $take, float $aimU, array $aimV): self
     {
         $dx = $take->moving($take->dx);
         $dy = $take->moving($take->dy);
@@ -118,7 +176,7 @@ final readonly class Framing
         foreach ($dx as $i => $x) {
             [$pu, $pv] = self::project($x + $ex, $dy[$i] + $ey, $dz[$i], $heading[$i], $tilt[$i], $take);
             $u[] = $pu - $aimU;
-            $v[] = $pv - $aimV;
+            $v[] = $pv - $aimV[$i];
         }
         [$nu, $nv] = self::noise($take, $dz, $distance);
         $ru = Corrected::value(Statistics::meanSquare($u), $nu ** 2);
@@ -189,7 +247,7 @@ final readonly class Framing
      * @param  list<float>  $distance
      * @return array{float, float, float} east and north after the limit, size before it, m
      */
-    private static function pinOffset(Take $take, array $dx, array $dy, array $dz, array $heading, array $tilt, array $distance, float $aimU, float $aimV): array
+    private static function pinOffset(Take $take, array $dx, array $dy, array $dz, array $heading, array $tilt, array $distance, float $aimU, array $aimV): array
     {
         $a11 = $a12 = $a22 = $b1 = $b2 = 0.0;
         $rows = 0;
@@ -198,7 +256,7 @@ final readonly class Framing
             $psi = $heading[$i] * Angle::DEGREE;
             $theta = $tilt[$i] * Angle::DEGREE;
             $lateral = -max(-1.0, min(1.0, 2 * $take->lens->halfWidth * ($u - $aimU))) * $distance[$i];
-            $vertical = -max(-1.0, min(1.0, 2 * $take->lens->halfHeight * ($v - $aimV))) * $distance[$i];
+            $vertical = -max(-1.0, min(1.0, 2 * $take->lens->halfHeight * ($v - $aimV[$i]))) * $distance[$i];
             foreach ([[cos($psi), -sin($psi), $lateral], [-sin($theta) * sin($psi), -sin($theta) * cos($psi), $vertical]] as [$p, $q, $miss]) {
                 $a11 += $p * $p;
                 $a12 += $p * $q;

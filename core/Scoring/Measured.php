@@ -14,6 +14,9 @@ use Larkspur\Move\Wanted;
 /** Every figure that a take is judged by, measured once (docs/scoring.md, section 4). */
 final readonly class Measured
 {
+    /** Seconds to cross the frame where nothing is meant to: neither hurried nor slow. */
+    private const AT_REST = 20.0;
+
     /**
      * @param  array<value-of<Axis>, Corrected>  $evenness  share of the held rate
      * @param  Corrected  $path  % of the viewing distance
@@ -24,6 +27,7 @@ final readonly class Measured
      * @param  float  $completion  flown over planned; 1 where nothing was planned
      * @param  float  $radius  mean radius of a round path, m; 0 of any other
      * @param  float  $extent  flown: degrees of arc, or metres
+     * @param  ?FigureMeasure  $figure  of a drill: how far it lies off its figure
      */
     private function __construct(
         public Take $take,
@@ -40,22 +44,24 @@ final readonly class Measured
         public float $completion,
         public float $radius,
         public float $extent,
+        public ?FigureMeasure $figure = null,
     ) {
     }
 
     /**
      * @param  ?Sticks  $sticks  what the fingers did, where the log has it
      */
-    public static function of(Take $take, Wanted $wanted, ?Sticks $sticks = null): self
+    public static function of(Take $take, Wanted $wanted, ?Sticks $sticks = null, ?FigureMeasure $figure = null): self
     {
         $eases = Eases::of($take, $wanted->lead, $sticks);
         $shake = Shake::of($take);
         $stray = $take->path->stray($take->main);
         $extent = $take->path->extent($take->main);
+        $primary = $take->judging->primary();
 
         return new self(
             $take,
-            Evenness::of($take),
+            Evenness::of($take, $wanted),
             $eases,
             $stray['wander']->times(100 / $take->viewing),
             100 * $stray['drift'] / ($stray['over'] ?? $take->viewing),
@@ -64,10 +70,11 @@ final readonly class Measured
             $shake,
             $shake->image->less(EaseShare::of($take, $eases, $shake)),
             CrossTalk::of($take),
-            self::pace($take),
+            $primary === null ? self::AT_REST : self::pace($take),
             $wanted->extent === null ? 1.0 : $extent / $wanted->extent,
             $take->path instanceof CirclePath ? $take->path->meanRadius($take->main) : 0.0,
             $extent,
+            $figure,
         );
     }
 
@@ -80,7 +87,7 @@ final readonly class Measured
         return match ($take->judging->crossing) {
             Crossing::Turn => $take->hfov() / max(0.01, $take->held(Axis::Turn)),
             Crossing::Tilt => $take->vfov() / max(0.01, $take->held(Axis::Tilt)),
-            Crossing::Sideways => $width / $rate,
+            Crossing::Sideways => $width / $rate / ($take->judging->straightDown ? 1.0 : max(0.2, $take->crab())),
             Crossing::Upright => 2 * $take->viewing * $take->lens->halfHeight / $rate,
             Crossing::Ahead => $take->viewing / $rate + 2,
         };

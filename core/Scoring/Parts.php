@@ -19,7 +19,7 @@ final readonly class Parts
     private const WEAKEST_LEAST_WEIGHT = 0.06;
 
     /**
-     * @param  array<string, float>  $scores  by part
+     * @param  array<string, float>  $scores  by part; a part that the log or the move can't support is left out
      * @param  array<string, float>  $errors  one standard deviation of each, points
      * @param  float  $easeWeight  how measurable the eases were, 0 to 1
      */
@@ -29,6 +29,9 @@ final readonly class Parts
 
     public static function of(Measured $measured): self
     {
+        if ($measured->figure !== null) {
+            return new self($measured->figure->parts(), [], 1.0);
+        }
         [$ease, $easeError, $easeWeight] = self::ease($measured->eases);
         $path = [Anchored::Path->score($measured->path->value), Anchored::Drift->score($measured->drift)];
         if ($measured->altitude !== null) {
@@ -37,17 +40,20 @@ final readonly class Parts
         $even = array_map(static fn (Corrected $c): float => Anchored::Evenness->score($c->value), array_values($measured->evenness));
         $evenError = array_map(static fn (Corrected $c): float => self::error(Anchored::Evenness, $c), array_values($measured->evenness));
 
+        $framing = self::framing($measured->take->judging->framed, $measured->framing);
+        $moves = $measured->take->judging->primary() !== null;
+
         return new self(
-            [
+            array_filter([
                 'path' => self::weakestAndMean($path),
-                'framing' => self::framing($measured->take->judging->framed, $measured->framing),
-                'steady' => self::weakestAndMean($even),
-                'ease' => $ease,
+                'framing' => $framing,
+                'steady' => $moves ? self::weakestAndMean($even) : null,
+                'ease' => $moves ? $ease : null,
                 'smooth' => Anchored::Shake->score($measured->disturbance->value),
                 'clean' => Anchored::Cross->score($measured->cross->total->value),
                 'pace' => Anchored::Pace->score($measured->pace),
                 'completion' => Anchored::Completion->score($measured->completion),
-            ],
+            ], static fn (?float $score): bool => $score !== null),
             [
                 'path' => self::error(Anchored::Path, $measured->path),
                 'framing' => self::error(Anchored::FrameRms, $measured->framing->rms),
@@ -70,13 +76,15 @@ final readonly class Parts
      */
     public function overall(array $weights): array
     {
+        $weights = array_intersect_key($weights, $this->scores);
+        $weights['ease'] ??= 0.0;
         $weights['ease'] *= min(1.0, max(0.25, $this->easeWeight));
         $total = array_sum($weights);
         $mean = $variance = 0.0;
         $weakest = 100.0;
-        foreach ($weights as $part => $weight) {
+        foreach (array_intersect_key($weights, $this->scores) as $part => $weight) {
             $mean += $weight / $total * $this->scores[$part];
-            $variance += (self::MEAN_SHARE * $weight / $total * $this->errors[$part]) ** 2;
+            $variance += (self::MEAN_SHARE * $weight / $total * ($this->errors[$part] ?? 0.0)) ** 2;
             if ($weight >= self::WEAKEST_LEAST_WEIGHT && $this->scores[$part] < $weakest) {
                 $weakest = $this->scores[$part];
             }
@@ -121,7 +129,7 @@ final readonly class Parts
         return [$score, abs($score - $below) / 2, Statistics::mean($weights)];
     }
 
-    private static function framing(Framed $framed, Framing $framing): float
+    private static function framing(Framed $framed, Framing $framing): ?float
     {
         $rms = Anchored::FrameRms->score($framing->rms->value);
         $most = Anchored::FrameMax->score($framing->most);
@@ -129,6 +137,8 @@ final readonly class Parts
         return match ($framed) {
             Framed::Subject => 0.6 * $rms + 0.4 * $most,
             Framed::Heading => 0.5 * $rms + 0.5 * $most,
+            Framed::Sweep => $framing->endError === null ? null : Anchored::RevealError->score($framing->endError),
+            Framed::Free => null,
             Framed::Reveal => 0.5 * Anchored::RevealError->score($framing->endError ?? 0.0) + 0.2 * Anchored::RevealError->score($framing->startError ?? 0.0) + 0.3 * $most,
         };
     }

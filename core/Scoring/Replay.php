@@ -7,6 +7,7 @@ namespace Larkspur\Scoring;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\ThumbSheet;
 use Larkspur\Flight;
+use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Series;
 use Larkspur\Rig\Finger;
@@ -34,9 +35,10 @@ final class Replay
         $grid = $take->grid;
         $stride = max(1, (int) ceil($grid->count() / self::MOST_POINTS));
         $nodes = Series::stride($grid->count(), $stride);
-        // The grid's origin is the subject; the site's is the take-off point.
-        $site = $plan?->move->subject;
-        [$east, $north, $up] = $site === null ? [0.0, 0.0, 0.0] : [$site->east - $take->subject->east, $site->north - $take->subject->north, $site->up - $take->subject->up];
+        // The grid has an origin of its own; the site's is the take-off point.
+        $origin = $plan?->shot->site->frame()->position($score->frame->origin) ?? new Position(0, 0, 0);
+        [$east, $north, $up] = [$origin->east, $origin->north, $origin->up];
+        $subject = $take->subject?->at($grid->t[$take->main->from]);
 
         $u = $v = $cost = [];
         foreach ($nodes as $i) {
@@ -71,7 +73,11 @@ final class Replay
                 'aspect' => round($score->intent->lens->aspect, 5),
             ],
             'aim' => ['u' => round($score->intent->u(), 4), 'v' => round($score->intent->v(), 4)],
-            'subject' => ['east_m' => round($take->subject->east + $east, 2), 'north_m' => round($take->subject->north + $north, 2), 'up_m' => round($take->subject->up + $up, 2)],
+            'subject' => $subject === null ? null : ['east_m' => round($subject->east + $east, 2), 'north_m' => round($subject->north + $north, 2), 'up_m' => round($subject->up + $up, 2)],
+            'subject_track' => $take->subject === null || ! $take->subject->moves() ? null : [
+                'east_m' => array_map(static fn (int $i): float => round($take->subject->at($grid->t[$i])->east + $east, 2), $nodes),
+                'north_m' => array_map(static fn (int $i): float => round($take->subject->at($grid->t[$i])->north + $north, 2), $nodes),
+            ],
             'planned' => $plan === null ? null : self::planned($plan, $shift),
         ];
     }

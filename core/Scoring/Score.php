@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Camera\RescueCrop;
+use Larkspur\Geo\LocalFrame;
 use Larkspur\Move\Intent;
 use Larkspur\Telemetry\FlightLog;
 
@@ -27,6 +28,9 @@ final readonly class Score
      * @param  list<string>  $remarks  what else should be known about the judgement
      * @param  FlightLog  $cut  the take's part of the log, with its margins
      * @param  array{samples: int, rate_hz: float, duration_s: float, sha256: string}  $log
+     * @param  LocalFrame  $frame  in which it was judged
+     * @param  ?float  $windShare  about how many points of steadiness the wind cost; null without finger columns
+     * @param  ?float  $automated  share of the take that automation flew
      * @param  array{from_s: float, to_s: float, hold_from_s: float, hold_to_s: float}  $take
      */
     public function __construct(
@@ -49,8 +53,11 @@ final readonly class Score
         public array $take,
         public Measured $measured,
         public Parts $parts,
+        public LocalFrame $frame,
         public ?float $windMean = null,
         public ?float $windGust = null,
+        public ?float $windShare = null,
+        public ?float $automated = null,
     ) {
     }
 
@@ -97,7 +104,8 @@ final readonly class Score
                 'level_percent' => $this->crop->level === null ? null : round(100 * $this->crop->level, 1),
                 'total_percent' => round(100 * $this->crop->total(), 1),
             ],
-            'wind' => ['mean_mps' => $this->windMean, 'gust_mps' => $this->windGust, 'share' => null],
+            'wind' => ['mean_mps' => $this->windMean, 'gust_mps' => $this->windGust, 'share' => $this->windShare === null ? null : round($this->windShare, 1)],
+            'automated' => $this->automated === null ? null : round($this->automated, 3),
             'verdict' => $this->verdict->verdict,
             'headline' => $this->verdict->headline,
             'reason' => $this->verdict->reason,

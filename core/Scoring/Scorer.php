@@ -8,6 +8,7 @@ use Larkspur\Camera\Lens;
 use Larkspur\Camera\RescueCrop;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
+use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\CircleFit;
@@ -16,10 +17,10 @@ use Larkspur\Move\Axis;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Lead;
-use Larkspur\Move\Orbit;
 use Larkspur\Move\PathKind;
-use Larkspur\Move\Wanted;
+use Larkspur\Move\Stance;
 use Larkspur\Refusal;
+use Larkspur\Rig\ModeTune;
 use Larkspur\Site\Wind;
 use Larkspur\Telemetry\FlightLog;
 
@@ -93,7 +94,27 @@ final class Scorer
         $lens = $intent->lens ?? Lens::assumed();
         $lift = $intent?->home === null ? 0.0 : $intent->home->altitude;
 
-        return [TakeFinder::find(Samples::of($log, $frame, $lift), hfov: $lens->horizontal / Angle::DEGREE, pace: $intent?->number('pace_mps')), $frame, $lift];
+        $found = TakeFinder::find(Samples::of($log, $frame, $lift), hfov: $lens->horizontal / Angle::DEGREE, pace: $intent?->number('pace_mps'));
+
+        return [self::meant($found, $log, $intent), $frame, $lift];
+    }
+
+    /**
+     * What the plan knows of the takes of a log: a figure of several legs is one take from its first to its last, and a move in
+     * which nothing moves is the whole log.
+     *
+     * @param  list<array{float, float}>  $found
+     * @return list<array{float, float}>
+     */
+    private static function meant(array $found, FlightLog $log, ?Intent $intent): array
+    {
+        $judging = $intent === null ? null : Catalogue::move($intent->move)->judging($intent);
+        if ($judging === null || $judging->primary() !== null) {
+            return $found;
+        }
+        $rests = $judging->path === PathKind::Spot || Catalogue::move($intent->move)->about()->fingering->parts === [];
+
+        return $found === [] || $rests ? [[$log->from(), $log->to()]] : [[$found[0][0], $found[count($found) - 1][1]]];
     }
 
     /** @return array{samples: int, rate_hz: float, duration_s: float, sha256: string} */
@@ -141,28 +162,34 @@ final class Scorer
             $remarks[] = 'No camera was stated: 70 degrees and 16:9 are assumed.';
         }
         $move = Catalogue::move($intent->move);
-        $judging = $move->judging();
-        $subject = $intent->subject === null ? null : $frame->position($intent->subject);
+        $judging = $move->judging($intent)->without($cut->unknownAxes());
+        foreach ($cut->lacks as $column) {
+            $remarks[] = $column === 'gimbal_tilt_deg' ? 'The log does not say where the lens looked: tilt and frame are not judged.' : 'The log has no heading: turn and frame are not judged.';
+        }
+        $subject = self::subjectOf($intent, $cut, $frame);
         $round = $judging->path === PathKind::Circle;
         if ($subject === null && $round) {
-            $subject = self::fittedCentre($grid, $from, $to);
+            $subject = MovingPoint::still(self::fittedCentre($grid, $from, $to));
             $remarks[] = 'No subject was given: the middle of the circle that was flown serves.';
         }
         if ($subject === null && $judging->hasSubject()) {
-            throw new Refusal(sprintf('A %s is judged by where it keeps its subject, and none is given.', lcfirst($move->name())), 'subject', 'the subject’s position in the intent');
+            throw new Refusal(sprintf('“%s” is judged by where it keeps its subject, and none is given.', $move->about()->name), 'subject', 'the subject’s position in the intent');
         }
-        $flownWay = $round && $subject !== null ? self::way($grid, $subject, $from, $to) : 1.0;
+        $flownWay = $round && $subject !== null ? self::way($grid, $subject->first(), $from, $to) : 1.0;
         $way = ! $round ? 1.0 : match ($intent->choice('direction')) {
-            Orbit::CLOCKWISE => 1.0,
-            Orbit::COUNTERCLOCKWISE => -1.0,
+            Stance::CLOCKWISE => 1.0,
+            Stance::COUNTERCLOCKWISE => -1.0,
             default => $flownWay,
         };
-        $take = Take::of($grid, $judging, $intent->lens, $subject, $way)
-            ?? throw new Refusal($round ? 'Nothing in this take goes round the subject.' : sprintf('Nothing in this take moves as a %s does.', lcfirst($move->name())), 'take', 'a take that fits its plan');
-        $lead = Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $intent->lens);
-        $measured = Measured::of($take, new Wanted($intent->u(), $intent->v(), $lead, $move->extent($intent)), Sticks::of($cut));
+        $wanted = $move->wanted($intent);
+        $take = Take::of($grid, $judging, $intent->lens, $subject, $way, $wanted->viewing, $wanted->widening, [$from, $to])
+            ?? throw new Refusal($round ? 'Nothing in this take goes round the subject.' : sprintf('Nothing in this take moves as “%s” does.', $move->about()->name), 'take', 'a take that fits its plan');
+        $wanted = $wanted->withLead(Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $intent->lens));
+        $sticks = Sticks::of($cut);
+        $figure = $judging->path === PathKind::Figure ? FigureMeasure::of($take, Catalogue::plan($intent, $frame, ModeTune::ordinary()), $sticks) : null;
+        $measured = Measured::of($take, $wanted, $sticks, $figure);
         $parts = Parts::of($measured);
-        $faults = FaultFinder::find($measured);
+        $faults = FaultFinder::find($measured, $wanted, $sticks);
         if ($flownWay !== $way) {
             $faults[] = new Fault('wrong-way', 'travel', $grid->t[$take->main->from], $grid->t[$take->main->to], 2.5, 'hold', 100, '%', 'The picture turns the other way from the one that was planned.');
         }
@@ -179,7 +206,7 @@ final class Scorer
             $measured->framing->strayWithin((int) round(($stretch['from'] - $grid->t[$take->main->from]) / Grid::STEP), (int) round(($stretch['to'] - $grid->t[$take->main->from]) / Grid::STEP)),
             self::roll($cut, $stretch['from'], $stretch['to']), $intent->lens->aspect,
         );
-        [$complete, $fitted] = self::complete($intent, $judging->path, $measured, $flownWay, $frame, $subject);
+        [$complete, $fitted] = self::complete($intent, $judging->path, $measured, $flownWay, $frame, $subject?->first());
         $t = $grid->t;
 
         return new Score(
@@ -191,9 +218,46 @@ final class Scorer
                 'from_s' => round($from, 1), 'to_s' => round($to, 1),
                 'hold_from_s' => round($t[$take->main->holdFrom], 1), 'hold_to_s' => round($t[$take->main->holdTo], 1),
             ],
-            $measured, $parts,
+            $measured, $parts, $frame,
             self::columnMean($cut, 'wind_mps') ?? ($wind !== null && $wind->mean > 0 ? $wind->mean : null), $wind !== null && $wind->mean > 0 ? $wind->gust : null,
+            WindShare::of($take, $sticks),
+            self::automatedShare($cut, $from, $to),
         );
+    }
+
+    /** The subject of an intent, or the one that the log itself tracked; null where there is none. */
+    private static function subjectOf(Intent $intent, FlightLog $cut, LocalFrame $frame): ?MovingPoint
+    {
+        $filmed = $intent->filmed($frame);
+        if (($filmed !== null && $filmed->moves()) || ! $cut->has('subject_lat') || ! $cut->has('subject_lon')) {
+            return $filmed;
+        }
+        $t = $places = [];
+        foreach ($cut->column('subject_lat') as $i => $latitude) {
+            $longitude = $cut->column('subject_lon')[$i];
+            if (! is_nan($latitude) && ! is_nan($longitude)) {
+                $altitude = $cut->column('subject_alt_m')[$i] ?? NAN;
+                $t[] = $cut->column('t')[$i];
+                $places[] = $frame->position(new GeoPoint($latitude, $longitude, is_nan($altitude) ? ($intent->subject->altitude ?? 0.0) : $altitude));
+            }
+        }
+
+        return $t === [] || $places === [] ? $filmed : MovingPoint::track($t, $places);
+    }
+
+    /** Share of the take that automation flew, 0 to 1; null where the log does not say. */
+    private static function automatedShare(FlightLog $cut, float $from, float $to): ?float
+    {
+        $all = $automated = 0;
+        foreach ($cut->column('automated') as $i => $value) {
+            $t = $cut->column('t')[$i];
+            if ($t >= $from && $t <= $to && ! is_nan($value)) {
+                $all++;
+                $automated += $value > 0.5 ? 1 : 0;
+            }
+        }
+
+        return $all === 0 ? null : $automated / $all;
     }
 
     /** Origin at the subject or the first sample, at height zero of the log's datum: positions stay small. */
@@ -317,13 +381,15 @@ final class Scorer
         $main = $measured->take->main;
         $climb = round($grid->z->value[$main->to] - $grid->z->value[$main->from], 1);
         $flown = match ($path) {
+            PathKind::Figure => [],
+            PathKind::Spot => $measured->take->main->rate > 0 && $measured->take->judging->primary() === Axis::Turn ? ['turn_deg' => round($grid->heading->value[$main->to] - $grid->heading->value[$main->from], 1), 'spin_dps' => round($main->rate, 2)] : [],
             PathKind::Vertical => ['climb_m' => $climb, 'climb_mps' => round(abs($main->rate), 2)],
-            PathKind::Line => ['length_m' => round($measured->extent, 1), 'pace_mps' => round($main->rate, 2), 'climb_m' => $climb],
+            PathKind::Line, PathKind::Arc, PathKind::Beside => ['length_m' => round($measured->extent, 1), 'pace_mps' => round($main->rate, 2), 'climb_m' => $climb],
             PathKind::Circle => [
                 'radius_m' => round($measured->radius, 1),
                 'arc_deg' => round($measured->extent, 1),
                 'pace_mps' => round($measured->take->main->rate, 2),
-                'direction' => $flownWay > 0 ? Orbit::CLOCKWISE : Orbit::COUNTERCLOCKWISE,
+                'direction' => $flownWay > 0 ? Stance::CLOCKWISE : Stance::COUNTERCLOCKWISE,
             ],
         };
         $open = array_diff_key($flown, $intent->parameters);

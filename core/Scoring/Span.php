@@ -52,6 +52,22 @@ final readonly class Span
     }
 
     /**
+     * A planned profile has no one rate: all between its first and last two seconds counts as held.
+     *
+     * @param  list<float>  $rate  signed so that its sum is positive
+     */
+    public static function profiled(array $rate): ?self
+    {
+        $span = self::of($rate);
+        if ($span === null) {
+            return null;
+        }
+        $trim = min((int) (2.0 / Grid::STEP), intdiv($span->to - $span->from, 3));
+
+        return new self($span->rate, $span->from, $span->from + $trim, $span->to - $trim, $span->to);
+    }
+
+    /**
      * Runs above a threshold, those closer than 1 s joined; of these the one with the largest sum.
      *
      * @param  list<float>  $rate
@@ -79,6 +95,19 @@ final readonly class Span
         }
 
         return $best;
+    }
+
+    /**
+     * A stretch in which nothing is meant to move: all of it counts as held.
+     *
+     * @param  list<float>  $t
+     * @param  array{float, float}  $limits  s
+     */
+    public static function between(array $t, array $limits): ?self
+    {
+        $nodes = array_keys(array_filter($t, static fn (float $time): bool => $time >= $limits[0] && $time <= $limits[1]));
+
+        return count($nodes) < 10 ? null : new self(0.0, $nodes[0], $nodes[0], $nodes[count($nodes) - 1], $nodes[count($nodes) - 1]);
     }
 
     /** Number of nodes from first motion to last. */

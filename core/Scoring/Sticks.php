@@ -19,8 +19,19 @@ final readonly class Sticks
      * takes 0.1 to 0.2 s, an ease of 2 s takes 0.6 s or more). */
     private const FLICK = 0.3;
 
+    /** A spring return takes 0.1 to 0.2 s (common practice, no published source). */
+    private const SPRING = 0.2;
+
     /** A finger held below this takes no part, travel. */
     private const TAKES_PART = 0.1;
+
+    /** Travel of a thumb's other axis that is a leak, as a share of full travel (derived: one twentieth). */
+    public const LEAK = 0.05;
+
+    /** A press of the throttle this far off its median, travel, and the least time between two, s. */
+    private const BOUNCE = 0.15;
+
+    private const BETWEEN_BOUNCES = 0.4;
 
     /**
      * @param  list<float>  $t
@@ -69,12 +80,117 @@ final readonly class Sticks
             $stop = $this->crossing($share, $middle, 1);
             foreach (['start' => $start, 'stop' => $stop] as $end => $crossing) {
                 if ($crossing !== null && $crossing[1] < self::FLICK) {
-                    $flicks[] = ['finger' => $finger, 'axis' => self::axis($finger), 'end' => $end, 'at' => $crossing[0], 'seconds' => $crossing[1]];
+                    $flicks[] = ['finger' => $finger, 'axis' => $finger->axis(), 'end' => $end, 'at' => $crossing[0], 'seconds' => $crossing[1]];
                 }
             }
         }
 
         return $flicks;
+    }
+
+    /**
+     * Every time that a finger falls from a real press to its rest in less than a flick, whatever the figure.
+     *
+     * @return list<array{finger: Finger, at: float, seconds: float}>
+     */
+    public function springs(float $from, float $to): array
+    {
+        $springs = [];
+        foreach ($this->travel as $name => $travel) {
+            $pressed = null;
+            foreach ($this->t as $i => $t) {
+                if ($t < $from || $t > $to + 2.0) {
+                    continue;
+                }
+                $size = abs($travel[$i]);
+                if ($size >= 2 * self::TAKES_PART) {
+                    $pressed = ['at' => $t, 'size' => $size];
+                } elseif ($size <= 0.2 * self::TAKES_PART && $pressed !== null) {
+                    if ($t - $pressed['at'] < self::SPRING) {
+                        $springs[] = ['finger' => Finger::from($name), 'at' => $t, 'seconds' => $t - $pressed['at']];
+                    }
+                    $pressed = null;
+                }
+            }
+        }
+
+        return $springs;
+    }
+
+    /**
+     * Fingers that should rest and are pressed through the hold beside the other axis of their thumb.
+     *
+     * @return list<array{finger: Finger, share: float, at: float}> median size of the press, and when it is worst, s
+     */
+    public function leaks(float $holdFrom, float $holdTo): array
+    {
+        $leaks = [];
+        foreach ([['climb', 'turn'], ['run', 'slide']] as $thumb) {
+            foreach ([$thumb, array_reverse($thumb)] as [$leaking, $held]) {
+                if (! isset($this->travel[$leaking], $this->travel[$held])) {
+                    continue;
+                }
+                $sizes = $main = [];
+                $at = $holdFrom;
+                foreach ($this->t as $i => $t) {
+                    if ($t >= $holdFrom && $t <= $holdTo) {
+                        $sizes[] = abs($this->travel[$leaking][$i]);
+                        $main[] = abs($this->travel[$held][$i]);
+                        $at = abs($this->travel[$leaking][$i]) >= max($sizes) ? $t : $at;
+                    }
+                }
+                $share = Statistics::median($sizes);
+                if ($share > self::LEAK && Statistics::median($main) > max(self::TAKES_PART, 2 * $share)) {
+                    $leaks[] = ['finger' => Finger::from($leaking), 'share' => $share, 'at' => $at];
+                }
+            }
+        }
+
+        return $leaks;
+    }
+
+    /**
+     * The travel of the thumb that carries the craft over the ground, by its larger axis or both, at the nodes of a grid.
+     *
+     * @param  list<float>  $nodes
+     * @return ?list<float>
+     */
+    public function travelAt(array $nodes): ?array
+    {
+        if (! isset($this->travel['run'], $this->travel['slide'])) {
+            return null;
+        }
+        $k = 0;
+        $last = count($this->t) - 1;
+        $travel = [];
+        foreach ($nodes as $node) {
+            while ($k < $last && $this->t[$k + 1] <= $node + 1e-9) {
+                $k++;
+            }
+            $travel[] = hypot($this->travel['run'][$k], $this->travel['slide'][$k]);
+        }
+
+        return $travel;
+    }
+
+    /**
+     * Moments at which the throttle is pressed and let go in a hold in which it should rest.
+     *
+     * @return list<float> s
+     */
+    public function bounces(float $from, float $to): array
+    {
+        $bounces = [];
+        $held = array_filter($this->t, static fn (float $t): bool => $t >= $from && $t <= $to);
+        $throttle = array_intersect_key($this->travel['climb'] ?? [], $held);
+        $rest = Statistics::median(array_values($throttle));
+        foreach ($throttle as $i => $x) {
+            if (abs($x - $rest) > self::BOUNCE && ($bounces === [] || $this->t[$i] - $bounces[count($bounces) - 1] > self::BETWEEN_BOUNCES)) {
+                $bounces[] = $this->t[$i];
+            }
+        }
+
+        return $bounces;
     }
 
     /**
@@ -110,15 +226,5 @@ final readonly class Sticks
         }
 
         return null;
-    }
-
-    private static function axis(Finger $finger): Axis
-    {
-        return match ($finger) {
-            Finger::Climb => Axis::Climb,
-            Finger::Turn => Axis::Turn,
-            Finger::Tilt => Axis::Tilt,
-            Finger::Run, Finger::Slide => Axis::Travel,
-        };
     }
 }

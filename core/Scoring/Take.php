@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Camera\Lens;
+use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Axis;
 use Larkspur\Move\Judging;
 use Larkspur\Move\PathKind;
+use Larkspur\Move\Role;
 
 /**
  * One take laid out for measuring: its grid, the axes with their rates and spans, and the subject as seen from the
@@ -51,14 +53,14 @@ final readonly class Take
     public float $viewing;
 
     /**
-     * @param  Position  $subject  aimed-at point in the grid's frame; its origin where the move has none
+     * @param  ?MovingPoint  $subject  aimed-at point in the grid's frame
      * @param  float  $way  +1 clockwise, -1 counterclockwise
      */
     private function __construct(
         public Grid $grid,
         public Judging $judging,
         public Lens $lens,
-        public Position $subject,
+        public ?MovingPoint $subject,
         public float $way,
         Span $main,
         FlownPath $path,
@@ -88,50 +90,67 @@ final readonly class Take
         $this->main = $main;
         $this->spans = $spans;
         $this->viewing = match (true) {
-            $judging->hasSubject() => Statistics::median($this->hold($this->distance)),
-            $viewing !== null => $viewing,
+            $judging->hasSubject() => max(1.0, Statistics::median($this->hold($this->distance))),
+            $viewing !== null => max(1.0, $viewing),
             // With nothing to go by, what lies as far ahead as one and a half times the height is what is seen move.
             default => max(15.0, 1.5 * (Statistics::median($this->hold($grid->z->value)) - Statistics::least($grid->z->value))),
         };
     }
 
     /**
-     * @param  ?Position  $subject  needed where the move has one
+     * @param  ?MovingPoint  $subject  needed where the move has one
      * @param  ?float  $viewing  distance of what is looked at, m, where there is no subject
+     * @param  float  $widening  by which a round path was meant to widen, m
+     * @param  ?array{float, float}  $limits  of the take, s: needed where nothing moves
      * @return ?self null where the take holds no motion of the kind that the move is made of
      */
-    public static function of(Grid $grid, Judging $judging, Lens $lens, ?Position $subject, float $way, ?float $viewing = null): ?self
+    public static function of(Grid $grid, Judging $judging, Lens $lens, ?MovingPoint $subject, float $way, ?float $viewing = null, float $widening = 0.0, ?array $limits = null): ?self
     {
         if ($subject === null && ($judging->hasSubject() || $judging->path === PathKind::Circle)) {
             return null;
         }
-        $subject ??= new Position(0, 0, 0);
         $path = match ($judging->path) {
-            PathKind::Circle => self::round($grid, $subject, $way),
+            PathKind::Circle => self::round($grid, $subject ?? MovingPoint::still(new Position(0, 0, 0)), $way, $widening),
+            PathKind::Arc => ArcPath::of($grid, $limits),
             PathKind::Line => LinePath::of($grid),
             PathKind::Vertical => new VerticalPath($grid),
+            PathKind::Spot, PathKind::Figure => new SpotPath($grid, $judging->primary()),
+            PathKind::Beside => BesidePath::of($grid, $subject ?? MovingPoint::still(new Position(0, 0, 0))),
         };
-        $rate = $judging->primary() === Axis::Climb ? $grid->z->rate : $path->speed();
-        $main = Span::of(array_sum($rate) < 0 ? self::negated($rate) : $rate);
+        $rate = match ($judging->primary()) {
+            Axis::Climb => $grid->z->rate,
+            Axis::Turn => $grid->heading->rate,
+            Axis::Tilt => $grid->tilt->rate,
+            Axis::Travel => $path->speed(),
+            null => null,
+        };
+        $main = match (true) {
+            $rate === null => Span::between($grid->t, $limits ?? [$grid->t[0], $grid->t[$grid->count() - 1]]),
+            $judging->role($judging->primary() ?? Axis::Travel) === Role::Profile => Span::profiled(array_sum($rate) < 0 ? self::negated($rate) : $rate),
+            default => Span::of(array_sum($rate) < 0 ? self::negated($rate) : $rate),
+        };
 
         return $main === null ? null : new self($grid, $judging, $lens, $subject, $way, $main, $path, $viewing);
     }
 
-    private static function round(Grid $grid, Position $subject, float $way): CirclePath
+    private static function round(Grid $grid, MovingPoint $subject, float $way, float $widening): CirclePath
     {
         [$dx, $dy] = self::offsets($grid, $subject);
 
-        return new CirclePath($grid, $dx, $dy, $subject->east, $subject->north, $way);
+        return new CirclePath($grid, $dx, $dy, $subject->first()->east, $subject->first()->north, $way, $widening);
     }
 
     /** @return array{list<float>, list<float>, list<float>, list<float>} */
-    private static function offsets(Grid $grid, Position $subject): array
+    private static function offsets(Grid $grid, ?MovingPoint $subject): array
     {
         $dx = $dy = $dz = $distance = [];
+        $at = $subject?->first() ?? new Position(0, 0, 0);
+        $moves = $subject?->moves() ?? false;
         foreach ($grid->x->value as $i => $x) {
-            $dx[] = $e = $subject->east - $x;
-            $dy[] = $n = $subject->north - $grid->y->value[$i];
-            $dz[] = $u = $subject->up - $grid->z->value[$i];
+            $at = $moves ? $subject->at($grid->t[$i]) : $at;
+            $dx[] = $e = $at->east - $x;
+            $dy[] = $n = $at->north - $grid->y->value[$i];
+            $dz[] = $u = $at->up - $grid->z->value[$i];
             $distance[] = sqrt($e * $e + $n * $n + $u * $u);
         }
 
@@ -178,6 +197,30 @@ final readonly class Take
         return ($this->main->holdTo - $this->main->holdFrom) * Grid::STEP;
     }
 
+    /** Share of the way that was behind the craft at each node from first motion to last, 0 to 1. @return list<float> */
+    public function progress(): array
+    {
+        $sum = 0.0;
+        $gone = [];
+        $primary = $this->judging->primary();
+        foreach ($primary === null ? array_fill(0, $this->main->nodes(), 1.0) : $this->moving($this->rate[$primary->value]) as $rate) {
+            $gone[] = $sum += abs($rate);
+        }
+
+        return array_map(static fn (float $way): float => $sum > 0 ? $way / $sum : 0.0, $gone);
+    }
+
+    /** Sine of the angle between the way flown and the way looked, over the hold: 0 for straight ahead, 1 for sideways. */
+    public function crab(): float
+    {
+        $sines = [];
+        foreach ($this->hold(array_keys($this->grid->t)) as $i) {
+            $sines[] = abs(sin(atan2($this->grid->x->rate[$i], $this->grid->y->rate[$i]) - $this->grid->heading->value[$i] * Angle::DEGREE));
+        }
+
+        return Statistics::median($sines);
+    }
+
     /** Horizontal field of view, degrees. */
     public function hfov(): float
     {
@@ -214,6 +257,6 @@ final readonly class Take
     /** Held rate of an axis, in its own unit; 0 where it does not move. */
     public function held(Axis $axis): float
     {
-        return isset($this->spans[$axis->value]) ? $this->spans[$axis->value]->rate : 0.0;
+        return isset($this->spans[$axis->value]) ? $this->spans[$axis->value]->rate : ($axis === $this->judging->primary() && $this->judging->role($axis) === Role::Profile ? $this->main->rate : 0.0);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Telemetry;
 
 use Larkspur\Measure\Statistics;
+use Larkspur\Move\Axis;
 
 /**
  * A flight log as it was recorded: columns of equal length in the units of the Flight CSV contract.
@@ -25,12 +26,14 @@ final readonly class FlightLog
      * @param  array<string, list<float>>  $columns  by contract name
      * @param  list<string>  $flightModes  one a row, or empty
      * @param  list<LogNote>  $notes  what the reader had to say about it
+     * @param  list<'heading_deg'|'gimbal_tilt_deg'>  $lacks  camera columns that the log did not have: they are filled with zeros
      */
     public function __construct(
         public array $columns,
         public array $flightModes = [],
         public array $notes = [],
         public string $sha256 = '',
+        public array $lacks = [],
     ) {
     }
 
@@ -89,6 +92,7 @@ final readonly class FlightLog
             array_slice($this->flightModes, $first, $this->flightModes === [] ? 0 : $length),
             $this->notes,
             $this->sha256,
+            $this->lacks,
         );
     }
 
@@ -111,6 +115,12 @@ final readonly class FlightLog
 
     public function withSha256(string $sha256): self
     {
-        return new self($this->columns, $this->flightModes, $this->notes, $sha256);
+        return new self($this->columns, $this->flightModes, $this->notes, $sha256, $this->lacks);
+    }
+
+    /** @return list<Axis> axes of which the log tells nothing */
+    public function unknownAxes(): array
+    {
+        return array_map(static fn (string $column): Axis => $column === 'heading_deg' ? Axis::Turn : Axis::Tilt, $this->lacks);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Training;
 
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Orbit;
+use Larkspur\Move\Stance;
 
 /**
  * Decides from an operator's own record what to practise next. Medians over a few takes, never a single one: one
@@ -76,8 +76,8 @@ final class Advisor
             );
         }
         $keepers = self::keepers($takes);
-        $less = $keepers[Orbit::CLOCKWISE] <= $keepers[Orbit::COUNTERCLOCKWISE] ? Orbit::CLOCKWISE : Orbit::COUNTERCLOCKWISE;
-        $more = $less === Orbit::CLOCKWISE ? Orbit::COUNTERCLOCKWISE : Orbit::CLOCKWISE;
+        $less = $keepers[Stance::CLOCKWISE] <= $keepers[Stance::COUNTERCLOCKWISE] ? Stance::CLOCKWISE : Stance::COUNTERCLOCKWISE;
+        $more = $less === Stance::CLOCKWISE ? Stance::COUNTERCLOCKWISE : Stance::CLOCKWISE;
         if ($keepers[$less] < self::KEEPERS) {
             return new Advice(
                 'other-way', sprintf('The same orbit, %s', $less),
@@ -174,7 +174,7 @@ final class Advisor
      */
     private static function keepers(array $takes): array
     {
-        $keepers = [Orbit::CLOCKWISE => 0, Orbit::COUNTERCLOCKWISE => 0];
+        $keepers = [Stance::CLOCKWISE => 0, Stance::COUNTERCLOCKWISE => 0];
         foreach ($takes as $take) {
             if ($take->verdict === 'keep' && isset($keepers[$take->direction])) {
                 $keepers[$take->direction]++;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Checks;
 
 use Larkspur\Camera\Lens;
+use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 use Larkspur\Move\Axis;
 use Larkspur\Move\Crossing;
@@ -114,7 +115,7 @@ final class MoveReferenceTest extends TestCase
 
     private static function measure(string $family, Samples $samples, Wanted $wanted, ?Position $subject, ?float $viewing): Measured
     {
-        $take = Take::of(Grid::of($samples), self::judging($family), Lens::assumed(), $subject, 1.0, $viewing);
+        $take = Take::of(Grid::of($samples), self::judging($family), Lens::assumed(), $subject === null ? null : MovingPoint::still($subject), 1.0, $viewing);
         self::assertNotNull($take);
 
         return Measured::of($take, $wanted);

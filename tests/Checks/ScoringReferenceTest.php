@@ -6,10 +6,11 @@ namespace Tests\Checks;
 
 use Larkspur\Camera\Lens;
 use Larkspur\Fields;
+use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\Axis;
-use Larkspur\Move\Catalogue;
+use Larkspur\Move\Judging;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Lead;
 use Larkspur\Move\Wanted;
@@ -56,7 +57,7 @@ final class ScoringReferenceTest extends TestCase
         $faults = FaultFinder::find($measured);
         $raw = array_sum(array_map(static fn ($fault): float => $fault->deduction(), $faults));
         $deduction = 25 * (1 - exp(-$raw / 25));
-        $score = $parts->overall(Catalogue::move('orbit')->judging()->weights)[0] - $deduction;
+        $score = $parts->overall(Judging::orbit()->weights)[0] - $deduction;
 
         [$overall, $part] = $noise ? [2.0, 4.0] : [1.0, 2.0];
         self::assertEqualsWithDelta($expected['score'], $score, $overall);
@@ -171,7 +172,7 @@ final class ScoringReferenceTest extends TestCase
     public function test_weights_and_anchors_are_those_of_the_method(): void
     {
         $references = Reference::json('scoring-references.json');
-        $weights = Catalogue::move('orbit')->judging()->weights;
+        $weights = Judging::orbit()->weights;
         foreach ($references['weights']['orbit'] as $part => $weight) {
             self::assertSame($weight, $weights[$part === 'complete' ? 'completion' : $part]);
         }
@@ -194,7 +195,7 @@ final class ScoringReferenceTest extends TestCase
     private static function measure(Samples $samples): Measured
     {
         $lens = Lens::assumed();
-        $take = Take::of(Grid::of($samples), Catalogue::move('orbit')->judging(), $lens, new Position(0, 0, 3), 1.0);
+        $take = Take::of(Grid::of($samples), Judging::orbit(), $lens, MovingPoint::still(new Position(0, 0, 3)), 1.0);
         self::assertNotNull($take);
 
         return Measured::of($take, new Wanted(lead: Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $lens), extent: 180.0));

@@ -33,7 +33,7 @@ final class PlannerTest extends TestCase
             $flight = Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune());
             $worst = 0.0;
             foreach (range(0, $flight->count() - 1, 10) as $i) {
-                $distance = $flight->position($i)->minus($plan->move->subject ?? $flight->position($i))->ground();
+                $distance = $flight->position($i)->minus($plan->move->subject?->first() ?? $flight->position($i))->ground();
                 $worst = max($worst, abs($distance / $radius - 1));
             }
             $score = Expectation::of($plan)->score;
@@ -94,7 +94,7 @@ final class PlannerTest extends TestCase
         self::assertLessThanOrEqual(0.4, $plan->move->lead);
         $most = 0.0;
         foreach (range(0, $plan->move->flight->count() - 1, 5) as $i) {
-            $seen = $plan->view($i)->project($plan->move->subject ?? self::fail('no subject'));
+            $seen = $plan->view($i)->project($plan->move->subject?->first() ?? self::fail('no subject'));
             $most = max($most, abs($seen->u ?? 1.0));
         }
         self::assertLessThan(0.01, $most);
@@ -228,7 +228,7 @@ final class PlannerTest extends TestCase
         yield 'subject 40 km away' => [$far, 'intent.subject', 'within 5 km'];
         $nowhere = Shots::document();
         unset($nowhere['intent']['subject']);
-        yield 'no subject' => [$nowhere, 'subject', 'lat, lon'];
+        yield 'no subject' => [$nowhere, 'intent.subject', 'lat, lon'];
         $swapped = Shots::document();
         $swapped['intent']['subject']['lat'] = 157.6;
         yield 'latitude off the globe' => [$swapped, 'intent.subject.lat', '-89.9 to 89.9'];

@@ -61,7 +61,7 @@ final class HeldLineTest extends TestCase
         $document = Shots::document();
         $document['intent'] = [...$document['intent'], 'move' => $move, 'aim' => ['x' => 0.4, 'y' => 0.62]];
         $plan = Planner::plan(Shot::read(Fields::of($document)));
-        $subject = $plan->move->subject;
+        $subject = $plan->move->subject?->first();
         self::assertNotNull($subject);
         foreach (range(0, $plan->move->flight->count() - 1, 25) as $i) {
             $seen = $plan->view($i)->project($subject);
@@ -76,7 +76,7 @@ final class HeldLineTest extends TestCase
         // Derived: at a fixed distance D the tilt turns at vz D / (D^2 + h^2), fastest level with the subject.
         $plan = self::planned('lift-and-tilt', ['distance_m' => 18.0, 'height_m' => 2.0, 'climb_m' => 20.0, 'climb_mps' => 1.0]);
         $flight = $plan->move->flight;
-        $subject = $plan->move->subject;
+        $subject = $plan->move->subject?->first();
         self::assertNotNull($subject);
         foreach (range($flight->indexAt($plan->move->holdFrom), $flight->indexAt($plan->move->holdTo), 50) as $i) {
             $h = $flight->up[$i] - $subject->up;
@@ -90,7 +90,7 @@ final class HeldLineTest extends TestCase
         // Derived: depression = atan((h0 + climb) / (d0 + way)), towards atan(climb / way).
         $plan = self::planned('pull-away', ['distance_m' => 6.0, 'height_m' => 3.0, 'length_m' => 200.0, 'climb_m' => 100.0, 'pace_mps' => 3.0]);
         $flight = $plan->move->flight;
-        $subject = $plan->move->subject;
+        $subject = $plan->move->subject?->first();
         self::assertNotNull($subject);
         foreach (range(0, $flight->count() - 1, 200) as $i) {
             $offset = $flight->position($i)->minus($subject);

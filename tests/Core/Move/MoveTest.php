@@ -6,13 +6,14 @@ namespace Tests\Core\Move;
 
 use Larkspur\Camera\Lens;
 use Larkspur\Fields;
-use Larkspur\Move\Axis;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Lead;
 use Larkspur\Move\Pace;
 use Larkspur\Move\Role;
 use Larkspur\Refusal;
+use Larkspur\Scoring\FaultKinds;
+use Larkspur\Scoring\Recognition;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -104,11 +105,24 @@ final class MoveTest extends TestCase
         self::assertContains('orbit', Catalogue::ids());
         foreach (Catalogue::ids() as $id) {
             $move = Catalogue::move($id);
-            self::assertSame($id, $move->id());
-            self::assertNotSame('', $move->name());
-            self::assertEqualsWithDelta(1.0, array_sum($move->judging()->weights), 1e-9, $id);
-            self::assertContains($move->judging()->primary(), [Axis::Travel, Axis::Climb, Axis::Turn, Axis::Tilt]);
-            self::assertSame(Role::Steady, $move->judging()->role($move->judging()->primary()));
+            $about = $move->about();
+            self::assertSame($id, $about->id);
+            foreach ([$about->name, $about->does, $about->clean] as $words) {
+                self::assertNotSame('', $words);
+            }
+            foreach ($about->needs as $needed) {
+                self::assertContains($needed, Catalogue::ids(), $id);
+                self::assertLessThanOrEqual($about->level, Catalogue::move($needed)->about()->level, "{$id} needs {$needed}");
+            }
+            foreach (array_keys($about->faults) as $fault) {
+                self::assertContains($fault, FaultKinds::ids(), $id);
+            }
+            self::assertContains($about->family, ['', ...Recognition::FAMILIES], $id);
+            $judging = $move->judging(Intent::read(Fields::of(['move' => $id])));
+            self::assertEqualsWithDelta(1.0, array_sum($judging->weights), 1e-9, $id);
+            if ($judging->primary() !== null) {
+                self::assertContains($judging->role($judging->primary()), [Role::Steady, Role::Profile], $id);
+            }
             foreach ($move->parameters() as $parameter) {
                 $described = $parameter->toArray();
                 self::assertSame($parameter->id, $described['id']);

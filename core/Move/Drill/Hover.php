@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Drill;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Drill;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Legs;
+use Larkspur\Move\Mark;
+use Larkspur\Move\Parameter;
+use Larkspur\Rig\ModeTune;
+
+/** Hover at eye level: nothing is pressed; look and listen before every flight. */
+final readonly class Hover extends Drill
+{
+    public function about(): About
+    {
+        return new About(
+            'hover', 'Hover at eye level', Group::Drill, 1, '', [],
+            does: 'Shows whether the craft is locked to one spot before anything is flown.',
+            clean: 'Ten to fifteen seconds without drift, and the sound it always has.',
+            faults: [
+                'drift' => 'If it drifts, land and calibrate; do not fly on.',
+            ],
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('duration_s', 'height_m', 'heading_deg', 'ease_s');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'duration_s' => 12.0, 'height_m' => 1.6, 'heading_deg' => 0.0,
+        ];
+    }
+
+    protected function legs(Intent $intent): Legs
+    {
+        return self::begin($intent)
+            ->rest(self::value($intent, 'duration_s', 12.0), Mark::CLOSE);
+    }
+}

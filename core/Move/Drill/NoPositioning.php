@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Drill;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Drill;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Legs;
+use Larkspur\Move\Mark;
+use Larkspur\Move\Parameter;
+use Larkspur\Rig\ModeTune;
+
+/** Without positioning: hold a spot while the craft does not; where positioning can’t be switched off, indoors. */
+final readonly class NoPositioning extends Drill
+{
+    public function about(): About
+    {
+        return new About(
+            'no-positioning', 'Without positioning', Group::Drill, 5, '', ['square-with-turns', 'close-to-object'],
+            does: 'The craft no longer holds its place; the thumbs do.',
+            clean: 'It stays within arm’s reach of its spot for twenty seconds.',
+            faults: [
+                'drift' => 'Answer the motion, not the place.',
+                'kick' => 'Half as much, twice as early.',
+            ],
+            caution: 'Trained hands only, indoors or in a large empty place.',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('duration_s', 'height_m', 'heading_deg', 'ease_s');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'duration_s' => 20.0, 'height_m' => 1.6, 'heading_deg' => 0.0,
+        ];
+    }
+
+    protected function legs(Intent $intent): Legs
+    {
+        return self::begin($intent)
+            ->rest(self::value($intent, 'duration_s', 20.0), Mark::CLOSE);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Drill;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Drill;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Legs;
+use Larkspur\Move\Mark;
+use Larkspur\Move\Parameter;
+use Larkspur\Rig\ModeTune;
+
+/** Pad to pad: take off, cross at eye level, land on the other mark; there and back. */
+final readonly class PadToPad extends Drill
+{
+    public function about(): About
+    {
+        return new About(
+            'pad-to-pad', 'Pad to pad', Group::Drill, 1, 'climb* run*', ['hover'],
+            does: 'Up, across at eye level, down on the other mark, and home again.',
+            clean: 'Touches down on the mark, each time.',
+            faults: [
+                'off-mark' => 'Be over the mark before you sink, not while.',
+                'bobbing' => 'One press up, one press down.',
+            ],
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('side_m', 'height_m', 'heading_deg', 'ease_s');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'side_m' => 3.0, 'height_m' => 0.1, 'heading_deg' => 0.0,
+        ];
+    }
+
+    protected function legs(Intent $intent): Legs
+    {
+        $side = self::value($intent, 'side_m', 3.0);
+
+        return self::begin($intent)
+            ->leg(['climb' => 1.6], 0.7)
+            ->leg(['run' => $side], 0.8)
+            ->leg(['climb' => -1.6], 0.6, Mark::TOUCHDOWN)
+            ->leg(['climb' => 1.6], 0.7)
+            ->leg(['run' => -$side], 0.8)
+            ->leg(['climb' => -1.6], 0.6, Mark::TOUCHDOWN);
+    }
+}

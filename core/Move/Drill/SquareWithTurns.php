@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Drill;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Drill;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Legs;
+use Larkspur\Move\Mark;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Stance;
+use Larkspur\Rig\ModeTune;
+
+/** Square with turns: four sides ahead, a quarter turn at each corner. */
+final readonly class SquareWithTurns extends Drill
+{
+    public function about(): About
+    {
+        return new About(
+            'square-with-turns', 'Square with turns', Group::Drill, 2, 'run+ turn*', ['square-fixed-heading', 'hover-and-turn'],
+            does: 'Each side looked along: a quarter turn at every corner.',
+            clean: 'Ninety degrees at each corner, sides equal, level.',
+            faults: [
+                'off-mark' => 'Stop the turn on something that stands where you look.',
+                'leak' => 'Turn on the spot: the right thumb rests.',
+            ],
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('side_m', 'direction', 'turns', 'height_m', 'heading_deg', 'ease_s');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'side_m' => 3.0, 'direction' => Stance::CLOCKWISE, 'turns' => 1.0, 'height_m' => 1.6, 'heading_deg' => 0.0,
+        ];
+    }
+
+    protected function legs(Intent $intent): Legs
+    {
+        $side = self::value($intent, 'side_m', 3.0);
+        $way = Stance::way($intent, 'direction');
+        $legs = self::begin($intent);
+        for ($round = 1, $rounds = (int) self::value($intent, 'turns', 1.0); $round <= $rounds; $round++) {
+            for ($corner = 1; $corner <= 4; $corner++) {
+                $legs = $legs->leg(['run' => $side], 0.9)->leg(['turn' => $way * 90.0], 30.0, $corner === 4 && $round === $rounds ? Mark::CLOSE : Mark::CORNER);
+            }
+        }
+
+        return $legs;
+    }
+}

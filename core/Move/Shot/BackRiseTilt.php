@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Back, rise and tilt up: away and upward while the lens lifts to the horizon. */
+final readonly class BackRiseTilt extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'back-rise-tilt', 'Back, rise and tilt up', Group::Away, 3, 'climb+ run- > tilt+', ['reverse-tilt-up'],
+            does: 'From a near thing back and up to the grand view.',
+            clean: 'One slope, one pace, a tilt that dies out into the view.',
+            faults: [
+                'out-of-step' => 'Both thumbs as one, the wheel a breath later.',
+                'flick-stop' => 'The picture must not nod at the end.',
+                'half-sky' => 'The horizon belongs on the upper third.',
+            ], family: 'pull-away',
+            caution: 'Walk the line behind the craft before you fly it backward.',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('length_m', 'climb_m+', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::reveal('AAZA');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 30.0, 'climb_m' => 9.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0, 'tilt_end_deg' => self::horizonOnThird($intent),
+            'distance_m' => 6.0, 'height_m' => 8.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -50.0,
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return ['run' => [$pace->stroke->of(-$pace->length)], 'climb' => [$pace->stroke->of(abs($intent->number('climb_m') ?? 9.0))], 'tilt' => [self::tilted($intent, $pace)]];
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Backward with a pan: the craft backs away and slowly turns, so that its path bends. */
+final readonly class BackwardWithPan extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'backward-with-pan', 'Backward with a pan', Group::Away, 4, 'run- > turn±', ['straight-back', 'pan'],
+            does: 'Away from the subject while the view turns to what it belongs to.',
+            clean: 'Each rate even; the turn fed in after the travel and gone with it.',
+            faults: [
+                'out-of-step' => 'Travel first, then the turn; both die away together.',
+                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
+                'kick' => 'Eyes on the craft: the picture does not show what is behind.',
+            ], family: 'backward-with-pan',
+            caution: 'Walk the line behind the craft before you fly it backward.',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('length_m', 'pace_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::bent('AZAZ');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 28.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.8), 'turn_deg' => 50.0,
+            'distance_m' => 14.0, 'height_m' => 6.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::lookingAt($intent, 14.0, 6.0),
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return ['run' => [$pace->stroke->of(-$pace->length)], 'turn' => [self::turned($intent, $pace)]];
+    }
+}

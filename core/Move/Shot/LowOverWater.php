@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Crossing;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Low over water: straight ahead close over the surface, where felt speed is greatest. */
+final readonly class LowOverWater extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'low-over-water', 'Low over water', Group::Toward, 3, 'run+', ['push-in'],
+            does: 'The water streams under the lens and the far shore hardly moves.',
+            clean: 'One height, one pace, the horizon level.',
+            faults: [
+                'bobbing' => 'Do not chase the height read-out over water; it lies.',
+                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
+                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
+            ], family: 'push-in',
+            caution: 'Height sensors mislead over water: keep more height than you need and mind the reserve.',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('length_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::straight(Crossing::Ahead);
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 40.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.6),
+            'distance_m' => 60.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -6.0,
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return ['run' => [$pace->stroke]];
+    }
+}

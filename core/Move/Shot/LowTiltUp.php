@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Creeping tilt-up: close over the ground, slowly ahead, the lens lifting until the place is told. */
+final readonly class LowTiltUp extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'low-tilt-up', 'Creeping tilt-up', Group::Reveal, 2, 'run+ > tilt+', ['tilt'],
+            does: 'From the texture of the ground to the place it belongs to.',
+            clean: 'A creep of the craft, a breath of the wheel, no change of height.',
+            faults: [
+                'bobbing' => 'Near the ground the air is rough: set the height, then leave it.',
+                'flick-stop' => 'Let the last degrees take their time.',
+                'too-quick' => 'Ten seconds at least.',
+            ], family: 'ground-to-horizon',
+            caution: 'Low and slow crashes more often: know what stands on the way.',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::reveal('AZZA');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 8.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 0.7), 'tilt_after_s' => 1.0, 'tilt_end_deg' => -6.0,
+            'distance_m' => 24.0, 'height_m' => 2.2, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -60.0,
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return ['run' => [$pace->stroke], 'tilt' => [self::tilted($intent, $pace)]];
+    }
+}

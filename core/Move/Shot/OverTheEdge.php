@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Over the edge: ahead low over a foreground, then down with the lens onto what lay hidden behind it. */
+final readonly class OverTheEdge extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'over-the-edge', 'Over the edge', Group::Reveal, 3, 'run+ > tilt-', ['push-in', 'tilt'],
+            does: 'A foreground hides it; the craft crosses the edge and it lies below.',
+            clean: 'Hidden in the first frame, readable in the last, the tilt begun at the edge.',
+            faults: [
+                'too-quick' => 'Wait for the edge to reach the lower third, then begin.',
+                'flick-stop' => 'Stop the wheel as if it ran into wool.',
+                'off-mark' => 'Low over the foreground: the lower, the later it shows.',
+            ], family: 'over-the-edge',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::reveal('AZZA');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 3.5, 'tilt_end_deg' => -40.0,
+            'distance_m' => 42.0, 'height_m' => 16.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => 4.0,
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return ['run' => [$pace->stroke], 'tilt' => [self::tilted($intent, $pace)]];
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Backward, tilt down: back from the distant view while the lens comes down onto what is near. */
+final readonly class ReverseTiltDown extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'reverse-tilt-down', 'Backward, tilt down', Group::Reveal, 3, 'run- (climb+) > tilt-', ['reverse-tilt-up'],
+            does: 'First the far view, then what lies close below comes in at the lower edge.',
+            clean: 'The near subject arrives as the wheel dies out.',
+            faults: [
+                'flick-stop' => 'Start the ease-out before the subject is in its place.',
+                'too-quick' => 'Let the far view stand before you leave it.',
+                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
+            ], family: 'reverse-tilt-down',
+            caution: 'Walk the line behind the craft before you fly it backward.',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'climb_m', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::reveal(abs($intent->number('climb_m') ?? 0.0) > 0.05 ? 'AAZA' : 'AZZA');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 28.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0, 'tilt_end_deg' => -45.0, 'climb_m' => 0.0,
+            'distance_m' => 8.0, 'height_m' => 12.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::horizonOnThird($intent),
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return array_filter([
+            'run' => [$pace->stroke->of(-$pace->length)],
+            'climb' => abs($intent->number('climb_m') ?? 0.0) > 0.05 ? [$pace->stroke->of($intent->number('climb_m') ?? 0.0)] : [],
+            'tilt' => [self::tilted($intent, $pace)],
+        ]);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Backward, tilt up: from steep over the subject, back while the lens lifts to the landscape. */
+final readonly class ReverseTiltUp extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'reverse-tilt-up', 'Backward, tilt up', Group::Reveal, 3, 'run- (climb+) > tilt+', ['straight-back', 'ground-to-horizon'],
+            does: 'From the subject below the lens back to the landscape it stands in.',
+            clean: 'Even backward pace; the end frame reached without a visible stop.',
+            faults: [
+                'flick-stop' => 'Let the wheel die out; the picture must not nod.',
+                'too-quick' => 'The subject should leave the frame, not fall out of it.',
+                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
+            ], family: 'reverse-tilt-up',
+            caution: 'Walk the line behind the craft before you fly it backward.',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'climb_m', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::reveal(abs($intent->number('climb_m') ?? 0.0) > 0.05 ? 'AAZA' : 'AZZA');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0, 'tilt_end_deg' => self::horizonOnThird($intent), 'climb_m' => 0.0,
+            'distance_m' => 6.0, 'height_m' => 14.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -65.0,
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return array_filter([
+            'run' => [$pace->stroke->of(-$pace->length)],
+            'climb' => abs($intent->number('climb_m') ?? 0.0) > 0.05 ? [$pace->stroke->of($intent->number('climb_m') ?? 0.0)] : [],
+            'tilt' => [self::tilted($intent, $pace)],
+        ]);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\PathKind;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Rise, turn and tilt: straight up with a turn while the lens lifts. */
+final readonly class RiseTurnTilt extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'rise-turn-tilt', 'Rise, turn and tilt', Group::Reveal, 4, 'climb+ > turn± tilt+', ['rise-and-rotate', 'tilt'],
+            does: 'From the floor of a place up and round until all of it is told.',
+            clean: 'The wheel keeps up with the thumb; the end frame stands.',
+            faults: [
+                'out-of-step' => 'One thumb, one corner; the wheel starts with it.',
+                'flick-stop' => 'The wheel is the last to leave.',
+                'too-quick' => 'Slower: there is a whole room to see.',
+            ], family: 'rise-and-rotate',
+        );
+    }
+
+    protected const MEASURE = ['climb_m', 'climb_mps'];
+
+    public function parameters(): array
+    {
+        return Parameter::common('climb_m+', 'climb_mps', 'turn_deg', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::reveal('ZAAA', PathKind::Vertical);
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'climb_m' => 9.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 0.8), 'turn_deg' => 50.0, 'tilt_after_s' => 1.0, 'tilt_end_deg' => -8.0,
+            'distance_m' => 10.0, 'height_m' => 1.8, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -50.0,
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return ['climb' => [$pace->stroke->of($pace->length)], 'turn' => [self::turned($intent, $pace)], 'tilt' => [self::tilted($intent, $pace)]];
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Crossing;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Move\Stance;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Sideways crane: sideways and up (or down) at once, the heading kept. */
+final readonly class SidewaysCrane extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'sideways-crane', 'Sideways crane', Group::Across, 2, 'climb* slide±', ['lateral-dolly', 'rise'],
+            does: 'A slanting line past the subject, from its low side to its high one.',
+            clean: 'One straight diagonal; the heading rests.',
+            faults: [
+                'out-of-step' => 'Left thumb and right thumb on one breath.',
+                'leak' => 'Three or nine o’clock, not half past.',
+                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
+            ], family: 'sideways-crane',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('length_m', 'side', 'climb_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::straight(Crossing::Sideways, 'AAZZ');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 22.0, 'side' => 'right', 'climb_m' => 8.0, 'pace_mps' => self::comfortable($mode, Finger::Slide, 1.8),
+            'distance_m' => 22.0, 'height_m' => 6.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::lookingAt($intent, 22.0, 6.0),
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return [
+            'slide' => [$pace->stroke->of(Stance::way($intent) * $pace->length)],
+            'climb' => [$pace->stroke->of($intent->number('climb_m') ?? 8.0)],
+        ];
+    }
+
+    protected function pivot(): float
+    {
+        return 0.5;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Sink: straight down, nothing else. */
+final readonly class Sink extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'sink', 'Sink', Group::Upright, 1, 'climb-', ['pure-axis'],
+            does: 'The picture comes down a face, or settles behind something that closes the view.',
+            clean: 'Straight down over one spot, slower toward the end, the heading kept.',
+            faults: [
+                'leak' => 'A thumb at five sinks and turns. Pull straight down.',
+                'flick-stop' => 'End the sink above the ground you fear, not at it.',
+                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
+            ], family: 'lift-and-tilt',
+        );
+    }
+
+    protected const MEASURE = ['climb_m', 'climb_mps'];
+
+    public function parameters(): array
+    {
+        return Parameter::common('climb_m-', 'climb_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::upright('ZAZZ');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'climb_m' => -10.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 0.9),
+            'distance_m' => 18.0, 'height_m' => 14.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -12.0,
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return ['climb' => [$pace->stroke->of(-$pace->length)]];
+    }
+}

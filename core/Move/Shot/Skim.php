@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Crossing;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Pace;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Played;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Skim: ahead low over something near, with a slight rise that opens the view. */
+final readonly class Skim extends Played
+{
+    public function about(): About
+    {
+        return new About(
+            'skim', 'Skim over the foreground', Group::Toward, 2, 'run+ climb+', ['push-in', 'rise'],
+            does: 'Leaves and grass rush by under the lens before the view opens.',
+            clean: 'Low, even, the foreground near enough to fill the lower edge.',
+            faults: [
+                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
+                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
+                'bobbing' => 'Let the climb be one steady breath, not many.',
+            ], family: 'push-in',
+            caution: 'Low and slow crashes more often: know the tallest twig on the way.',
+        );
+    }
+
+    public function parameters(): array
+    {
+        return Parameter::common('length_m', 'climb_m+', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::straight(Crossing::Ahead, 'AAZZ');
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 22.0, 'climb_m' => 3.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.8),
+            'distance_m' => 40.0, 'height_m' => 2.5, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -3.0,
+        ];
+    }
+
+    protected function strokes(Intent $intent, Pace $pace): array
+    {
+        return ['run' => [$pace->stroke], 'climb' => [$pace->stroke->of($intent->number('climb_m') ?? 3.0)]];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Crossing;
+use Larkspur\Move\Following;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Top-down follow: straight over a moving subject, at its pace, the nose along its way. */
+final readonly class TopDownFollow extends Following
+{
+    public function about(): About
+    {
+        return new About(
+            'top-down-follow', 'Top-down follow', Group::Above, 3, 'run+', ['top-down-travel', 'follow'],
+            does: 'Seen from above, the subject stands and the ground moves.',
+            clean: 'It keeps its place to a hand’s width.',
+            faults: [
+                'off-mark' => 'Watch the subject, not the craft; lead it by a breath.',
+                'uneven' => 'Its pace is yours: match it, then freeze the thumb.',
+                'leak' => 'Nose along its way; one axis only.',
+            ], family: 'top-down-travel',
+        );
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::track(Crossing::Sideways, 'AZZZ', straightDown: true);
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'subject_mps' => self::comfortable($mode, Finger::Run, 2.2), 'subject_course_deg' => 0.0, 'length_m' => 36.0, 'distance_m' => 0.5, 'height_m' => 22.0,
+        ];
+    }
+
+    protected function place(Intent $intent): array
+    {
+        return [0.0, 0.0, $intent->number('height_m') ?? 22.0];
+    }
+
+    protected function straightDown(): bool
+    {
+        return true;
+    }
+}

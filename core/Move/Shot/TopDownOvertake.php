@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shot;
+
+use Larkspur\Move\About;
+use Larkspur\Move\Crossing;
+use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging;
+use Larkspur\Move\Passing;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\ModeTune;
+
+/** Top-down overtake: straight down, past a moving subject from behind. */
+final readonly class TopDownOvertake extends Passing
+{
+    public function about(): About
+    {
+        return new About(
+            'top-down-overtake', 'Top-down overtake', Group::Above, 4, 'run+', ['top-down-follow', 'overtake'],
+            does: 'Seen from above, the subject comes in at one edge and leaves by the other.',
+            clean: 'One straight line, one pace.',
+            faults: [
+                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
+                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
+            ], family: 'top-down-travel',
+        );
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::straight(Crossing::Sideways, 'AZZZ', straightDown: true);
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        return [
+            'length_m' => 50.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 4.0), 'subject_mps' => 1.5, 'subject_course_deg' => 0.0, 'side' => 'right', 'distance_m' => 0.5, 'height_m' => 26.0, 'tilt_start_deg' => -90.0,
+        ];
+    }
+
+    protected function meets(): bool
+    {
+        return false;
+    }
+
+    protected function firstTilt(Intent $intent): float
+    {
+        return -M_PI_2;
+    }
+}
