@@ -36,7 +36,7 @@ final class Checks
     private const ARC = 30.0;
 
     /** Least hold of the tilt of a reveal, s (our judgement). */
-    private const TILT_HOLD = 1.5;
+    private const TILT_HOLD = 2.8;
 
     /** Clearance to keep from anything solid beside half the craft's width, m (common practice, no published source). */
     private const CLEARANCE = 2.0;
@@ -86,7 +86,7 @@ final class Checks
             return true;
         }
 
-        return self::tiltHeld($plan) >= self::TILT_HOLD && $ease >= self::EASE - 1e-9 && $plan->holdTo - $plan->holdFrom >= self::HOLD - 1e-9
+        return self::tiltHeld($plan) >= self::tiltHoldWanted($plan) && $ease >= self::EASE - 1e-9 && $plan->holdTo - $plan->holdFrom >= self::HOLD - 1e-9
             && self::crossingSeconds($shot, $plan) >= self::CROSSING - 1e-9 && ($arc === null || $arc >= self::ARC);
     }
 
@@ -262,12 +262,19 @@ final class Checks
     private static function tiltHold(MovePlan $plan): array
     {
         $held = self::tiltHeld($plan);
-        if ($held >= self::TILT_HOLD) {
+        $wanted = self::tiltHoldWanted($plan);
+        if ($held >= $wanted) {
             return [];
         }
-        $sooner = round(max(0.0, ($plan->intent->number('tilt_after_s') ?? 0.0) - (self::TILT_HOLD - $held) - 0.5), 1);
+        $sooner = round(max(0.0, ($plan->intent->number('tilt_after_s') ?? 0.0) - ($wanted - $held) - 0.5), 1);
 
-        return [new Finding('tilt-hold', Finding::NOTE, sprintf('The wheel swells and fades with only %.1f s between: its pace can’t be seen.', $held), $held, self::TILT_HOLD, 's', 'Start the tilt sooner, or ease over less.', ['tilt_after_s' => $sooner])];
+        return [new Finding('tilt-hold', Finding::NOTE, sprintf('The wheel swells and fades with only %.1f s between: its pace can’t be seen.', $held), $held, $wanted, 's', 'Start the tilt sooner, or ease over less.', ['tilt_after_s' => $sooner])];
+    }
+
+    /** Least hold of the tilt beside its eases, s: nearly as long as one of them. */
+    private static function tiltHoldWanted(MovePlan $plan): float
+    {
+        return max(self::TILT_HOLD, 0.95 * ($plan->holdFrom - $plan->onset));
     }
 
     /** Seconds in which the tilt of a reveal keeps its rate; INF for other moves. */
@@ -283,7 +290,7 @@ final class Checks
         }
         $most = Statistics::greatest($rates);
 
-        return 5 * MovePlan::STEP * count(array_filter($rates, static fn (float $rate): bool => $rate > 0.97 * $most));
+        return 5 * MovePlan::STEP * count(array_filter($rates, static fn (float $rate): bool => $rate > 0.995 * $most));
     }
 
     private static function clearance(Shot $shot, MovePlan $plan): Finding

@@ -10,6 +10,7 @@ use Larkspur\Move\Parameter;
 use Larkspur\Rig\CurveKinds;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\Rig;
+use Larkspur\Site\Wind;
 
 /**
  * The published schemas of the intent file and the shot file, as JSON Schema (draft 2020-12), for other programs.
@@ -27,7 +28,7 @@ final class ShotSchema
             'rig' => self::rig(),
             'mode' => ['enum' => Rig::MODES, 'default' => 'standard'],
             'site' => self::site(),
-            'wind' => self::group(['mean_mps'], ['mean_mps' => self::number(0, 40), 'from_deg' => self::number(-360, 360), 'gust_mps' => self::number(0, 60)]),
+            'wind' => self::group(['mean_mps'], ['mean_mps' => self::number(0, 40), 'from_deg' => self::number(-360, 360), 'gust_mps' => self::number(0, 60), 'kind' => ['enum' => Wind::KINDS, 'default' => 'open']]),
             'operator' => self::group([], ['stick_mode' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 4, 'default' => 2], 'wheel_up' => ['enum' => ['push', 'pull'], 'default' => 'push']]),
             'comfort' => self::group(['least', 'most'], ['least' => self::number(0, 1), 'most' => self::number(0, 1)]),
         ]);

@@ -22,7 +22,12 @@ use Larkspur\Rig\Rig;
  */
 final class Aircraft
 {
+    /** Time in which drag alone takes a small craft's speed through the air, s (common practice, no published source). */
+    private const COAST = 2.2;
+
     private readonly float $travelShare;
+
+    private readonly float $coastShare;
 
     private readonly float $climbShare;
 
@@ -33,12 +38,16 @@ final class Aircraft
     /** Greatest speed through the air, m/s: what the fast mode can do. */
     private readonly float $airspeed;
 
-    public function __construct(private readonly Rig $rig, private readonly ModeTune $mode, private readonly float $step)
+    /**
+     * @param  bool  $positioning  whether it holds its place over the ground by itself; without, the air takes it along
+     */
+    public function __construct(private readonly Rig $rig, private readonly ModeTune $mode, private readonly float $step, private readonly bool $positioning = true)
     {
         $this->travelShare = Lag::share($mode->travelLag, $step);
         $this->climbShare = Lag::share($mode->climbLag, $step);
         $this->turnShare = Lag::share($mode->turnLag, $step);
         $this->tiltShare = Lag::share($mode->lag(Finger::Tilt), $step);
+        $this->coastShare = Lag::share(self::COAST, $step);
         $this->airspeed = max($mode->run, $rig->mode('fast')->run);
     }
 
@@ -74,10 +83,11 @@ final class Aircraft
         $slide = $mode->asked(Finger::Slide, $fingers->slide);
         $sin = sin($pose->heading);
         $cos = cos($pose->heading);
-        [$askedEast, $askedNorth] = $this->withinAirspeed($run * $sin + $slide * $cos, $run * $cos - $slide * $sin, $windEast, $windNorth);
+        [$askedEast, $askedNorth] = ! $this->positioning ? [$run * $sin + $slide * $cos + $windEast, $run * $cos - $slide * $sin + $windNorth] : $this->withinAirspeed($run * $sin + $slide * $cos, $run * $cos - $slide * $sin, $windEast, $windNorth);
 
-        $de = $this->travelShare * ($askedEast - $pose->eastRate);
-        $dn = $this->travelShare * ($askedNorth - $pose->northRate);
+        $share = $this->positioning ? $this->travelShare : $this->coastShare;
+        $de = $share * ($askedEast - $pose->eastRate);
+        $dn = $share * ($askedNorth - $pose->northRate);
         // Speed is lost where the change points against the motion that it leaves behind.
         $braking = $de * (2 * $pose->eastRate + $de) + $dn * (2 * $pose->northRate + $dn) < 0;
         $most = ($braking ? $mode->brake : $mode->accelerate) * $this->step;
@@ -86,8 +96,10 @@ final class Aircraft
             $de *= $most / $size;
             $dn *= $most / $size;
         }
-        $eastRate = $pose->eastRate + $de + $this->rig->gustCoupling * $gustEast;
-        $northRate = $pose->northRate + $dn + $this->rig->gustCoupling * $gustNorth;
+        // Without positioning the wind acts through the drag alone, gusts included.
+        $coupling = $this->positioning ? $this->rig->gustCoupling : 0.0;
+        $eastRate = $pose->eastRate + $de + $coupling * $gustEast;
+        $northRate = $pose->northRate + $dn + $coupling * $gustNorth;
 
         $climbRate = $pose->climbRate + self::within($this->climbShare * ($mode->asked(Finger::Climb, $fingers->climb) - $pose->climbRate), $mode->climbAccelerate * $this->step);
         $turnRate = $pose->turnRate + self::within($this->turnShare * ($mode->asked(Finger::Turn, $fingers->turn) - $pose->turnRate), $mode->turnAccelerate * $this->step);

@@ -40,6 +40,18 @@ abstract readonly class Played extends PacedMove
         return [$intent, Stance::of($intent, $frame)];
     }
 
+    /** Distance of the subject half-way along, where the intent says from where and how far the move runs, m. */
+    protected function viewing(Intent $intent): ?float
+    {
+        $distance = parent::viewing($intent);
+        if ($distance === null || $this->amount($intent) === null) {
+            return $distance;
+        }
+        $run = array_sum(array_map(static fn (Stroke $stroke): float => $stroke->amount, $this->strokes($intent, $this->pace($intent))['run'] ?? []));
+
+        return max(3.0, $distance - $run * (0.5 - $this->pivot()));
+    }
+
     /** Tilt at the first picture, rad. */
     protected function firstTilt(Intent $intent): float
     {

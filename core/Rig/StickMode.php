@@ -16,6 +16,20 @@ enum StickMode: int
     case Mode3 = 3;
     case Mode4 = 4;
 
+    /** The other axis of the same thumb, into which a press may leak; null for the wheel. */
+    public function neighbour(Finger $finger): ?Finger
+    {
+        $crossed = $this === self::Mode1 || $this === self::Mode3;
+
+        return match ($finger) {
+            Finger::Climb => $crossed ? Finger::Slide : Finger::Turn,
+            Finger::Turn => $crossed ? Finger::Run : Finger::Climb,
+            Finger::Run => $crossed ? Finger::Turn : Finger::Slide,
+            Finger::Slide => $crossed ? Finger::Climb : Finger::Run,
+            Finger::Tilt => null,
+        };
+    }
+
     /** Such as "Left thumb, up" or "Right thumb, side": which thumb, and along which of its two ways. */
     public function thumb(Finger $finger): string
     {

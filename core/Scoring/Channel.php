@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Measure\Statistics;
+
 /** One quantity of a log on the common grid: its smoothed value, rates by three kernels, acceleration, and noise. */
 final readonly class Channel
 {
@@ -45,5 +47,23 @@ final readonly class Channel
     public function bandNoise(int $node): float
     {
         return $this->sigma * sqrt(max(0.0, $this->g1[$node] ** 2 - $this->gSlow[$node] ** 2));
+    }
+
+    /** Standard deviation that noise alone gives the rate at each node. @return list<float> */
+    public function rateNoise(): array
+    {
+        return array_map(fn (float $gain): float => $this->sigma * $gain, $this->g1);
+    }
+
+    /**
+     * The same where the kernel has hardly anything to stand on, at the ends of a log and at its gaps; 0 elsewhere.
+     *
+     * @return list<float>
+     */
+    public function edgeNoise(): array
+    {
+        $usual = 1.8 * Statistics::median($this->g1);
+
+        return array_map(fn (float $gain): float => $gain > $usual ? $this->sigma * $gain : 0.0, $this->g1);
     }
 }

@@ -35,7 +35,7 @@ final class EaseShare
 
         return match (true) {
             $take->path instanceof CirclePath && $turns === Role::Steady => hypot(self::ofOrbit($take, $eases), $held),
-            $turns === Role::Coupled => hypot(min(hypot($shake->pan->value, 0.5 * $take->imageSpeed($shake->surge->value)), hypot(self::ofHeldHeading($take), self::ofTravel($take))), $held),
+            $turns === Role::Coupled => hypot(hypot(min(hypot($shake->pan->value, 0.5 * $take->imageSpeed($shake->surge->value)), hypot(self::ofHeldHeading($take), self::ofTravel($take))), $held), self::ofBob($take, $eases, $shake)),
             $take->judging->framed === Framed::Sweep || ($turns === Role::Steady && $take->judging->framed === Framed::Reveal) => min($shake->image->value, hypot(self::ofTurn($take, $eases), $take->judging->path === PathKind::Vertical ? self::ofClimb($take, $eases, $shake) : 0.0)),
             $take->judging->path === PathKind::Line || $take->judging->path === PathKind::Beside => hypot($held, self::ofWay($take, $eases, $shake)),
             $take->judging->path === PathKind::Vertical => hypot($held, self::ofClimb($take, $eases, $shake)),
@@ -107,9 +107,15 @@ final class EaseShare
     private static function ofWay(Take $take, Eases $eases, Shake $shake): float
     {
         $surge = self::band($take, [self::integrated(self::profile($take, $eases, Axis::Travel))], Grid::POSITION, 0.5 * $take->imageSpeed(1.0));
-        $bob = $take->judging->role(Axis::Climb) !== Role::Steady ? 0.0 : self::band($take, [self::integrated(self::profile($take, $eases, Axis::Climb))], Grid::BOB, $take->imageSpeed(1.0));
 
-        return hypot(min($surge, 0.5 * $take->imageSpeed($shake->surge->value)), min($bob, $take->imageSpeed($shake->bob->value)));
+        return hypot(min($surge, 0.5 * $take->imageSpeed($shake->surge->value)), self::ofBob($take, $eases, $shake));
+    }
+
+    /** What the eases of a steady climb leave in the bobbing. */
+    private static function ofBob(Take $take, Eases $eases, Shake $shake): float
+    {
+        return $take->judging->role(Axis::Climb) !== Role::Steady ? 0.0
+            : min($take->imageSpeed($shake->bob->value), self::band($take, [self::integrated(self::profile($take, $eases, Axis::Climb))], Grid::BOB, $take->imageSpeed(1.0)));
     }
 
     /** Of an upright move, what goes beyond KEPT. */

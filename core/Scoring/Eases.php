@@ -15,6 +15,9 @@ final readonly class Eases
     /** Slow wander of the sensor of each axis, per root second. */
     private const WALK = ['travel' => 0.12, 'climb' => 0.05, 'turn' => 0.1, 'tilt' => 0.03];
 
+    /** Held rate over its noise from which its start can be told. */
+    private const TELLS = 4.0;
+
     /**
      * @param  array<value-of<Axis>, array{start: ?EaseFit, stop: ?EaseFit}>  $fits
      * @param  list<array{finger: Finger, axis: Axis, end: 'start'|'stop', at: float, seconds: float}>  $flicks  read from the fingers
@@ -41,11 +44,14 @@ final readonly class Eases
                 Axis::Turn => $take->grid->samples->heading,
                 Axis::Tilt => $take->grid->samples->tilt,
             };
+            $speed = $take->speedometers[$name] ?? null;
             $middle = ($t[$span->holdFrom] + $t[$span->holdTo]) / 2;
-            $sigma = $take->channel($axis)->sigma;
+            [$times, $samples, $sigma, $walk] = $speed === null
+                ? [$take->grid->samples->t, $samples, $take->channel($axis)->sigma, self::WALK[$name]]
+                : [$speed->t, $speed->way, $speed->sigma * $speed->step, max(0.03, $speed->sigma * sqrt($speed->step))];
             $fits[$name] = [
-                'start' => EaseFit::fit($take->grid->samples->t, $samples, ($t[$span->from] + $t[$span->holdFrom]) / 2, false, $middle, $sigma, self::WALK[$name]),
-                'stop' => EaseFit::fit($take->grid->samples->t, $samples, ($t[$span->to] + $t[$span->holdTo]) / 2, true, $middle, $sigma, self::WALK[$name]),
+                'start' => EaseFit::fit($times, $samples, ($t[$span->from] + $t[$span->holdFrom]) / 2, false, $middle, $sigma, $walk),
+                'stop' => EaseFit::fit($times, $samples, ($t[$span->to] + $t[$span->holdTo]) / 2, true, $middle, $sigma, $walk),
             ];
         }
         foreach ($flicks as ['axis' => $axis, 'end' => $end]) {
@@ -72,12 +78,19 @@ final readonly class Eases
         }
         $starts = $stops = ['moves' => [], 'rotates' => []];
         foreach ($take->spans as $name => $span) {
+            // An axis that hardly stands out of its noise does not tell when it set out.
+            if ($span->rate < self::TELLS * Statistics::median($take->hold($take->channel(Axis::from($name))->rateNoise()))) {
+                continue;
+            }
             $kind = Axis::from($name)->rotates() ? 'rotates' : 'moves';
             [$starts[$kind][], $stops[$kind][]] = self::halfRateTimes($take, $name, $span);
         }
         $allStops = [...$stops['moves'], ...$stops['rotates']];
+        if (count($allStops) < 2) {
+            return null;
+        }
         $sync = Statistics::span($allStops);
-        foreach ($starts as $times) {
+        foreach (array_filter($starts) as $times) {
             $sync = max($sync, Statistics::span($times));
         }
         if ($starts['moves'] !== [] && $starts['rotates'] !== []) {

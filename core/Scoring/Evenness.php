@@ -12,6 +12,14 @@ use Larkspur\Move\Wanted;
 /** How evenly each held axis was held: spread of its rate over its hold, as a share of the rate ("Steadiness"). */
 final class Evenness
 {
+    /** The most that is put down to the walk of positions, m/s. */
+    private const WALK = ['travel' => 0.09, 'climb' => 0.07];
+
+    /** Nodes beside the take that still see it through the kernel, and how many beyond tell anything. */
+    private const ASIDE = 12;
+
+    private const ENOUGH = 8;
+
     /** @return array<value-of<Axis>, Corrected> */
     public static function of(Take $take, Wanted $wanted): array
     {
@@ -53,6 +61,28 @@ final class Evenness
         );
     }
 
+    /**
+     * What the receiver wanders while the craft rests before and after the take, m/s: positions walk, and that is nobody's
+     * unevenness. Held to WALK, since a craft that is blown about at rest is none either.
+     */
+    private static function atRest(Take $take, Axis $axis): float
+    {
+        $channels = $axis === Axis::Travel ? [$take->grid->x, $take->grid->y] : [$take->grid->z];
+        $square = $noise = 0.0;
+        $n = 0;
+        foreach ($take->grid->t as $i => $_) {
+            if ($i < $take->main->from - self::ASIDE || $i > $take->main->to + self::ASIDE) {
+                foreach ($channels as $channel) {
+                    $square += $channel->steady[$i] ** 2;
+                    $noise += ($channel->sigma * $channel->gSteady[$i]) ** 2;
+                    $n++;
+                }
+            }
+        }
+
+        return $n < self::ENOUGH ? 0.0 : min(self::WALK[$axis->value] ?? 0.0, sqrt(max(0.0, $square - $noise) / $n));
+    }
+
     private static function axis(Take $take, Axis $axis, Span $span): Corrected
     {
         $channel = $take->channel($axis);
@@ -70,7 +100,8 @@ final class Evenness
                 default => 0.05,
             };
         }
-        $rates = array_slice($take->steady[$axis->value], $from, $to - $from);
+        $speed = $take->speedometers[$axis->value] ?? null;
+        $rates = array_slice($speed->steady ?? $take->steady[$axis->value], $from, $to - $from);
         $valid = [];
         foreach ($rates as $i => $rate) {
             if ($take->grid->valid[$from + $i]) {
@@ -80,7 +111,10 @@ final class Evenness
         $rates = count($valid) > 5 ? $valid : $rates;
         $median = Statistics::median($rates);
         $square = Statistics::meanSquare(array_map(static fn (float $rate): float => $rate - $median, $rates));
-        $noise = $channel->sigma ** 2 * Statistics::meanSquare(array_slice($gain, $from, $to - $from)) + $allowance ** 2;
+        if ($axis === Axis::Travel || $axis === Axis::Climb) {
+            $allowance = hypot($allowance, self::atRest($take, $axis));
+        }
+        $noise = $speed?->noise() ?? $channel->sigma ** 2 * Statistics::meanSquare(array_slice($gain, $from, $to - $from)) + $allowance ** 2;
 
         return Corrected::rate($square, $noise, ($to - $from) * Grid::STEP, $width)->times(1 / max($span->rate, $take->floor($axis)));
     }

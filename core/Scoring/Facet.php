@@ -78,7 +78,12 @@ final readonly class Facet
         $figures = [];
         foreach ($measured->eases->all() as [$axis, $end, $fit]) {
             $label = sprintf('%s %s', ucfirst($axis->value), $end === 'start' ? 'eased in over' : 'eased out over');
-            $figures[] = Figure::of($axis->value.'_'.$end, $label, $fit->usable(), 's', $axis->rotates() ? Anchored::EaseAngle : Anchored::EaseTravel);
+            $figures[] = Figure::of($axis->value.'_'.$end, $label, $fit->usable(), 's', $axis->rotates() ? Anchored::EaseAngle : Anchored::EaseTravel)
+                ->restingOn(match (true) {
+                    in_array([$axis, $end], array_map(static fn (array $flick): array => [$flick['axis'], $flick['end']], $measured->eases->flicks), true) => 'fingers',
+                    isset($measured->take->speedometers[$axis->value]) => 'speed',
+                    default => 'positions',
+                });
         }
         if ($measured->eases->sync !== null) {
             $figures[] = Figure::of('sync', 'Axes miss each other by', $measured->eases->sync, 's', Anchored::Sync);
@@ -105,7 +110,7 @@ final readonly class Facet
     {
         $figures = [];
         foreach ($measured->evenness as $axis => $evenness) {
-            $figures[] = Figure::of('evenness_'.$axis, sprintf('%s varies by', ucfirst($axis)), $evenness->value, '%', Anchored::Evenness, 100);
+            $figures[] = Figure::of('evenness_'.$axis, sprintf('%s varies by', ucfirst($axis)), $evenness->value, '%', Anchored::Evenness, 100)->restingOn(isset($measured->take->speedometers[$axis]) ? 'speed' : 'positions');
         }
         $figures[] = Figure::of('pace', 'A point crosses the frame in', $measured->pace, 's', Anchored::Pace);
 

@@ -35,6 +35,9 @@ final class FaultFinder
 
     private const LOOK_BACK = 20;
 
+    /** Bobbing over three seconds that is worth a word, m/s. */
+    private const BOB = 0.13;
+
     /** By how much a start may be harder than the figure of a drill asks. */
     private const OF_FIGURE = 1.8;
 
@@ -191,7 +194,7 @@ final class FaultFinder
         [$at, $bob] = self::bobs($measured->take);
         $bob = sqrt(max(0.0, $bob ** 2 - ($measured->figure->bob ?? 0.0) ** 2));
 
-        return $bob > 0.13 ? [self::worstWindow($measured->take, 'bobbing', 'climb', $at, $bob / 0.13, $bob, 'm/s', 'The foreground hops up and down; no stabiliser takes that out.')] : [];
+        return $bob > self::BOB ? [self::worstWindow($measured->take, 'bobbing', 'climb', $at, $bob / self::BOB, $bob, 'm/s', 'The foreground hops up and down; no stabiliser takes that out.')] : [];
     }
 
     /** The strongest bobbing over three seconds of a take's hold, less noise, m/s. */
@@ -213,7 +216,11 @@ final class FaultFinder
         }
         [$at, $worst] = self::worst($squares);
 
-        return [$at, sqrt(max(0.0, $worst - 1.8 * Statistics::mean($noise)))];
+        $own = Statistics::mean($noise);
+        // Where noise alone bobs as much as a hand would, the worst of many stretches of it looks worse than its mean.
+        $doubt = 1.8 + 0.7 * min(1.0, $own / self::BOB ** 2);
+
+        return [$at, sqrt(max(0.0, $worst - $doubt * $own))];
     }
 
     /** @return list<Fault> */

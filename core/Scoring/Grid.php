@@ -7,6 +7,7 @@ namespace Larkspur\Scoring;
 use Larkspur\Measure\Bins;
 use Larkspur\Measure\LocalQuadratic;
 use Larkspur\Measure\NoiseLevel;
+use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
 
 /**
@@ -34,6 +35,9 @@ final readonly class Grid
     private const FINE_BIN = 0.04;
 
     public const WIDE_BIN = 0.1;
+
+    /** A climb column and the heights agree within this, m/s. */
+    private const AGREES = 0.3;
 
     /** Around a gap in the log this much on either side is not judged, s. */
     private const GAP_MARGIN = 0.3;
@@ -87,6 +91,7 @@ final readonly class Grid
             }
         }
         [$steady, $slow] = $wide;
+        [$bob, $gBob] = self::bobOfClimb($samples, $nodes, $bob, $gBob, $slow[2], $sz);
 
         return new self(
             $samples, $nodes,
@@ -97,6 +102,37 @@ final readonly class Grid
             new Channel($ft[0], $ft[1], $ft[2], $steady[4], $slow[4], $ga[0], $ga[1], $ga[2], $steady[6], $slow[6], $st),
             $bob, $gBob, self::valid($t, $nodes),
         );
+    }
+
+    /**
+     * The quick part of the climb by the log's own climb column, where it has one that agrees with its heights: cleaner than
+     * the difference of two heights. As a rate by the 0.6 s kernel with its noise gain, like those given.
+     *
+     * @param  list<float>  $nodes
+     * @param  list<float>  $bob
+     * @param  list<float>  $gBob
+     * @param  list<float>  $slow  climb by the 2.5 s kernel, from heights
+     * @return array{list<float>, list<float>}
+     */
+    private static function bobOfClimb(Samples $samples, array $nodes, array $bob, array $gBob, array $slow, float $sigma): array
+    {
+        $t = $samples->t;
+        $n = count($t);
+        if ($samples->climb === null || $n < 20) {
+            return [$bob, $gBob];
+        }
+        $way = [0.0];
+        for ($i = 1; $i < $n; $i++) {
+            $way[] = $way[$i - 1] + ($t[$i] - $t[$i - 1]) * ($samples->climb[$i] + $samples->climb[$i - 1]) / 2;
+        }
+        [[$quick]] = LocalQuadratic::rates($t, [$way], $nodes, self::BOB);
+        [[$calm]] = LocalQuadratic::rates($t, [$way], $nodes, self::SLOW);
+        if (Statistics::median(array_map(static fn (float $a, float $b): float => abs($a - $b), $calm, $slow)) > self::AGREES) {
+            return [$bob, $gBob];
+        }
+        $gain = NoiseLevel::of($t, $samples->climb, 0.01, 0.3) * sqrt(($t[$n - 1] - $t[0]) / ($n - 1) / (1.2 * self::BOB)) / $sigma;
+
+        return [array_map(static fn (float $q, float $c, float $s): float => $s + $q - $c, $quick, $calm, $slow), array_fill(0, count($nodes), $gain)];
     }
 
     /**
@@ -151,7 +187,7 @@ final readonly class Grid
         for ($i = 1, $n = count($t); $i < $n; $i++) {
             $steps[] = $t[$i] - $t[$i - 1];
         }
-        $limit = max(0.6, 3 * \Larkspur\Measure\Statistics::median($steps));
+        $limit = max(0.6, 3 * Statistics::median($steps));
         $valid = array_fill(0, count($nodes), true);
         foreach ($steps as $i => $step) {
             if ($step > $limit) {

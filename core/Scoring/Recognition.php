@@ -53,7 +53,7 @@ final readonly class Recognition
     {
         $nodes = [];
         foreach ($grid->t as $i => $t) {
-            if ($t >= $from + self::TRIM && $t <= $to - self::TRIM) {
+            if ($t >= $from + self::TRIM && $t <= $to - self::TRIM && $grid->valid[$i]) {
                 $nodes[] = $i;
             }
         }

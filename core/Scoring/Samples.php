@@ -27,6 +27,8 @@ final readonly class Samples
      * @param  list<float>  $positionT  times of the positions that are not repeats
      * @param  list<float>  $positionX
      * @param  list<float>  $positionY
+     * @param  ?list<float>  $speed  over the ground, m/s, where the log has it
+     * @param  ?list<float>  $climb  m/s, up positive
      */
     private function __construct(
         public array $t,
@@ -38,6 +40,8 @@ final readonly class Samples
         public array $positionT,
         public array $positionX,
         public array $positionY,
+        public ?array $speed = null,
+        public ?array $climb = null,
     ) {
     }
 
@@ -51,7 +55,15 @@ final readonly class Samples
         $z = array_map(static fn (float $altitude): float => $altitude - $floor, $log->column('alt_m'));
         [$pt, $px, $py] = self::withoutRepeats($t, $x, $y);
 
-        return new self($t, $x, $y, $z, Angle::unwrap($log->column('heading_deg'), 360.0), $log->column('gimbal_tilt_deg'), $pt, $px, $py);
+        return new self($t, $x, $y, $z, Angle::unwrap($log->column('heading_deg'), 360.0), $log->column('gimbal_tilt_deg'), $pt, $px, $py, self::whole($log, 'speed_mps'), self::whole($log, 'climb_mps'));
+    }
+
+    /** A column without holes; null where the log has none. @return ?list<float> */
+    private static function whole(FlightLog $log, string $name): ?array
+    {
+        $column = $log->column($name);
+
+        return $column === [] || array_filter($column, is_nan(...)) !== [] ? null : $column;
     }
 
     /**

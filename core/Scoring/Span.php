@@ -18,11 +18,15 @@ final readonly class Span
     ) {
     }
 
+    /** A rate within so many times its own noise is no motion. */
+    private const NOISE = 2.0;
+
     /**
      * @param  list<float>  $rate  signed so that its sum is positive
+     * @param  list<float>  $noise  standard deviation of each: at the ends of a log it is large
      * @return ?self null where the axis hardly moves
      */
-    public static function of(array $rate): ?self
+    public static function of(array $rate, array $noise = []): ?self
     {
         $p95 = Statistics::percentile($rate, 95);
         $fast = array_values(array_filter($rate, static fn (float $p): bool => $p > 0.5 * $p95));
@@ -30,7 +34,7 @@ final readonly class Span
             return null;
         }
         $hold = Statistics::median($fast);
-        [$from, $to] = self::mainRun($rate, 0.1 * $hold);
+        [$from, $to] = self::mainRun($rate, 0.1 * $hold, $noise);
 
         $mean = Statistics::movingAverage($rate, 11);
         $first = $last = $from;
@@ -55,10 +59,11 @@ final readonly class Span
      * A planned profile has no one rate: all between its first and last two seconds counts as held.
      *
      * @param  list<float>  $rate  signed so that its sum is positive
+     * @param  list<float>  $noise
      */
-    public static function profiled(array $rate): ?self
+    public static function profiled(array $rate, array $noise = []): ?self
     {
-        $span = self::of($rate);
+        $span = self::of($rate, $noise);
         if ($span === null) {
             return null;
         }
@@ -71,16 +76,17 @@ final readonly class Span
      * Runs above a threshold, those closer than 1 s joined; of these the one with the largest sum.
      *
      * @param  list<float>  $rate
+     * @param  list<float>  $noise
      * @return array{int, int}
      */
-    private static function mainRun(array $rate, float $threshold): array
+    private static function mainRun(array $rate, float $threshold, array $noise): array
     {
         $best = [0, 0];
         $bestSum = -INF;
         $start = $end = null;
         $n = count($rate);
         for ($i = 0; $i <= $n; $i++) {
-            $moving = $i < $n && $rate[$i] > $threshold;
+            $moving = $i < $n && $rate[$i] > max($threshold, self::NOISE * ($noise[$i] ?? 0.0));
             if ($moving && $end !== null && $i - $end <= 10) {
                 $end = $i;
             } elseif ($moving || $i === $n) {

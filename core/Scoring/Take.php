@@ -49,6 +49,9 @@ final readonly class Take
     /** @var array<value-of<Axis>, Span> spans of the axes held at a constant rate, as far as they move */
     public array $spans;
 
+    /** @var array<value-of<Axis>, Speedometer> the log's own speeds, where it has them and they can be believed */
+    public array $speedometers;
+
     /** Viewing distance d, m. */
     public float $viewing;
 
@@ -76,7 +79,7 @@ final readonly class Take
                 $rate[$axis->value] = self::negated($rate[$axis->value]);
                 $steady[$axis->value] = self::negated($steady[$axis->value]);
             }
-            $span = $axis === $judging->primary() ? $main : Span::of($rate[$axis->value]);
+            $span = $axis === $judging->primary() ? $main : Span::of($rate[$axis->value], self::channelOf($grid, $axis)->edgeNoise());
             if ($span !== null) {
                 $spans[$axis->value] = $span;
             }
@@ -89,6 +92,10 @@ final readonly class Take
         ];
         $this->main = $main;
         $this->spans = $spans;
+        $this->speedometers = array_filter([
+            Axis::Travel->value => isset($spans['travel']) ? Speedometer::of($grid, $grid->samples->speed, $steady['travel']) : null,
+            Axis::Climb->value => isset($spans['climb']) ? Speedometer::of($grid, self::alike($grid->samples->climb, $steady['climb']), $steady['climb']) : null,
+        ]);
         $this->viewing = match (true) {
             $judging->hasSubject() => max(1.0, Statistics::median($this->hold($this->distance))),
             $viewing !== null => max(1.0, $viewing),
@@ -124,10 +131,11 @@ final readonly class Take
             Axis::Travel => $path->speed(),
             null => null,
         };
+        $noise = $judging->primary() === null ? [] : self::channelOf($grid, $judging->primary())->edgeNoise();
         $main = match (true) {
             $rate === null => Span::between($grid->t, $limits ?? [$grid->t[0], $grid->t[$grid->count() - 1]]),
-            $judging->role($judging->primary() ?? Axis::Travel) === Role::Profile => Span::profiled(array_sum($rate) < 0 ? self::negated($rate) : $rate),
-            default => Span::of(array_sum($rate) < 0 ? self::negated($rate) : $rate),
+            $judging->role($judging->primary() ?? Axis::Travel) === Role::Profile => Span::profiled(array_sum($rate) < 0 ? self::negated($rate) : $rate, $noise),
+            default => Span::of(array_sum($rate) < 0 ? self::negated($rate) : $rate, $noise),
         };
 
         return $main === null ? null : new self($grid, $judging, $lens, $subject, $way, $main, $path, $viewing);
@@ -164,6 +172,18 @@ final readonly class Take
     private static function negated(array $values): array
     {
         return array_map(static fn (float $value): float => -$value, $values);
+    }
+
+    /**
+     * A column, turned about where the take's own way is down.
+     *
+     * @param  ?list<float>  $column
+     * @param  list<float>  $known
+     * @return ?list<float>
+     */
+    private static function alike(?array $column, array $known): ?array
+    {
+        return $column === null ? null : (array_sum($column) * array_sum($known) < 0 ? self::negated($column) : $column);
     }
 
     /**
@@ -246,11 +266,16 @@ final readonly class Take
 
     public function channel(Axis $axis): Channel
     {
+        return self::channelOf($this->grid, $axis);
+    }
+
+    private static function channelOf(Grid $grid, Axis $axis): Channel
+    {
         return match ($axis) {
-            Axis::Travel => $this->grid->x,
-            Axis::Climb => $this->grid->z,
-            Axis::Turn => $this->grid->heading,
-            Axis::Tilt => $this->grid->tilt,
+            Axis::Travel => $grid->x,
+            Axis::Climb => $grid->z,
+            Axis::Turn => $grid->heading,
+            Axis::Tilt => $grid->tilt,
         };
     }
 

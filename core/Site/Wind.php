@@ -20,8 +20,14 @@ final readonly class Wind
     /** How long a gust lasts: time constant of its fluctuation, s (common practice, no published source). */
     private const GUST_TIME = 2.5;
 
-    /** @param  float  $from direction it comes from, rad clockwise from north */
-    public function __construct(public float $from = 0.0, public float $mean = 0.0, public float $gust = 0.0)
+    /** A draught of a room comes and goes over this time, s (common practice, no published source). */
+    private const DRAUGHT_TIME = 12.0;
+
+    /**
+     * @param  float  $from  direction it comes from, rad clockwise from north
+     * @param  bool  $indoors  a draught: the same at every height, coming and going slowly
+     */
+    public function __construct(public float $from = 0.0, public float $mean = 0.0, public float $gust = 0.0, public bool $indoors = false)
     {
     }
 
@@ -41,24 +47,27 @@ final readonly class Wind
             ($fields->numberOrNull('from_deg', -360, 360, 'degrees') ?? 0.0) * Angle::DEGREE,
             $mean,
             max($mean, $fields->numberOrNull('gust_mps', 0, 60, 'm/s') ?? $mean),
+            $fields->choiceOrNull('kind', self::KINDS) === 'draught',
         );
     }
 
-    /** @return array{from_deg: float, mean_mps: float, gust_mps: float} */
+    public const KINDS = ['open', 'draught'];
+
+    /** @return array{from_deg: float, mean_mps: float, gust_mps: float, kind?: 'draught'} */
     public function toArray(): array
     {
-        return ['from_deg' => round(Angle::bearing($this->from), 3), 'mean_mps' => $this->mean, 'gust_mps' => $this->gust];
+        return ['from_deg' => round(Angle::bearing($this->from), 3), 'mean_mps' => $this->mean, 'gust_mps' => $this->gust, ...$this->indoors ? ['kind' => 'draught'] : []];
     }
 
     /** Mean wind at a height above ground, m/s: u(z) = u10 (z / 10)^(1/7), held below 1 m. */
     public function meanAt(float $height): float
     {
-        return $this->mean * (max(1.0, $height) / 10) ** self::SHEAR;
+        return $this->indoors ? $this->mean : $this->mean * (max(1.0, $height) / 10) ** self::SHEAR;
     }
 
     public function gustAt(float $height): float
     {
-        return $this->gust * (max(1.0, $height) / 10) ** self::SHEAR;
+        return $this->indoors ? $this->gust : $this->gust * (max(1.0, $height) / 10) ** self::SHEAR;
     }
 
     /**
@@ -69,7 +78,7 @@ final readonly class Wind
     public function gusts(float $height, float $step, int $count, int $seed): array
     {
         $spread = max(0.0, $this->gustAt($height) - $this->meanAt($height)) / self::PEAK_FACTOR;
-        $keep = exp(-$step / self::GUST_TIME);
+        $keep = exp(-$step / ($this->indoors ? self::DRAUGHT_TIME : self::GUST_TIME));
         $kick = $spread * sqrt(1 - $keep * $keep);
         $noise = SeededNoise::named($seed, 'gusts');
         $along = [];

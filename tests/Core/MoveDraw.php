@@ -28,15 +28,18 @@ final class MoveDraw
     /** Draws after which a move that yields nothing is given up. */
     private const PATIENCE = 400;
 
-    /** @return \Generator<int, Plan> without end, unless nothing feasible is found for long */
-    public static function feasible(string $id, int $seed, int $strata = 10): \Generator
+    /**
+     * @param  float  $spread  how far from what is usual: 1 from six tenths to twice
+     * @return \Generator<int, Plan> without end, unless nothing feasible is found for long
+     */
+    public static function feasible(string $id, int $seed, int $strata = 10, float $spread = 1.0): \Generator
     {
         $move = Catalogue::move($id);
         $noise = SeededNoise::named($seed, $id);
         $barren = 0;
         for ($case = 0; $barren < self::PATIENCE; $case++) {
             try {
-                $plan = Planner::plan(Shot::read(Fields::of(self::document($move, $case, $strata, $noise))));
+                $plan = Planner::plan(Shot::read(Fields::of(self::document($move, $case, $strata, $noise, $spread))));
             } catch (Refusal) {
                 $barren++;
 
@@ -52,10 +55,11 @@ final class MoveDraw
     }
 
     /** @return array<string, mixed> */
-    private static function document(Move $move, int $case, int $strata, SeededNoise $noise): array
+    private static function document(Move $move, int $case, int $strata, SeededNoise $noise, float $spread): array
     {
-        $rig = Rigs::all()[['lapwing', 'curlew', 'wren'][$case % 3]];
-        $mode = Rig::MODES[intdiv($case, 3) % 3];
+        // A narrow draw stays with one craft in its middle mode.
+        $rig = Rigs::all()[$spread < 1 ? 'lapwing' : ['lapwing', 'curlew', 'wren'][$case % 3]];
+        $mode = $spread < 1 ? 'standard' : Rig::MODES[intdiv($case, 3) % 3];
         $document = Shots::document([], ['rig' => $rig, 'mode' => $mode]);
         $document['intent'] = [...$document['intent'], 'move' => $move->about()->id, 'camera' => $rig['camera']];
         if ($move->about()->group === Group::Drill) {
@@ -70,7 +74,7 @@ final class MoveDraw
         $usual = $move->defaults($shot->intent, $shot->site->frame(), $shot->tune());
         $parameters = [];
         foreach ($move->parameters() as $k => $parameter) {
-            $value = self::value($parameter, $usual[$parameter->id] ?? null, ($case * 7 + $k * 3) % $strata, $strata, $noise, $case);
+            $value = self::value($parameter, $usual[$parameter->id] ?? null, ($case * 7 + $k * 3) % $strata, $strata, $noise, $case, $spread);
             if ($value !== null) {
                 $parameters[$parameter->id] = $value;
             }
@@ -80,7 +84,7 @@ final class MoveDraw
         return $document;
     }
 
-    private static function value(Parameter $parameter, float|string|null $usual, int $stratum, int $strata, SeededNoise $noise, int $case): float|string|null
+    private static function value(Parameter $parameter, float|string|null $usual, int $stratum, int $strata, SeededNoise $noise, int $case, float $spread): float|string|null
     {
         $share = ($stratum + $noise->between(0, 1)) / $strata;
         if ($parameter->choices !== []) {
@@ -98,7 +102,7 @@ final class MoveDraw
             str_starts_with($parameter->id, 'tilt_') && $parameter->unit === 'deg' => $usual + 16 * ($share - 0.5),
             $parameter->id === 'first_y', $parameter->id === 'last_y' => $usual + 0.1 * ($share - 0.5),
             $parameter->id === 'turns' => (float) (1 + $stratum % 2),
-            default => $usual * exp(log(0.6) + $share * (log(1.9) - log(0.6))),
+            default => $usual * exp($spread * (log(0.6) + $share * (log(1.9) - log(0.6)))),
         };
 
         return max($parameter->least, min($parameter->most, $value));

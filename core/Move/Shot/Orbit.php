@@ -27,6 +27,4 @@ final readonly class Orbit extends Round
             ], family: 'orbit',
         );
     }
-
-
 }

@@ -13,8 +13,10 @@ use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Pose;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
+use Larkspur\Flight\Slip;
 use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
+use Larkspur\Rig\Finger;
 use Larkspur\Rig\Rig;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
@@ -125,7 +127,7 @@ final class SimulationTest extends TestCase
     public function test_a_fault_put_at_a_chosen_time_is_found_there(): void
     {
         $plan = Shots::plan(['radius_m' => 22, 'arc_deg' => 150, 'pace_mps' => 2.3]);
-        $habits = new OperatorHabits(pulses: [['finger' => 'turn', 'at' => 11.0, 'size' => 0.35, 'length' => 0.35]]);
+        $habits = new OperatorHabits(slips: [new Slip('kick', Finger::Turn, 11.0, 0.35, 0.35)]);
         $flight = SimulatedOperator::fly($plan, $habits, Wind::still(), 1);
         $score = Scorer::score((new Recorder)->record($flight, $plan->shot->site->frame()), $plan->move->intent);
 

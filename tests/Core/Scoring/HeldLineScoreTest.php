@@ -11,8 +11,10 @@ use Larkspur\Fields;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
+use Larkspur\Flight\Slip;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
+use Larkspur\Rig\Finger;
 use Larkspur\Rig\StickMode;
 use Larkspur\Scoring\Fault;
 use Larkspur\Scoring\Replay;
@@ -55,7 +57,7 @@ final class HeldLineScoreTest extends TestCase
         $at = ($plan->move->holdFrom + $plan->move->holdTo) / 2;
         $clean = self::flown($plan, new OperatorHabits);
         // The hand counts from its first motion.
-        $leak = self::flown($plan, new OperatorHabits(pulses: [['finger' => 'turn', 'at' => $at - $plan->move->onset, 'size' => 0.35, 'length' => 0.4]]));
+        $leak = self::flown($plan, new OperatorHabits(slips: [new Slip('kick', Finger::Turn, $at - $plan->move->onset, 0.35, 0.4)]));
         $kicks = array_values(array_filter($leak->allFaults, static fn (Fault $fault): bool => $fault->id === 'kick' && $fault->axis === 'turn'));
 
         self::assertSame([], $clean->faults);

@@ -11,9 +11,11 @@ use Larkspur\Flight\Aircraft;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
+use Larkspur\Flight\Slip;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
+use Larkspur\Rig\Finger;
 use Larkspur\Rig\StickMode;
 use Larkspur\Scoring\Fault;
 use Larkspur\Scoring\FaultFinder;
@@ -264,7 +266,7 @@ final class ScorerTest extends TestCase
     public function test_usable_stretches_leave_the_fault_out(): void
     {
         $plan = self::plan();
-        $flight = SimulatedOperator::fly($plan, new OperatorHabits(pulses: [['finger' => 'turn', 'at' => 12.0, 'size' => 0.4, 'length' => 0.35]]), Wind::still(), 1);
+        $flight = SimulatedOperator::fly($plan, new OperatorHabits(slips: [new Slip('kick', Finger::Turn, 12.0, 0.4, 0.35)]), Wind::still(), 1);
         $score = Scorer::score((new Recorder)->record($flight, $plan->shot->site->frame()), $plan->move->intent);
         $kick = $score->faults[0]->t;
 
