@@ -10,7 +10,7 @@ namespace Larkspur;
  * The message is written for the person who sees it; `place` names where the fault sits (a field such as
  * "parameters.radius_m", or "line 12, column alt_m"), so that a form, a command line or an API can point at it.
  */
-final class Refusal extends \DomainException
+class Refusal extends \DomainException
 {
     public function __construct(
         string $message,

@@ -134,7 +134,7 @@ foreach (MOVES as $move) {
         for ($level = 0; $level < 5; $level++) {
             $noise = SeededNoise::named($seed * 5 + $level, $move);
             $mean = $noise->between(0, 7);
-            $wind = new Wind($noise->between(0, 2 * M_PI), $mean, $mean * $noise->between(1.1, 1.5));
+            $wind = new Wind($noise->between(0, 2 * M_PI), $mean, $mean * $noise->between(1.12, 1.36));
             $flight = bare(SimulatedOperator::fly($plan, OperatorHabits::ofLevel($level, $seed * 31 + $level), $wind, $seed));
             $rate = $rates[$seed % 5];
             $white = $noise->between(0.1, 0.3);
@@ -222,7 +222,7 @@ foreach (MOVES as $move) {
             }
         }
         if (Catalogue::move($move)->judging($plan->move->intent)->role(Larkspur\Move\Axis::Climb)->name === 'Still' && $hold > 5) {
-            $bounce = abs($mode->travelFor(Finger::Climb, 1.5));
+            $bounce = abs($mode->travelFor(Finger::Climb, 1.7));
             $bobbed = SimulatedOperator::fly($plan, OperatorHabits::ofLevel(4, $seed)->slipping(new Slip('bounce', Finger::Climb, $at, $bounce, 3.2)), Wind::still(), $seed);
             $found['bobbing'][1]++;
             foreach (judged($recorder->record(bare($bobbed), $frame, $seed), $plan)->faults ?? [] as $fault) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Choreography;
 
 use Larkspur\Move\Catalogue;
+use Larkspur\Move\Combination;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Parameter;
 use Larkspur\Rig\CurveKinds;
@@ -65,6 +66,8 @@ final class ShotSchema
             'camera' => self::group(['hfov_deg'], ['hfov_deg' => self::number(2, 160), 'aspect' => self::number(0.3, 4)]),
             'home' => self::point(),
             'parameters' => self::group([], $parameters),
+            'join' => ['enum' => [Combination::SEQUENCE, Combination::TOGETHER], 'default' => Combination::SEQUENCE],
+            'parts' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 3, 'items' => self::group(['move'], ['move' => ['enum' => Catalogue::ids()], 'parameters' => self::group([], $parameters)])],
         ]);
     }
 

@@ -71,7 +71,7 @@ final readonly class OperatorHabits
     public static function ofLevel(int $level, int $seed): self
     {
         $noise = SeededNoise::named($seed, 'person');
-        $own = static fn (float $median, float $spread = 0.25): float => $median * exp($spread * $noise->normal());
+        $own = static fn (float $median, float $spread = 0.16): float => $median * exp($spread * $noise->normal());
         [$tremor, $wander, $leak, $mismatch, $reaction, $gain, $blind, $easeIn, $easeOut, $late, $unrest, $kicks] = [
             [0.050, 0.27, 0.190, 0.160, 0.60, 1.35, 0.060, 0.14, 0.10, 0.90, 0.095, 2.0],
             [0.027, 0.15, 0.100, 0.085, 0.47, 1.05, 0.036, 0.32, 0.26, 0.50, 0.064, 0.9],
@@ -89,7 +89,7 @@ final readonly class OperatorHabits
 
         return new self(
             $own($tremor), $own($wander), $own($leak), $own($mismatch) * ($noise->uniform() < 0.5 ? -1 : 1), $own($reaction, 0.12), $own($gain, 0.15), $own($blind),
-            min(1.0, $own($easeIn)), min(1.0, $own($easeOut)), $own($late, 0.4), $own($unrest), $slips,
+            min(1.0, $own($easeIn)), min(1.0, $own($easeOut)), $own($late, 0.25), $own($unrest), $slips,
         );
     }
 

@@ -71,6 +71,7 @@ final class Catalogue
         'rise-turn-tilt' => Shot\RiseTurnTilt::class,
         'back-rise-tilt' => Shot\BackRiseTilt::class,
         'climbing-orbit-with-tilt' => Shot\ClimbingOrbitWithTilt::class,
+        Combination::ID => Combination::class,
         'hover' => Drill\Hover::class,
         'hover-and-turn' => Drill\HoverAndTurn::class,
         'slowest-line' => Drill\SlowestLine::class,
@@ -117,6 +118,9 @@ final class Catalogue
     public static function plan(Intent $intent, LocalFrame $frame, ModeTune $mode): MovePlan
     {
         $move = self::move($intent->move);
+        if ($move instanceof Combination) {
+            return $move->joined($intent, $frame, $mode);
+        }
         $open = array_diff_key($move->defaults($intent, $frame, $mode), $intent->parameters);
 
         return $move->plan($intent->with($open), array_keys($open), $frame);

@@ -16,6 +16,7 @@ enum Group: string
     case Around = 'around';
     case Follow = 'follow';
     case Above = 'above';
+    case Combined = 'combined';
     case Drill = 'drill';
 
     public function words(): string
@@ -30,6 +31,7 @@ enum Group: string
             self::Around => 'Goes round it',
             self::Follow => 'Keeps up with it',
             self::Above => 'Looks straight down',
+            self::Combined => 'Several in one',
             self::Drill => 'Drills for the thumbs',
         };
     }

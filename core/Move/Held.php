@@ -39,8 +39,9 @@ abstract readonly class Held extends PacedMove
         $lead = $pan > 0 ? Lead::seconds($pan, $intent->lens) : 0.0;
         $first = $this->wanted($intent)->aimV;
         $wander = ($this->wanted($intent)->lastV ?? $first) - $first;
-        $at = static function (float $way) use ($path, $centre, $foot): Position {
-            [$reach, $bearing, $height] = $path($way);
+        $before = $pace->before($intent);
+        $at = static function (float $way) use ($path, $centre, $foot, $before): Position {
+            [$reach, $bearing, $height] = $path($way - $before);
 
             return new Position($centre->east + $reach * sin($bearing), $centre->north + $reach * cos($bearing), $foot + $height);
         };

@@ -26,6 +26,8 @@ final readonly class Intent
      * @param  float  $aimY  fraction from the top
      * @param  ?GeoPoint  $home  take-off point, where heights in the log are relative to it
      * @param  array<string, float|string>  $parameters  SI units and degrees, by parameter id
+     * @param  list<array{move: string, parameters: array<string, float|string>}>  $parts  of a combination, in order
+     * @param  'sequence'|'together'  $join  how its parts are joined
      * @param  list<array{t: float, at: GeoPoint}>  $track  where a subject that moves is at which second; its first point is $subject
      */
     public function __construct(
@@ -38,6 +40,8 @@ final readonly class Intent
         public ?GeoPoint $home,
         public array $parameters,
         public array $track = [],
+        public array $parts = [],
+        public string $join = Combination::SEQUENCE,
     ) {
     }
 
@@ -63,7 +67,17 @@ final readonly class Intent
             $home === null ? null : GeoPoint::read($home),
             Parameter::readAll($move->parameters(), $fields->groupOrNull('parameters') ?? Fields::of([])),
             $track,
+            array_map(self::part(...), $fields->groups('parts')),
+            $fields->choiceOrNull('join', [Combination::SEQUENCE, Combination::TOGETHER]) === Combination::TOGETHER ? Combination::TOGETHER : Combination::SEQUENCE,
         );
+    }
+
+    /** @return array{move: string, parameters: array<string, float|string>} */
+    private static function part(Fields $fields): array
+    {
+        $move = Catalogue::move($fields->text('move'), $fields->place('move'));
+
+        return ['move' => $move->about()->id, 'parameters' => Parameter::readAll($move->parameters(), $fields->groupOrNull('parameters') ?? Fields::of([]))];
     }
 
     /** @return non-empty-list<array{t: float, at: GeoPoint}> */
@@ -122,8 +136,18 @@ final readonly class Intent
     {
         return new self(
             $this->move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home,
-            [...$this->parameters, ...$parameters], $this->track,
+            [...$this->parameters, ...$parameters], $this->track, $this->parts, $this->join,
         );
+    }
+
+    /**
+     * One move of a combination as an intent of its own.
+     *
+     * @param  array<string, float|string>  $parameters
+     */
+    public function asPart(string $move, array $parameters): self
+    {
+        return new self($move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $parameters, $this->track);
     }
 
     /** The same intent with a subject that moves: sampled each tenth of a second between two times. */
@@ -134,7 +158,7 @@ final readonly class Intent
             $track[] = ['t' => round($from + 0.1 * $k, 3), 'at' => $frame->geoPoint($point->at($from + 0.1 * $k))];
         }
 
-        return new self($this->move, $track[0]['at'], $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, $track);
+        return new self($this->move, $track[0]['at'], $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, $track, $this->parts, $this->join);
     }
 
     /** @return array<string, mixed> */
@@ -154,6 +178,8 @@ final readonly class Intent
             'camera' => $this->lens->assumed ? null : $this->lens->toArray(),
             'home' => $this->home?->toArray(),
             'parameters' => $this->parameters,
+            'join' => $this->parts === [] ? null : $this->join,
+            'parts' => $this->parts === [] ? null : $this->parts,
         ], static fn (mixed $value): bool => $value !== null);
     }
 }

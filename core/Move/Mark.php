@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Move;
 
-/** A moment of a figure at which something is measured: a corner, a touchdown, a crossing, the close. */
+/** A moment of a figure at which something is measured: a corner, a touchdown, a crossing, the close, a seam, the end. */
 final readonly class Mark
 {
     public const CORNER = 'corner';
@@ -16,6 +16,11 @@ final readonly class Mark
     public const CROSSING = 'crossing';
 
     public const CLOSE = 'close';
+
+    /** Where one part of a combination hands over to the next, and where its last picture is. */
+    public const SEAM = 'seam';
+
+    public const END = 'end';
 
     /**
      * @param  self::*  $kind

@@ -25,6 +25,11 @@ final readonly class Pace
     /** Longest pass that can be planned, s: nobody holds a stick still for longer. */
     public const LONGEST = 300.0;
 
+    /** What a stated start means: where first motion begins, or where the run-in is over and the first wanted frame is taken. */
+    public const FIRST_MOTION = 'first motion';
+
+    public const FIRST_FRAME = 'first frame';
+
     public float $ease;
 
     /** The motion itself, in metres along the path (or whatever the length counts). */
@@ -48,6 +53,18 @@ final readonly class Pace
         }
         $this->ease = max(1e-3, min($ease, $length / $rate));
         $this->stroke = new Stroke($length, self::SETTLE, self::SETTLE + $length / $rate + $this->ease, $this->ease);
+    }
+
+    /** Way that the swell takes before the pace is reached, m: half of what the pace would cover in it. */
+    public function runIn(): float
+    {
+        return $this->rate * $this->ease / 2;
+    }
+
+    /** What of the way lies before a stated start: the run-in where that is the first frame, nothing otherwise. */
+    public function before(Intent $intent): float
+    {
+        return $intent->choice('start_at') === self::FIRST_FRAME ? $this->runIn() : 0.0;
     }
 
     public function onset(): float

@@ -81,6 +81,7 @@ final readonly class Parameter
             self::number('bay_m', 'Depth of the bay', 'm', 1, 100, 0.5, [2.0, 12.0]),
             self::number('turns', 'Times round', '', 1, 10, 1, [1.0, 4.0]),
             self::choice('finger', 'Finger', array_map(static fn (Finger $finger): string => $finger->value, Finger::cases())),
+            self::choice('start_at', 'The start is', [Pace::FIRST_MOTION, Pace::FIRST_FRAME]),
             self::number('trim_run', 'Touch of run', '', -1, 1, 0.01, [-0.1, 0.1]),
         ];
     }

@@ -86,7 +86,8 @@ abstract readonly class Played extends PacedMove
         $count = (int) ceil(($stop + Pace::REST) / MovePlan::STEP);
         [$way, $turned] = self::way($strokes, $count);
         // The figure is laid so that it passes its stance, facing as the stance faces, at the pivot's share of the time.
-        $anchor = (int) round(($onset + $this->pivot() * ($stop - $onset)) / MovePlan::STEP);
+        $passes = $this->pivot() === 0.0 && $pace->before($intent) > 0 ? $pace->holdFrom() : $onset + $this->pivot() * ($stop - $onset);
+        $anchor = (int) round($passes / MovePlan::STEP);
         $first = $stance->heading - $turned[$anchor];
         $sin = sin($first);
         $cos = cos($first);

@@ -15,6 +15,11 @@ final class Evenness
     /** The most that is put down to the walk of positions, m/s. */
     private const WALK = ['travel' => 0.09, 'climb' => 0.07];
 
+    /** What positions wander where they are noisy at all, m/s, and the noise from which they are, m. */
+    private const WANDERS = ['travel' => 0.055, 'climb' => 0.035];
+
+    private const QUIET = 0.03;
+
     /** Nodes beside the take that still see it through the kernel, and how many beyond tell anything. */
     private const ASIDE = 12;
 
@@ -112,7 +117,7 @@ final class Evenness
         $median = Statistics::median($rates);
         $square = Statistics::meanSquare(array_map(static fn (float $rate): float => $rate - $median, $rates));
         if ($axis === Axis::Travel || $axis === Axis::Climb) {
-            $allowance = hypot($allowance, self::atRest($take, $axis));
+            $allowance = max($allowance, $channel->sigma > self::QUIET ? self::WANDERS[$axis->value] : 0.0, self::atRest($take, $axis));
         }
         $noise = $speed?->noise() ?? $channel->sigma ** 2 * Statistics::meanSquare(array_slice($gain, $from, $to - $from)) + $allowance ** 2;
 

@@ -85,6 +85,8 @@ final readonly class FigureMeasure
                 Mark::TOUCHDOWN => [Figure::of('touchdown', 'Touchdown misses its mark by', $missed, 'm', Anchored::FigureMiss), 'line'],
                 Mark::CROSSING => [Figure::of('crossing', 'The crossing misses its spot by', $missed, 'm', Anchored::FigureMiss), 'line'],
                 Mark::CLOSE => [Figure::of('closure', 'The figure stays open by', $missed, 'm', Anchored::FigureMiss), 'line'],
+                Mark::END => [Figure::of('end', 'The last picture is taken beside its place by', $missed, 'm', Anchored::FigureMiss), 'line'],
+                Mark::SEAM => [Figure::of('seam', 'The hand-over lies beside its place by', $missed, 'm', Anchored::FigureMiss), 'line'],
                 Mark::CORNER => [Figure::of('corner', 'A corner misses its heading by', $swept, 'deg', Anchored::HeadingMiss), 'frame'],
                 Mark::HEADING => [Figure::of('heading', 'A turn misses its end by', $swept, 'deg', Anchored::HeadingMiss), 'frame'],
             };

@@ -13,7 +13,7 @@ use Larkspur\Telemetry\FlightLog;
 final readonly class Score
 {
     /** Version of the method; stored with every score, so that old scores can be told from new ones. */
-    public const METHOD = 'larkspur/score/1';
+    public const METHOD = 'larkspur/score/2';
 
     /**
      * @param  Intent  $intent  complete: what the take was judged against

@@ -7,46 +7,46 @@ namespace Larkspur\Telemetry;
 use Larkspur\Refusal;
 
 /**
- * Reads Flight CSV (docs/formats.md; RFC 4180 with one record a line).
+ * Reads Flight CSV (docs/formats.md; RFC 4180 with one record a line), and any other CSV by a ColumnMapping.
  *
  * Also taken: a byte-order mark, LF line ends, semicolon or tab as separator, a decimal comma with those, and the
- * unit-bearing column names of Quantity. A row that can't be read is left out and named by its line; the file is
- * refused where that is most of it, or where it is not such a file at all.
+ * unit-bearing column names of Quantity. A file with columns of other names is told by ColumnsUnknown, which carries what
+ * they probably are.
  */
 final class FlightCsvReader implements LogReader
 {
     private const LONGEST_LINE = 65536;
 
-    /** More rows than eight hours at 50 Hz: no flight lasts that long. */
-    public const MOST_ROWS = 1_500_000;
+    /** Rows looked at to guess what columns are. */
+    private const LOOKED_AT = 200;
 
-    private const FEWEST_ROWS = 30;
+    private SampleRows $rows;
 
-    /** Rows named one by one; further ones are counted. */
-    private const NAMED_ROWS = 20;
-
-    private const LARGEST_BAD_SHARE = 0.2;
-
-    /** @var list<LogNote> */
-    private array $notes = [];
-
-    private int $badRows = 0;
+    public function __construct(private readonly ?ColumnMapping $mapping = null)
+    {
+        $this->rows = new SampleRows([]);
+    }
 
     public function read(mixed $stream, ?callable $progress = null): FlightLog
     {
-        $this->notes = [];
-        $this->badRows = 0;
         $header = $this->firstLine($stream);
         $separator = self::separator($header);
-        [$places, $factors, $modeAt, $width] = $this->columns(self::fields($header, $separator, 1), $header);
+        $headers = self::fields($header, $separator, 1);
+        $decimalComma = $separator !== ',';
+        $this->rows = new SampleRows([]);
+        [$places, $scales, $modeAt] = $this->mapping === null ? $this->columns($headers, $header, $stream, $separator) : $this->mapped($this->mapping, $headers);
+        $width = count($headers);
+        $clock = $this->mapping?->clock();
+        $timeAt = $places['t'];
+        if ($clock !== null) {
+            unset($places['t']);
+        }
+        $this->rows = new SampleRows(array_keys($places), $this->rows);
+        $first = null;
+        $epoch = null;
 
-        $names = array_keys($places);
-        $columns = array_fill_keys($names, []);
-        $modes = [];
-        $lines = [];
         $line = 1;
         $bytes = strlen($header);
-        $decimalComma = $separator !== ',';
         while (($text = fgets($stream, self::LONGEST_LINE)) !== false) {
             $line++;
             $bytes += strlen($text);
@@ -62,32 +62,31 @@ final class FlightCsvReader implements LogReader
                 continue;
             }
             $values = [];
+            if ($clock !== null) {
+                $seconds = $clock->seconds($decimalComma && $clock !== Clock::TimeOfDay ? str_replace(',', '.', $row[$timeAt]) : $row[$timeAt]);
+                if ($seconds === null) {
+                    $this->rows->leaveOut($line, 't', sprintf('“%s” is not a time of this clock.', mb_strimwidth(mb_scrub(trim($row[$timeAt]), 'UTF-8'), 0, 40, '…')));
+
+                    continue;
+                }
+                if ($first === null) {
+                    $first = $seconds;
+                    $epoch = $clock->isEpoch($seconds) ? $seconds : null;
+                }
+                $values['t'] = $epoch === null && $clock !== Clock::TimeOfDay ? $seconds : round($seconds - $first, 4);
+            }
             foreach ($places as $name => $place) {
-                $value = $this->number($row[$place], $decimalComma, $name, $factors[$name], $line);
+                $value = $this->number($row[$place], $decimalComma, $name, $scales[$name], $line);
                 if ($value === null) {
                     continue 2;
                 }
                 $values[$name] = $value;
             }
-            foreach ($values as $name => $value) {
-                $columns[$name][] = $value;
-            }
-            if ($modeAt !== null) {
-                $modes[] = trim($row[$modeAt]);
-            }
-            $lines[] = $line;
-            if (count($lines) > self::MOST_ROWS) {
-                throw new Refusal('This log has more rows than any flight day gives. Split it and import the parts.', 'line '.$line, 'at most '.number_format(self::MOST_ROWS).' rows');
-            }
+            $this->rows->add($values, $line, $modeAt === null ? null : trim($row[$modeAt]));
         }
-        $this->checkShare(count($lines));
-        $log = $this->inOrder($columns, $modes, $lines);
-        $this->noteGaps($log);
-        if ($this->badRows > self::NAMED_ROWS) {
-            $this->notes[] = new LogNote(sprintf('%d more rows could not be read and were left out.', $this->badRows - self::NAMED_ROWS));
-        }
+        $lacks = $this->mapping === null ? [] : array_values(array_diff(['heading_deg', 'gimbal_tilt_deg'], array_keys($places)));
 
-        return new FlightLog($log->columns, $log->flightModes, $this->notes);
+        return $this->rows->log($lacks, $epoch);
     }
 
     /** @param  resource  $stream */
@@ -148,11 +147,13 @@ final class FlightCsvReader implements LogReader
 
     /**
      * @param  list<string>  $headers
-     * @return array{array<string, int>, array<string, float>, ?int, int} places by contract name, factors, place of the flight mode, number of fields
+     * @param  resource  $stream  behind its header
+     * @param  non-empty-string  $separator
+     * @return array{array<string, int>, array<string, array{float, float}>, ?int} places by contract name, factor and offset, place of the flight mode
      */
-    private function columns(array $headers, string $line): array
+    private function columns(array $headers, string $line, mixed $stream, string $separator): array
     {
-        $places = $factors = $stated = [];
+        $places = $scales = $stated = [];
         $modeAt = null;
         $unknown = [];
         foreach ($headers as $place => $header) {
@@ -172,26 +173,74 @@ final class FlightCsvReader implements LogReader
                 throw new Refusal(sprintf('“%s” and “%s” state the same quantity.', $stated[$name], trim($header)), 'line 1', 'one column for each quantity');
             }
             $places[$name] = $place;
-            $factors[$name] = $factor;
+            $scales[$name] = [$factor, 0.0];
             $stated[$name] = trim($header);
             if ($factor !== 1.0) {
-                $this->notes[] = new LogNote(sprintf('“%s” was converted to %s.', trim($header), $name), 1, trim($header));
+                $this->rows->note(new LogNote(sprintf('“%s” was converted to %s.', trim($header), $name), 1, trim($header)));
             }
         }
         $missing = array_values(array_diff(FlightLog::REQUIRED, array_keys($places)));
         if ($missing !== []) {
             $found = mb_strimwidth(str_replace("\t", ' ', $line), 0, 120, '…');
-            throw new Refusal(
+            throw new ColumnsUnknown(
                 sprintf('There is no column %s. The header reads: %s.', Quantity::accepted($missing[0]), $found),
                 'line 1, column '.$missing[0],
                 'the columns '.implode(', ', FlightLog::REQUIRED),
+                array_map(trim(...), $headers), self::guess($headers, $stream, $separator),
             );
         }
         if ($unknown !== []) {
-            $this->notes[] = new LogNote('Columns that were not used: '.implode(', ', $unknown).'.', 1);
+            $this->rows->note(new LogNote('Columns that were not used: '.implode(', ', $unknown).'.', 1));
         }
 
-        return [$places, $factors, $modeAt, count($headers)];
+        return [$places, $scales, $modeAt];
+    }
+
+    /**
+     * What the columns of a file with other names probably are.
+     *
+     * @param  list<string>  $headers
+     * @param  resource  $stream
+     * @param  non-empty-string  $separator
+     */
+    private static function guess(array $headers, mixed $stream, string $separator): ColumnGuess
+    {
+        $rows = [];
+        while (count($rows) < self::LOOKED_AT && ($text = fgets($stream, self::LONGEST_LINE)) !== false) {
+            $cells = str_getcsv(rtrim($text, "\r\n"), $separator, '"', '');
+            if (count($cells) === count($headers)) {
+                $rows[] = array_map(static fn (?string $cell): string => $separator === ',' ? (string) $cell : (string) preg_replace('/^(-?\d+),(\d+)$/', '$1.$2', (string) $cell), $cells);
+            }
+        }
+
+        return ColumnGuess::of($headers, $rows);
+    }
+
+    /**
+     * @param  list<string>  $headers
+     * @return array{array<string, int>, array<string, array{float, float}>, ?int}
+     */
+    private function mapped(ColumnMapping $mapping, array $headers): array
+    {
+        $at = [];
+        foreach ($headers as $place => $header) {
+            $at[mb_strtolower(trim($header))] ??= $place;
+        }
+        $places = $scales = [];
+        $modeAt = null;
+        foreach ($mapping->columns as $name => ['column' => $column, 'unit' => $unit]) {
+            $place = $at[mb_strtolower(trim($column))] ?? throw new Refusal(sprintf('There is no column “%s” in this file.', $column), 'line 1', 'one of '.mb_strimwidth(implode(', ', array_map(trim(...), $headers)), 0, 120, '…'));
+            if ($name === 'flight_mode') {
+                $modeAt = $place;
+
+                continue;
+            }
+            $places[$name] = $place;
+            $scales[$name] = $mapping->scale($name);
+            $this->rows->note(new LogNote(sprintf('“%s” was read as %s%s.', $column, $name, $unit === '' ? '' : ' in '.$unit), 1, $column));
+        }
+
+        return [$places, $scales, $modeAt];
     }
 
     /**
@@ -203,16 +252,17 @@ final class FlightCsvReader implements LogReader
         try {
             $row = self::fields($text, $separator, $line);
         } catch (Refusal $refusal) {
-            return $this->leaveOut($line, '', $refusal->getMessage());
+            return $this->rows->leaveOut($line, '', $refusal->getMessage());
         }
         if (count($row) !== $width) {
-            return $this->leaveOut($line, '', sprintf('%d fields where the header has %d.', count($row), $width));
+            return $this->rows->leaveOut($line, '', sprintf('%d fields where the header has %d.', count($row), $width));
         }
 
         return $row;
     }
 
-    private function number(string $cell, bool $decimalComma, string $name, float $factor, int $line): ?float
+    /** @param  array{float, float}  $scale  factor and offset to the contract's unit */
+    private function number(string $cell, bool $decimalComma, string $name, array $scale, int $line): ?float
     {
         $required = in_array($name, FlightLog::REQUIRED, true);
         $cell = trim($cell);
@@ -230,111 +280,10 @@ final class FlightCsvReader implements LogReader
                     ? sprintf('“%s” carries a unit of its own; write the number alone and put the unit in the column’s name.', $cell)
                     : ($cell === '' ? 'The cell is empty.' : sprintf('“%s” is not a number.', mb_strimwidth(mb_scrub($cell, 'UTF-8'), 0, 40, '…')));
 
-                return $this->leaveOut($line, $name, $why);
+                return $this->rows->leaveOut($line, $name, $why);
             }
         }
-        $value = (float) $cell * $factor;
-        [$least, $most, $expected] = Quantity::RANGES[$name] ?? [-INF, INF, ''];
-        if (! is_finite($value) || $value < $least || $value > $most) {
-            return $required ? $this->leaveOut($line, $name, sprintf('%s is not %s.', $cell, $expected)) : NAN;
-        }
 
-        return $value;
-    }
-
-    private function leaveOut(int $line, string $column, string $why): null
-    {
-        $this->badRows++;
-        if ($this->badRows <= self::NAMED_ROWS) {
-            $this->notes[] = new LogNote('Left out: '.$why, $line, $column);
-        }
-
-        return null;
-    }
-
-    private function checkShare(int $good): void
-    {
-        $first = null;
-        foreach ($this->notes as $note) {
-            if (str_starts_with($note->text, 'Left out')) {
-                $first = $note;
-                break;
-            }
-        }
-        $place = $first === null ? 'line 2' : 'line '.$first->line.($first->column === '' ? '' : ', column '.$first->column);
-        if ($this->badRows > self::LARGEST_BAD_SHARE * ($good + $this->badRows)) {
-            throw new Refusal(sprintf('%d of %d rows can’t be read. The first: %s', $this->badRows, $good + $this->badRows, substr($first->text ?? '', 10)), $place, 'numbers in every required column');
-        }
-        if ($good < self::FEWEST_ROWS) {
-            throw new Refusal(sprintf('Only %d rows hold a sample.', $good), $place, 'at least '.self::FEWEST_ROWS.' samples');
-        }
-    }
-
-    /**
-     * @param  array<string, list<float>>  $columns
-     * @param  list<string>  $modes
-     * @param  list<int>  $lines
-     */
-    private function inOrder(array $columns, array $modes, array $lines): FlightLog
-    {
-        $t = $columns['t'];
-        $n = count($t);
-        $back = $repeated = [];
-        for ($i = 1; $i < $n; $i++) {
-            if ($t[$i] < $t[$i - 1]) {
-                $back[] = $lines[$i];
-            }
-        }
-        $order = range(0, $n - 1);
-        if ($back !== []) {
-            usort($order, static fn (int $a, int $b): int => [$t[$a], $a] <=> [$t[$b], $b]);
-            $this->notes[] = new LogNote(sprintf('Time goes back %s; the rows were put in order.', count($back) === 1 ? 'once' : count($back).' times'), $back[0], 't');
-        }
-        $keep = [];
-        $previous = null;
-        foreach ($order as $i) {
-            if ($previous !== null && $t[$i] - $previous <= 1e-4) {
-                $repeated[] = $lines[$i];
-
-                continue;
-            }
-            $previous = $t[$i];
-            $keep[] = $i;
-        }
-        if ($repeated !== []) {
-            $this->notes[] = new LogNote(sprintf('%d rows repeat a time; the first of each was kept.', count($repeated)), $repeated[0], 't');
-        }
-        if (count($keep) < self::FEWEST_ROWS) {
-            throw new Refusal('Time stands still in this log.', 'line '.($repeated[0] ?? 2).', column t', 'a time that rises from row to row, in seconds');
-        }
-        if ($back === [] && $repeated === []) {
-            return new FlightLog($columns, $modes);
-        }
-        foreach ($columns as $name => $values) {
-            $columns[$name] = array_map(static fn (int $i): float => $values[$i], $keep);
-        }
-
-        return new FlightLog($columns, $modes === [] ? [] : array_map(static fn (int $i): string => $modes[$i], $keep));
-    }
-
-    private function noteGaps(FlightLog $log): void
-    {
-        $t = $log->column('t');
-        $limit = max(0.6, 3 / max(1e-6, $log->rate()));
-        $gaps = 0;
-        $widest = 0.0;
-        $at = 0.0;
-        for ($i = 1, $n = count($t); $i < $n; $i++) {
-            $gap = $t[$i] - $t[$i - 1];
-            if ($gap > $limit) {
-                $gaps++;
-                if ($gap > $widest) {
-                    [$widest, $at] = [$gap, $t[$i - 1]];
-                }
-            }
-        }
-        if ($gaps > 0) {
-            $this->notes[] = new LogNote(sprintf('%s in the log, the longest %.1f s at %.1f s; nothing is judged inside a gap.', $gaps === 1 ? 'One gap' : $gaps.' gaps', $widest, $at));
-        }
+        return $this->rows->inRange($name, (float) $cell * $scale[0] + $scale[1], $cell, $line);
     }
 }

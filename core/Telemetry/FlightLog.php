@@ -26,6 +26,7 @@ final readonly class FlightLog
      * @param  array<string, list<float>>  $columns  by contract name
      * @param  list<string>  $flightModes  one a row, or empty
      * @param  list<LogNote>  $notes  what the reader had to say about it
+     * @param  ?float  $epoch  UTC seconds since 1970 at which t is 0, where the log says it
      * @param  list<'heading_deg'|'gimbal_tilt_deg'>  $lacks  camera columns that the log did not have: they are filled with zeros
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class FlightLog
         public array $notes = [],
         public string $sha256 = '',
         public array $lacks = [],
+        public ?float $epoch = null,
     ) {
     }
 
@@ -93,6 +95,7 @@ final readonly class FlightLog
             $this->notes,
             $this->sha256,
             $this->lacks,
+            $this->epoch,
         );
     }
 
@@ -115,7 +118,7 @@ final readonly class FlightLog
 
     public function withSha256(string $sha256): self
     {
-        return new self($this->columns, $this->flightModes, $this->notes, $sha256, $this->lacks);
+        return new self($this->columns, $this->flightModes, $this->notes, $sha256, $this->lacks, $this->epoch);
     }
 
     /** @return list<Axis> axes of which the log tells nothing */

@@ -9,11 +9,15 @@ use Larkspur\Refusal;
 /** The registry of log formats, by the ending of the file's name. */
 final class Formats
 {
-    public static function reader(string $fileName): LogReader
+    /** @param  ?ColumnMapping  $mapping  what the columns of a CSV are that is not our own */
+    public static function reader(string $fileName, ?ColumnMapping $mapping = null): LogReader
     {
         return match (self::ending($fileName)) {
-            'csv', 'txt', 'tsv' => new FlightCsvReader,
-            default => throw new Refusal(sprintf('“%s” is not a name that a flight log has.', basename($fileName)), '', 'a Flight CSV log, ending in .csv'),
+            'csv', 'txt', 'tsv' => new FlightCsvReader($mapping),
+            'gpx' => new GpxReader,
+            'kml' => new KmlReader,
+            'geojson', 'json' => new GeoJsonReader,
+            default => throw new Refusal(sprintf('“%s” is not a name that a flight log has.', basename($fileName)), '', 'a log ending in .csv, .gpx, .kml or .geojson'),
         };
     }
 
@@ -21,8 +25,10 @@ final class Formats
     {
         return match (self::ending($fileName)) {
             'csv' => new FlightCsvWriter,
+            'gpx' => new GpxWriter,
+            'kml' => new KmlWriter,
             'geojson', 'json' => new GeoJsonWriter,
-            default => throw new Refusal(sprintf('A log can’t be written as “%s”.', basename($fileName)), '', 'a name ending in .csv or .geojson'),
+            default => throw new Refusal(sprintf('A log can’t be written as “%s”.', basename($fileName)), '', 'a name ending in .csv, .gpx, .kml or .geojson'),
         };
     }
 

@@ -99,7 +99,7 @@ final class CommandLineTest extends TestCase
             [['plan', $this->folder.'/flat.json'], 'intent.parameters.radius_m: 0 is out of range. Expected a number from 2 to 500 m.'],
             [['score', $this->folder.'/bad.csv'], 'bad.csv: line 1, column alt_m: There is no column'],
             [['fly', $this->folder.'/shot.json', '--operator', 'reckless', '--out', $this->folder.'/x.csv'], 'one of steady'],
-            [['convert', $this->folder.'/bad.csv', $this->folder.'/x.mov'], 'ending in .csv or .geojson'],
+            [['convert', $this->folder.'/bad.csv', $this->folder.'/x.mov'], 'ending in .csv, .gpx, .kml or .geojson'],
         ];
         foreach ($cases as [$arguments, $words]) {
             [$code, $out, $err] = $this->run_(...$arguments);

@@ -230,12 +230,12 @@ final class ScorerTest extends TestCase
         $plan = self::plan();
         $score = Scorer::score(self::log($plan, 'hurried'), $plan->move->intent)->toArray();
 
-        self::assertSame('larkspur/score/1', $score['method']);
+        self::assertSame('larkspur/score/2', $score['method']);
         self::assertSame(['ease', 'flow', 'hold', 'line', 'frame'], array_keys($score['facets']));
         foreach ($score['facets'] as $facet) {
             self::assertNotSame('', $facet['why']);
             foreach ($facet['figures'] as $figure) {
-                self::assertSame(['id', 'label', 'value', 'unit', 'textbook', 'unusable', 'score'], array_keys($figure));
+                self::assertSame(['id', 'label', 'value', 'unit', 'textbook', 'unusable', 'score', 'source'], array_keys($figure));
             }
         }
         self::assertNotEmpty($score['faults']);

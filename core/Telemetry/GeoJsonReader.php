@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Telemetry;
+
+use Larkspur\Refusal;
+
+/**
+ * Reads the first LineString with times of a GeoJSON file (RFC 7946): seconds or dates in properties.coordTimes (or times),
+ * further columns of the contract in properties.columns. JSON can't be read in pieces, so large files are refused.
+ */
+final class GeoJsonReader implements LogReader
+{
+    private const LARGEST = 48 * 1024 * 1024;
+
+    public function read(mixed $stream, ?callable $progress = null): FlightLog
+    {
+        $text = (string) stream_get_contents($stream, self::LARGEST + 1);
+        if (strlen($text) > self::LARGEST) {
+            throw new Refusal('This GeoJSON file is too large to be read whole.', '', 'at most 48 MB; the same flight as CSV has no such limit');
+        }
+        $progress === null || $progress(strlen($text));
+        try {
+            $document = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $error) {
+            throw new Refusal('This is not JSON: '.lcfirst($error->getMessage()).'.', '', 'a GeoJSON file');
+        }
+        unset($text);
+        if (is_array($document) && isset($document['crs'])) {
+            throw new Refusal('This file names a coordinate reference system of its own.', 'crs', 'WGS 84 degrees, as RFC 7946 has it');
+        }
+        [$feature, $place] = self::track($document);
+        $properties = is_array($feature['properties'] ?? null) ? $feature['properties'] : [];
+        $times = $properties['coordTimes'] ?? $properties['times'] ?? null;
+        $coordinates = $feature['geometry']['coordinates'];
+        if (! is_array($times) || count($times) !== count($coordinates)) {
+            throw new Refusal('The line has no time for each of its positions.', $place.'.properties.coordTimes', count($coordinates).' times');
+        }
+        $rows = new SampleRows(['t', 'lat', 'lon', 'alt_m']);
+        $columns = array_intersect_key(is_array($properties['columns'] ?? null) ? $properties['columns'] : [], array_flip([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL]));
+        $modes = is_array($properties['flight_mode'] ?? null) && count($properties['flight_mode']) === count($coordinates) ? $properties['flight_mode'] : null;
+        $first = null;
+        $dated = is_string($times[0] ?? null);
+        foreach ($coordinates as $i => $position) {
+            $values = self::values($position, $times[$i], $i + 1, $rows);
+            if ($values === null) {
+                continue;
+            }
+            foreach ($columns as $name => $column) {
+                $value = is_array($column) ? $column[$i] ?? null : null;
+                $values[$name] = is_int($value) || is_float($value) ? ($rows->inRange($name, (float) $value, (string) $value, $i + 1) ?? NAN) : NAN;
+            }
+            $first ??= $dated ? $values['t'] : 0.0;
+            $rows->add([...$values, 't' => round($values['t'] - $first, 4)], $i + 1, is_string($modes[$i] ?? null) ? $modes[$i] : ($modes === null ? null : ''));
+        }
+
+        return $rows->log(array_values(array_diff(['heading_deg', 'gimbal_tilt_deg'], $rows->whole())), $dated ? $first : null);
+    }
+
+    /** @return array{array{geometry: array{coordinates: list<mixed>}, properties?: mixed}, string} */
+    private static function track(mixed $document): array
+    {
+        $features = match (is_array($document) ? $document['type'] ?? null : null) {
+            'FeatureCollection' => is_array($document['features'] ?? null) ? $document['features'] : [],
+            'Feature' => [$document],
+            default => throw new Refusal('This is no GeoJSON feature.', 'type', '“Feature” or “FeatureCollection”'),
+        };
+        foreach ($features as $i => $feature) {
+            $geometry = is_array($feature) ? $feature['geometry'] ?? null : null;
+            if (is_array($geometry) && ($geometry['type'] ?? null) === 'LineString') {
+                if (! is_array($geometry['coordinates'] ?? null) || ! array_is_list($geometry['coordinates']) || count($geometry['coordinates']) < 2) {
+                    throw new Refusal('A line needs two positions or more.', sprintf('features[%d].geometry.coordinates', $i));
+                }
+
+                return [$feature, sprintf('features[%d]', $i)];
+            }
+        }
+        throw new Refusal('There is no line in this file.', 'features', 'a LineString with coordTimes');
+    }
+
+    /** @return ?array<string, float> */
+    private static function values(mixed $position, mixed $time, int $number, SampleRows $rows): ?array
+    {
+        if (! is_array($position) || count($position) < 2 || array_filter($position, static fn (mixed $x): bool => ! is_int($x) && ! is_float($x)) !== []) {
+            return $rows->leaveOut($number, 'lat', 'The position is not a list of two or three numbers.');
+        }
+        $seconds = is_string($time) ? Clock::dateTime($time) : (is_int($time) || is_float($time) ? (float) $time : null);
+        if ($seconds === null) {
+            return $rows->leaveOut($number, 't', 'The time is neither seconds nor a date.');
+        }
+        $values = ['t' => $seconds];
+        foreach (['lon' => 0, 'lat' => 1, 'alt_m' => 2] as $name => $place) {
+            $value = $rows->inRange($name, (float) ($position[$place] ?? 0.0), (string) ($position[$place] ?? 0.0), $number);
+            if ($value === null) {
+                return null;
+            }
+            $values[$name] = $value;
+        }
+
+        return $values;
+    }
+}
