@@ -31,38 +31,6 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 const MOVES = ['orbit', 'climbing-orbit', 'ground-to-horizon', 'reverse-tilt-down', 'top-down-helix', 'pull-away', 'lift-and-tilt', 'side-track', 'push-in', 'lateral-dolly', 'diagonal-dolly'];
 
-/** @param  list<float>  $values  @return list<float> ranks from 1, ties shared */
-function ranks(array $values): array
-{
-    asort($values);
-    $keys = array_keys($values);
-    $ranks = [];
-    for ($i = 0, $n = count($keys); $i < $n; $i = $j) {
-        for ($j = $i; $j < $n && $values[$keys[$j]] === $values[$keys[$i]]; $j++);
-        for ($k = $i; $k < $j; $k++) {
-            $ranks[$keys[$k]] = ($i + $j + 1) / 2;
-        }
-    }
-    ksort($ranks);
-
-    return array_values($ranks);
-}
-
-/** Spearman's rank correlation, ties by their mean rank. @param  list<float>  $a  @param  list<float>  $b */
-function spearman(array $a, array $b): float
-{
-    [$x, $y] = [ranks($a), ranks($b)];
-    [$mx, $my] = [Statistics::mean($x), Statistics::mean($y)];
-    $sxy = $sxx = $syy = 0.0;
-    foreach ($x as $i => $value) {
-        $sxy += ($value - $mx) * ($y[$i] - $my);
-        $sxx += ($value - $mx) ** 2;
-        $syy += ($y[$i] - $my) ** 2;
-    }
-
-    return $sxy / sqrt(max(1e-12, $sxx * $syy));
-}
-
 /** A log with gaps: a few stretches of half a second to a second and a half taken out. */
 function holed(FlightLog $log, SeededNoise $noise): FlightLog
 {
@@ -172,11 +140,11 @@ foreach (MOVES as $move) {
             }
         }
     }
-    $correlations[$move] = spearman($levels, $scores);
+    $correlations[$move] = Statistics::rankCorrelation($levels, $scores);
     $means[$move] = array_map(static fn (array $of): float => Statistics::mean($of), $byLevel);
     printf("%-20s rank correlation %.3f   means by level %s\n", $move, $correlations[$move], implode(' ', array_map(static fn (float $m): string => sprintf('%3.0f', $m), $means[$move])));
 }
-printf("rank correlation of score with level: mean %.3f (wanted 0.88), least %.3f (0.78); %d takes, %d not judged\n", Statistics::mean(array_values($correlations)), min($correlations), count(MOVES) * 5 * $seeds, $unjudged);
+printf("rank correlation of score with level: mean %.3f (wanted 0.88), least %.3f (0.78); %d takes, %d not judged\n", Statistics::mean(array_values($correlations)), Statistics::least(array_values($correlations)), count(MOVES) * 5 * $seeds, $unjudged);
 printf("family recognised: %.1f %% of %d (wanted 95 %%)\n", 100 * $right / max(1, $recognised), $recognised);
 arsort($worstMoves);
 foreach (array_slice($worstMoves, 0, 6, true) as $words => $times) {
@@ -234,7 +202,7 @@ foreach (MOVES as $move) {
         }
     }
 }
-printf("textbook flights under positioning noise: %.1f %% at 90 or more (wanted 95 %%), least %.1f, of %d\n", 100 * count(array_filter($textbook, static fn (float $s): bool => $s >= 90)) / count($textbook), min($textbook), count($textbook));
+printf("textbook flights under positioning noise: %.1f %% at 90 or more (wanted 95 %%), least %.1f, of %d\n", 100 * count(array_filter($textbook, static fn (float $s): bool => $s >= 90)) / count($textbook), Statistics::least($textbook), count($textbook));
 printf("clear or ruinous faults named on them: %.1f %% (wanted under 5 %%)\n", 100 * $falsely / count($textbook));
 foreach ($found as $what => [$named, $of]) {
     printf("a %s put in, named on its axis and within half a second: %.1f %% of %d (wanted 90 %%)\n", $what, 100 * $named / max(1, $of), $of);

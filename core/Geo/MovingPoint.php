@@ -114,7 +114,11 @@ final readonly class MovingPoint
         return $this->places[0];
     }
 
-    /** The time of its first and of its last point, s. @return array{float, float} */
+    /**
+     * The time of its first and of its last point, s.
+     *
+     * @return array{float, float}
+     */
     public function between(): array
     {
         return [$this->t[0], $this->t[count($this->t) - 1]];

@@ -132,4 +132,51 @@ final class Statistics
 
         return $out;
     }
+
+    /**
+     * Spearman's rank correlation, ties by their mean rank (C. Spearman, Am. J. Psychol. 15, 1904).
+     *
+     * @param  list<float>  $a
+     * @param  list<float>  $b  as many as $a
+     */
+    public static function rankCorrelation(array $a, array $b): float
+    {
+        $x = self::ranks($a);
+        $y = self::ranks($b);
+        $mx = self::mean($x);
+        $my = self::mean($y);
+        $xy = $xx = $yy = 0.0;
+        foreach ($x as $i => $value) {
+            $xy += ($value - $mx) * ($y[$i] - $my);
+            $xx += ($value - $mx) ** 2;
+            $yy += ($y[$i] - $my) ** 2;
+        }
+
+        return $xx * $yy > 0 ? $xy / sqrt($xx * $yy) : 0.0;
+    }
+
+    /**
+     * Ranks from 1, ties sharing their mean.
+     *
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    private static function ranks(array $values): array
+    {
+        asort($values);
+        $keys = array_keys($values);
+        $n = count($keys);
+        $ranks = array_fill(0, $n, 0.0);
+        for ($i = 0; $i < $n; $i = $j) {
+            $j = $i;
+            while ($j < $n && $values[$keys[$j]] === $values[$keys[$i]]) {
+                $j++;
+            }
+            for ($k = $i; $k < $j; $k++) {
+                $ranks[$keys[$k]] = ($i + $j + 1) / 2;
+            }
+        }
+
+        return array_values($ranks);
+    }
 }

@@ -21,7 +21,7 @@ final class Warp
     {
         $n = count($a);
         $m = count($b);
-        $previous = [];
+        $previous = array_fill(0, $m, INF);
         $from = [];
         foreach ($a as $i => $p) {
             $row = [];
@@ -31,8 +31,8 @@ final class Warp
                 foreach ($p as $k => $x) {
                     $cost += ($x - $q[$k]) ** 2;
                 }
-                $diagonal = $i > 0 && $j > 0 ? $previous[$j - 1] : INF;
-                $up = $i > 0 ? $previous[$j] : INF;
+                $diagonal = $j > 0 ? $previous[$j - 1] : INF;
+                $up = $previous[$j] ?? INF;
                 $left = $j > 0 ? $row[$j - 1] : INF;
                 if ($diagonal <= $up && $diagonal <= $left) {
                     $row[] = $cost + ($diagonal === INF ? 0.0 : $diagonal);

@@ -88,13 +88,16 @@ final class AxisCombinations
      */
     private static function signs(array $axes): array
     {
+        /** @var list<array<string, 1|-1>> $all */
         $all = [[]];
         foreach ($axes as $axis) {
             $with = [];
             foreach ($all as $one) {
                 $with[] = $one;
-                $with[] = [...$one, $axis => 1];
-                $with[] = [...$one, $axis => -1];
+                foreach ([1, -1] as $way) {
+                    $one[$axis] = $way;
+                    $with[] = $one;
+                }
             }
             $all = $with;
         }

@@ -9,6 +9,7 @@ use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Ramp;
+use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
@@ -101,7 +102,11 @@ final readonly class Combination implements Move
         );
     }
 
-    /** A part of the combination, planned alone. @param  array<string, float|string>  $placed  parameters that the part before decides */
+    /**
+     * A part of the combination, planned alone.
+     *
+     * @param  array<string, float|string>  $placed  parameters that the part before decides
+     */
     private static function part(Intent $intent, int $k, array $placed, LocalFrame $frame, ModeTune $mode): MovePlan
     {
         ['move' => $id, 'parameters' => $given] = $intent->parts[$k];
@@ -218,11 +223,15 @@ final readonly class Combination implements Move
 
         return new MovePlan(
             $intent, [], $flight, $long->onset, $long->holdFrom, $long->holdTo, $long->stop, $subject, $plans[0]->ground, $long->viewing,
-            max(array_map(static fn (MovePlan $plan): float => $plan->pan, $plans)), 0.0, [new Mark(Mark::END, $long->stop)],
+            Statistics::greatest(array_map(static fn (MovePlan $plan): float => $plan->pan, $plans)), 0.0, [new Mark(Mark::END, $long->stop)],
         );
     }
 
-    /** Fingers that a flight needs: more than a tenth of a metre or a degree. @return list<value-of<Finger>> */
+    /**
+     * Fingers that a flight needs: more than a tenth of a metre or a degree.
+     *
+     * @return list<value-of<Finger>>
+     */
     private static function played(Flight $flight): array
     {
         $amounts = self::amounts($flight);
@@ -236,7 +245,7 @@ final readonly class Combination implements Move
     /** @param  list<float>  $values */
     private static function reach(array $values): float
     {
-        return max($values) - min($values);
+        return Statistics::span($values);
     }
 
     /**

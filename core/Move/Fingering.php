@@ -25,7 +25,7 @@ final readonly class Fingering
         $parts = [];
         foreach ($text === '' ? [] : explode(' > ', $text) as $group => $together) {
             foreach (explode(' ', $together) as $word) {
-                preg_match('/^(\(?)(climb|turn|run|slide|tilt)(\+|-|±|∓|=|\*)\)?$/u', $word, $found) || throw new \LogicException("“{$word}” is no fingering.");
+                preg_match('/^(\(?)(climb|turn|run|slide|tilt)(\+|-|±|∓|=|\*)\)?$/u', $word, $found) === 1 || throw new \LogicException("“{$word}” is no fingering.");
                 /** @var array{string, string, string, '+'|'-'|'±'|'∓'|'='|'*'} $found */
                 $parts[] = ['finger' => Finger::from($found[2]), 'sign' => $found[3], 'group' => $group, 'optional' => $found[1] !== ''];
             }
@@ -92,6 +92,6 @@ final readonly class Fingering
             $all = [...$all, ...$made];
         }
 
-        return array_values(array_unique(array_filter($all), SORT_REGULAR));
+        return array_values(array_unique(array_filter($all, static fn (array $one): bool => $one !== []), SORT_REGULAR));
     }
 }

@@ -108,8 +108,9 @@ abstract readonly class Following extends PacedMove
     private static function settingOff(Intent $intent, Position $from, Pace $pace): MovingPoint
     {
         $course = ($intent->number('subject_course_deg') ?? 0.0) * Angle::DEGREE;
-        $t = $places = [];
-        for ($k = 0, $n = (int) ceil($pace->duration() / 0.1); $k <= $n; $k++) {
+        $t = [0.0];
+        $places = [$from];
+        for ($k = 1, $n = (int) ceil($pace->duration() / 0.1); $k <= $n; $k++) {
             $t[] = 0.1 * $k;
             $way = $pace->travelled(0.1 * $k);
             $places[] = $from->plus($way * sin($course), $way * cos($course), 0.0);

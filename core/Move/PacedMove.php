@@ -33,6 +33,7 @@ abstract readonly class PacedMove implements Move
 
     public function defaults(Intent $intent, LocalFrame $frame, ModeTune $mode): array
     {
+        /** @var array<string, float|string> $open */
         $open = [...$this->usual($intent, $mode), 'ease_s' => static::USUAL_EASE];
         [$far, $fast] = static::MEASURE;
         $seconds = $intent->number('duration_s');

@@ -49,7 +49,11 @@ final readonly class Channel
         return $this->sigma * sqrt(max(0.0, $this->g1[$node] ** 2 - $this->gSlow[$node] ** 2));
     }
 
-    /** Standard deviation that noise alone gives the rate at each node. @return list<float> */
+    /**
+     * Standard deviation that noise alone gives the rate at each node.
+     *
+     * @return list<float>
+     */
     public function rateNoise(): array
     {
         return array_map(fn (float $gain): float => $this->sigma * $gain, $this->g1);

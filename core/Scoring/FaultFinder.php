@@ -310,13 +310,9 @@ final class FaultFinder
             $value = $take->channel($axis)->value;
             $first = max(0, $span->from - self::LOOK_BACK);
             $way = $value[$span->to] >= $value[$span->from] ? 1.0 : -1.0;
-            $back = 0.0;
-            $at = $first;
-            for ($i = $first; $i <= $span->holdFrom; $i++) {
-                if ($way * ($value[$first] - $value[$i]) > $back) {
-                    [$back, $at] = [$way * ($value[$first] - $value[$i]), $i];
-                }
-            }
+            $against = array_map(static fn (float $v): float => $way * ($value[$first] - $v), array_slice($value, $first, $span->holdFrom - $first + 1));
+            $back = Statistics::greatest($against);
+            $at = $first + (int) array_search($back, $against, true);
             if ($back > self::WRONG_WAY) {
                 $faults[] = new Fault('wrong-way', $axis->value, $take->grid->t[$at], $take->grid->t[$at], $back / self::WRONG_WAY, 'start', $back, 'deg', sprintf('The picture goes %.0f degrees the wrong way and comes back.', $back));
             }

@@ -117,7 +117,11 @@ final readonly class FigureMeasure
             $faults[] = new Fault('flick-stop', $finger->value, $at, $at, 0.3 / max(0.1, $seconds), 'stop', $seconds, 's', 'The picture lurches where the finger let go.');
         }
         $ease = $sticks === null ? [] : [Figure::of('springs', 'Fingers let go to the spring', (float) count($flicks), 'times', Anchored::Springs)];
-        $score = static fn (array $figures): float => 0.5 * min(array_column($figures, 'score')) + 0.5 * Statistics::mean(array_column($figures, 'score'));
+        $score = static function (Figure ...$figures): float {
+            $scores = array_map(static fn (Figure $figure): float => $figure->score, array_values($figures));
+
+            return 0.5 * Statistics::least($scores) + 0.5 * Statistics::mean($scores);
+        };
 
         return new self(
             [
@@ -125,7 +129,7 @@ final readonly class FigureMeasure
                 ...self::facet('line', $line), ...self::facet('frame', $frame),
             ],
             [
-                'path' => $score(array_slice($line, 0, -1)), 'completion' => Anchored::Completion->score($completion), 'framing' => $score($frame),
+                'path' => $score(...array_slice($line, 0, -1)), 'completion' => Anchored::Completion->score($completion), 'framing' => $score(...$frame),
                 'smooth' => $flow[0]->score, ...$hold === [] ? [] : ['steady' => $hold[0]->score], ...$ease === [] ? [] : ['ease' => $ease[0]->score],
             ],
             $faults, $own,

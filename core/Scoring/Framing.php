@@ -245,6 +245,7 @@ final readonly class Framing
      * @param  list<float>  $heading
      * @param  list<float>  $tilt
      * @param  list<float>  $distance
+     * @param  list<float>  $aimV
      * @return array{float, float, float} east and north after the limit, size before it, m
      */
     private static function pinOffset(Take $take, array $dx, array $dy, array $dz, array $heading, array $tilt, array $distance, float $aimU, array $aimV): array

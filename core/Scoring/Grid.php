@@ -93,6 +93,21 @@ final readonly class Grid
         [$steady, $slow] = $wide;
         [$bob, $gBob] = self::bobOfClimb($samples, $nodes, $bob, $gBob, $slow[2], $sz);
 
+        // Inside a gap a kernel would extrapolate from either side; a straight bridge between the two is the least to be said.
+        $valid = self::valid($t, $nodes);
+        $gaps = self::gaps($valid);
+        if ($gaps !== []) {
+            [$fx, $fy, $fz, $fh, $ft] = array_map(
+                static fn (array $fit): array => [self::bridged($fit[0], $gaps), self::bridged($fit[1], $gaps), self::bridged($fit[2], $gaps)],
+                [$fx, $fy, $fz, $fh, $ft],
+            );
+            foreach ([0, 1, 2, 3, 4] as $c) {
+                $steady[$c] = self::bridged($steady[$c], $gaps);
+                $slow[$c] = self::bridged($slow[$c], $gaps);
+            }
+            $bob = self::bridged($bob, $gaps);
+        }
+
         return new self(
             $samples, $nodes,
             new Channel($fx[0], $fx[1], $fx[2], $steady[0], $slow[0], $gp[0], $gp[1], $gp[2], $steady[5], $slow[5], $sx),
@@ -100,8 +115,48 @@ final readonly class Grid
             new Channel($fz[0], $fz[1], $fz[2], $steady[2], $slow[2], $gz[0], $gz[1], $gz[2], $steady[6], $slow[6], $sz),
             new Channel($fh[0], $fh[1], $fh[2], $steady[3], $slow[3], $ga[0], $ga[1], $ga[2], $steady[6], $slow[6], $sh),
             new Channel($ft[0], $ft[1], $ft[2], $steady[4], $slow[4], $ga[0], $ga[1], $ga[2], $steady[6], $slow[6], $st),
-            $bob, $gBob, self::valid($t, $nodes),
+            $bob, $gBob, $valid,
         );
+    }
+
+    /**
+     * Gaps with ground on both sides: the last node before each and the first after it.
+     *
+     * @param  list<bool>  $valid
+     * @return list<array{int, int}>
+     */
+    private static function gaps(array $valid): array
+    {
+        $gaps = [];
+        $from = null;
+        foreach ([...$valid, true] as $i => $fine) {
+            if (! $fine) {
+                $from ??= $i;
+            } elseif ($from !== null) {
+                if ($from > 0 && $i < count($valid)) {
+                    $gaps[] = [$from - 1, $i];
+                }
+                $from = null;
+            }
+        }
+
+        return $gaps;
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @param  list<array{int, int}>  $gaps
+     * @return list<float>
+     */
+    private static function bridged(array $values, array $gaps): array
+    {
+        foreach ($gaps as [$a, $b]) {
+            for ($i = $a + 1; $i < $b; $i++) {
+                $values[$i] = $values[$a] + ($values[$b] - $values[$a]) * ($i - $a) / ($b - $a);
+            }
+        }
+
+        return array_values($values);
     }
 
     /**

@@ -58,7 +58,11 @@ final readonly class Samples
         return new self($t, $x, $y, $z, Angle::unwrap($log->column('heading_deg'), 360.0), $log->column('gimbal_tilt_deg'), $pt, $px, $py, self::whole($log, 'speed_mps'), self::whole($log, 'climb_mps'));
     }
 
-    /** A column without holes; null where the log has none. @return ?list<float> */
+    /**
+     * A column without holes; null where the log has none.
+     *
+     * @return ?list<float>
+     */
     private static function whole(FlightLog $log, string $name): ?array
     {
         $column = $log->column($name);

@@ -217,7 +217,11 @@ final readonly class Take
         return ($this->main->holdTo - $this->main->holdFrom) * Grid::STEP;
     }
 
-    /** Share of the way that was behind the craft at each node from first motion to last, 0 to 1. @return list<float> */
+    /**
+     * Share of the way that was behind the craft at each node from first motion to last, 0 to 1.
+     *
+     * @return list<float>
+     */
     public function progress(): array
     {
         $sum = 0.0;

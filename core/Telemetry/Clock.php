@@ -42,7 +42,7 @@ enum Clock: string
             return null;
         }
         $zone = $m[8] ?? 'Z';
-        $offset = $zone === 'Z' || $zone === '' ? 0 : ($zone[0] === '-' ? -1 : 1) * (3600 * (int) substr($zone, 1, 2) + 60 * (int) substr($zone, -2));
+        $offset = $zone === 'Z' ? 0 : ($zone[0] === '-' ? -1 : 1) * (3600 * (int) substr($zone, 1, 2) + 60 * (int) substr($zone, -2));
 
         return (float) gmmktime((int) $hour, (int) $minute, (int) $second, (int) $month, (int) $day, (int) $year) - $offset + (float) ('0.'.($m[7] ?? '0'));
     }

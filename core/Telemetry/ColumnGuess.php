@@ -139,7 +139,9 @@ final readonly class ColumnGuess
     {
         $spaced = (string) preg_replace('/(?<=[a-z])(?=[A-Z])/u', ' ', trim($header));
 
-        return array_values(array_filter(preg_split('/[^a-zµ°0-9\/]+/u', mb_strtolower($spaced)) ?: [], static fn (string $word): bool => $word !== ''));
+        $words = preg_split('/[^a-zµ°0-9\/]+/u', mb_strtolower($spaced));
+
+        return array_values(array_filter($words === false ? [] : $words, static fn (string $word): bool => $word !== ''));
     }
 
     /**
@@ -241,7 +243,11 @@ final readonly class ColumnGuess
         return array_values(array_map(floatval(...), array_filter($cells, is_numeric(...))));
     }
 
-    /** Whether values change in steps finer than a tenth: degrees logged so finely would not stay below 6.3. @param  list<float>  $numbers */
+    /**
+     * Whether values change in steps finer than a tenth: degrees logged so finely would not stay below 6.3.
+     *
+     * @param  list<float>  $numbers
+     */
     private static function isFine(array $numbers): bool
     {
         return array_filter($numbers, static fn (float $x): bool => abs($x * 10 - round($x * 10)) > 1e-6) !== [];

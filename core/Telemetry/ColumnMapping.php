@@ -100,7 +100,11 @@ final readonly class ColumnMapping
         return self::UNITS[$name][$this->columns[$name]['unit'] ?? ''] ?? [1.0, 0.0];
     }
 
-    /** A name for files with these columns, whatever their order: what a remembered mapping is found by. @param  list<string>  $headers */
+    /**
+     * A name for files with these columns, whatever their order: what a remembered mapping is found by.
+     *
+     * @param  list<string>  $headers
+     */
     public static function fingerprint(array $headers): string
     {
         $names = array_map(static fn (string $header): string => mb_strtolower(trim($header)), $headers);

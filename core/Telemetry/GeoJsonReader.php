@@ -20,7 +20,9 @@ final class GeoJsonReader implements LogReader
         if (strlen($text) > self::LARGEST) {
             throw new Refusal('This GeoJSON file is too large to be read whole.', '', 'at most 48 MB; the same flight as CSV has no such limit');
         }
-        $progress === null || $progress(strlen($text));
+        if ($progress !== null) {
+            $progress(strlen($text));
+        }
         try {
             $document = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $error) {
@@ -61,7 +63,8 @@ final class GeoJsonReader implements LogReader
     /** @return array{array{geometry: array{coordinates: list<mixed>}, properties?: mixed}, string} */
     private static function track(mixed $document): array
     {
-        $features = match (is_array($document) ? $document['type'] ?? null : null) {
+        $document = is_array($document) ? $document : [];
+        $features = match ($document['type'] ?? null) {
             'FeatureCollection' => is_array($document['features'] ?? null) ? $document['features'] : [],
             'Feature' => [$document],
             default => throw new Refusal('This is no GeoJSON feature.', 'type', '“Feature” or “FeatureCollection”'),
@@ -73,7 +76,7 @@ final class GeoJsonReader implements LogReader
                     throw new Refusal('A line needs two positions or more.', sprintf('features[%d].geometry.coordinates', $i));
                 }
 
-                return [$feature, sprintf('features[%d]', $i)];
+                return [['geometry' => ['coordinates' => $geometry['coordinates']], 'properties' => $feature['properties'] ?? null], sprintf('features[%d]', $i)];
             }
         }
         throw new Refusal('There is no line in this file.', 'features', 'a LineString with coordTimes');
@@ -82,7 +85,8 @@ final class GeoJsonReader implements LogReader
     /** @return ?array<string, float> */
     private static function values(mixed $position, mixed $time, int $number, SampleRows $rows): ?array
     {
-        if (! is_array($position) || count($position) < 2 || array_filter($position, static fn (mixed $x): bool => ! is_int($x) && ! is_float($x)) !== []) {
+        $position = is_array($position) ? array_values(array_filter($position, static fn (mixed $x): bool => is_int($x) || is_float($x))) : [];
+        if (count($position) < 2) {
             return $rows->leaveOut($number, 'lat', 'The position is not a list of two or three numbers.');
         }
         $seconds = is_string($time) ? Clock::dateTime($time) : (is_int($time) || is_float($time) ? (float) $time : null);
@@ -91,7 +95,8 @@ final class GeoJsonReader implements LogReader
         }
         $values = ['t' => $seconds];
         foreach (['lon' => 0, 'lat' => 1, 'alt_m' => 2] as $name => $place) {
-            $value = $rows->inRange($name, (float) ($position[$place] ?? 0.0), (string) ($position[$place] ?? 0.0), $number);
+            $written = $position[$place] ?? 0.0;
+            $value = $rows->inRange($name, (float) $written, (string) $written, $number);
             if ($value === null) {
                 return null;
             }

@@ -10,90 +10,77 @@ use Larkspur\Refusal;
  * Reads the track points of a GPX 1.1 file (1.0 with a note): place, height and time, and any column of the Flight CSV
  * contract that stands among a point's extensions under its own name. Tracks and segments are read as one log.
  */
-final class GpxReader implements LogReader
+final class GpxReader implements LogReader, XmlListener
 {
     private const NAMESPACE = 'http://www.topografix.com/GPX/1/1';
 
+    private DatedRows $dated;
+
+    private bool $began = false;
+
+    /** @var ?array<string, string> the point that is open, as written */
+    private ?array $point = null;
+
     public function read(mixed $stream, ?callable $progress = null): FlightLog
     {
-        $rows = new SampleRows(['t', 'lat', 'lon', 'alt_m']);
-        $point = null;
-        $mode = '';
-        $heights = $modes = 0;
-        $first = null;
-        $root = true;
-        XmlEvents::read(
-            $stream,
-            static function (string $name, array $attributes, int $line) use (&$point, &$mode, &$root, $rows): void {
-                if ($root) {
-                    $root = false;
-                    self::checkRoot($name, $attributes, $line, $rows);
-                }
-                if (self::local($name) === 'trkpt') {
-                    $point = array_intersect_key($attributes, ['lat' => '', 'lon' => '']);
-                    $mode = '';
-                }
-            },
-            static function (string $name, string $text, int $line) use (&$point, &$mode, &$heights, &$modes, &$first, $rows): void {
-                if ($point === null) {
-                    return;
-                }
-                $local = self::local($name);
-                if ($local !== 'trkpt') {
-                    match (true) {
-                        $local === 'ele' => $point['alt_m'] = $text,
-                        $local === 'time' => $point['t'] = $text,
-                        $local === 'flight_mode' => $mode = $text,
-                        in_array($local, [...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], true) => $point[$local] = $text,
-                        default => null,
-                    };
-
-                    return;
-                }
-                $values = self::values($point, $line, $rows);
-                $point = null;
-                if ($values === null) {
-                    return;
-                }
-                $heights += $values['alt_m'] !== 0.0 ? 1 : 0;
-                $first ??= $values['t'];
-                $modes += $mode === '' ? 0 : 1;
-                $rows->add([...$values, 't' => round($values['t'] - $first, 4)], $line, $mode);
-            },
-            $progress,
-        );
-        if ($first === null) {
+        $this->dated = new DatedRows;
+        $this->began = false;
+        $this->point = null;
+        XmlEvents::read($stream, $this, $progress);
+        if ($this->dated->isEmpty()) {
             throw new Refusal('There is no track point with a place and a time in this file.', 'trk', 'a track of <trkpt> with <time>');
         }
 
-        return self::told($rows, $first, $modes > 0);
+        return $this->dated->log();
     }
 
-    /** The log, told apart from what points lacked: the camera columns are those of our own extensions, or none. */
-    public static function told(SampleRows $rows, float $first, bool $modes): FlightLog
+    public function opens(string $name, array $attributes, int $line): void
     {
-        $log = $rows->log(array_values(array_diff(['heading_deg', 'gimbal_tilt_deg'], $rows->whole())), $first);
-        // A log of 1970 never had a date: its times were seconds since the recording began.
-        $relative = $first < 86400.0 * 365;
-        $columns = $log->columns;
-        if ($relative) {
-            $columns['t'] = array_map(static fn (float $t): float => round($t + $first, 4), $columns['t']);
+        if (! $this->began) {
+            $this->began = true;
+            $this->checkRoot($name, $attributes, $line);
         }
+        if (XmlEvents::local($name) === 'trkpt') {
+            $this->point = array_intersect_key($attributes, ['lat' => '', 'lon' => '']);
+        }
+    }
 
-        return new FlightLog($columns, $modes ? $log->flightModes : [], $log->notes, '', $log->lacks, $relative ? null : $first);
+    public function closes(string $name, string $text, int $line): void
+    {
+        if ($this->point === null) {
+            return;
+        }
+        $local = XmlEvents::local($name);
+        if ($local === 'trkpt') {
+            $values = $this->values($this->point, $line);
+            if ($values !== null) {
+                $this->dated->add($values, $line, $this->point['flight_mode'] ?? '');
+            }
+            $this->point = null;
+
+            return;
+        }
+        $known = match ($local) {
+            'ele' => 'alt_m',
+            'time' => 't',
+            default => in_array($local, ['flight_mode', ...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], true) ? $local : null,
+        };
+        if ($known !== null) {
+            $this->point[$known] = $text;
+        }
     }
 
     /** @param  array<string, string>  $attributes */
-    private static function checkRoot(string $name, array $attributes, int $line, SampleRows $rows): void
+    private function checkRoot(string $name, array $attributes, int $line): void
     {
-        if (self::local($name) !== 'gpx') {
-            throw new Refusal(sprintf('This file begins with <%s>.', self::local($name)), 'line '.$line, 'a GPX file');
+        if (XmlEvents::local($name) !== 'gpx') {
+            throw new Refusal(sprintf('This file begins with <%s>.', XmlEvents::local($name)), 'line '.$line, 'a GPX file');
         }
         if (($attributes['version'] ?? '') !== '1.1' || ! str_starts_with($name, self::NAMESPACE)) {
-            $rows->note(new LogNote(sprintf('It says it is GPX %s; it was read like 1.1.', $attributes['version'] ?? 'of no version'), $line));
+            $this->dated->rows->note(new LogNote(sprintf('It says it is GPX %s; it was read like 1.1.', $attributes['version'] ?? 'of no version'), $line));
         }
         if (($attributes['creator'] ?? '') === '') {
-            $rows->note(new LogNote('It does not say which program wrote it.', $line));
+            $this->dated->rows->note(new LogNote('It does not say which program wrote it.', $line));
         }
     }
 
@@ -101,8 +88,9 @@ final class GpxReader implements LogReader
      * @param  array<string, string>  $point
      * @return ?array<string, float>
      */
-    private static function values(array $point, int $line, SampleRows $rows): ?array
+    private function values(array $point, int $line): ?array
     {
+        $rows = $this->dated->rows;
         foreach (['lat', 'lon'] as $name) {
             if (! is_numeric($point[$name] ?? null)) {
                 return $rows->leaveOut($line, $name, isset($point[$name]) ? sprintf('“%s” is not a number.', mb_strimwidth($point[$name], 0, 40, '…')) : 'The point has no '.$name.'.');
@@ -113,7 +101,7 @@ final class GpxReader implements LogReader
             return $rows->leaveOut($line, 't', isset($point['t']) ? sprintf('“%s” is not a date and time of XML.', mb_strimwidth($point['t'], 0, 40, '…')) : 'The point has no time.');
         }
         $values = ['t' => $time, 'alt_m' => is_numeric($point['alt_m'] ?? null) ? (float) $point['alt_m'] : 0.0];
-        foreach (array_diff_key($point, ['t' => '', 'alt_m' => '']) as $name => $text) {
+        foreach (array_diff_key($point, ['t' => '', 'alt_m' => '', 'flight_mode' => '']) as $name => $text) {
             $value = $rows->inRange($name, is_numeric($text) ? (float) $text : NAN, $text, $line);
             if ($value === null) {
                 return null;
@@ -123,12 +111,5 @@ final class GpxReader implements LogReader
         }
 
         return $values;
-    }
-
-    public static function local(string $name): string
-    {
-        $space = strrpos($name, ' ');
-
-        return $space === false ? $name : substr($name, $space + 1);
     }
 }

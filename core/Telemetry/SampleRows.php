@@ -100,7 +100,11 @@ final class SampleRows
         return null;
     }
 
-    /** Columns that every row has a number in. @return list<string> */
+    /**
+     * Columns that every row has a number in.
+     *
+     * @return list<string>
+     */
     public function whole(): array
     {
         return array_keys(array_filter($this->columns, fn (array $column): bool => count($column) === $this->count && array_filter($column, is_nan(...)) === []));

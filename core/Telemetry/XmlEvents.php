@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Larkspur\Telemetry;
 
 use Larkspur\Refusal;
+use XMLParser;
 
 /**
- * Reads XML piece by piece and tells of its elements. No document type, no entities but the five of XML itself, no
- * network: a file that declares any is refused before it is parsed, and the work is bounded by the file's size.
+ * Reads XML piece by piece and tells a listener of its elements. No document type, no entities but the five of XML itself,
+ * no network: a file that declares any is refused before it is parsed, and the work is bounded by the file's size.
  */
 final class XmlEvents
 {
@@ -19,40 +20,32 @@ final class XmlEvents
 
     private const DEEPEST = 64;
 
+    /** @var list<string> text gathered of each open element */
+    private array $texts = [];
+
+    private function __construct(private readonly XmlListener $listener)
+    {
+    }
+
     /**
      * @param  resource  $stream
-     * @param  callable(string, array<string, string>, int): void  $opens  element as "namespace name" or "name", attributes, line
-     * @param  callable(string, string, int): void  $closes  element, the text directly in it, line
      * @param  ?callable(int): void  $progress  told the bytes read so far
      */
-    public static function read(mixed $stream, callable $opens, callable $closes, ?callable $progress = null): void
+    public static function read(mixed $stream, XmlListener $listener, ?callable $progress = null): void
+    {
+        (new self($listener))->run($stream, $progress);
+    }
+
+    /**
+     * @param  resource  $stream
+     * @param  ?callable(int): void  $progress
+     */
+    private function run(mixed $stream, ?callable $progress): void
     {
         $parser = xml_parser_create_ns('UTF-8', ' ');
         xml_parser_set_option($parser, XML_OPTION_CASE_FOLDING, 0);
-        $texts = [];
-        xml_set_element_handler(
-            $parser,
-            static function (mixed $parser, string $name, array $attributes) use ($opens, &$texts): void {
-                if (count($texts) >= self::DEEPEST) {
-                    throw new Refusal('The elements of this file are nested without end.', 'line '.xml_get_current_line_number($parser), 'a flight log');
-                }
-                $texts[] = '';
-                $opens($name, $attributes, xml_get_current_line_number($parser));
-            },
-            static function (mixed $parser, string $name) use ($closes, &$texts): void {
-                $closes($name, trim((string) array_pop($texts)), xml_get_current_line_number($parser));
-            },
-        );
-        xml_set_character_data_handler($parser, static function (mixed $parser, string $text) use (&$texts): void {
-            $last = count($texts) - 1;
-            // The white space between elements would add up.
-            if ($last >= 0 && ($texts[$last] !== '' || trim($text) !== '')) {
-                $texts[$last] .= $text;
-                if (strlen($texts[$last]) > self::LONGEST_TEXT) {
-                    throw new Refusal('An element of this file holds text without end.', 'line '.xml_get_current_line_number($parser), 'a flight log');
-                }
-            }
-        });
+        xml_set_element_handler($parser, $this->opens(...), $this->closes(...));
+        xml_set_character_data_handler($parser, $this->text(...));
         $bytes = 0;
         $tail = '';
         while (! feof($stream)) {
@@ -72,10 +65,42 @@ final class XmlEvents
                     sprintf('line %d, column %d', xml_get_current_line_number($parser), xml_get_current_column_number($parser)), 'a whole file',
                 );
             }
-            $progress === null || $progress($bytes);
+            if ($progress !== null) {
+                $progress($bytes);
+            }
         }
         if ($bytes === 0) {
             throw new Refusal('This file is empty.', 'line 1', 'a flight log');
+        }
+    }
+
+    /** @param  array<string, string>  $attributes */
+    private function opens(XMLParser $parser, string $name, array $attributes): void
+    {
+        $line = xml_get_current_line_number($parser);
+        if (count($this->texts) >= self::DEEPEST) {
+            throw new Refusal('The elements of this file are nested without end.', 'line '.$line, 'a flight log');
+        }
+        $this->texts[] = '';
+        $this->listener->opens($name, $attributes, $line);
+    }
+
+    private function closes(XMLParser $parser, string $name): void
+    {
+        $this->listener->closes($name, trim((string) array_pop($this->texts)), xml_get_current_line_number($parser));
+    }
+
+    private function text(XMLParser $parser, string $text): void
+    {
+        $gathered = array_pop($this->texts);
+        if ($gathered === null) {
+            return;
+        }
+        // The white space between elements would add up.
+        $gathered = $gathered === '' && trim($text) === '' ? '' : $gathered.$text;
+        $this->texts[] = $gathered;
+        if (strlen($gathered) > self::LONGEST_TEXT) {
+            throw new Refusal('An element of this file holds text without end.', 'line '.xml_get_current_line_number($parser), 'a flight log');
         }
     }
 
@@ -85,8 +110,16 @@ final class XmlEvents
         if (str_starts_with($piece, "\xFF\xFE") || str_starts_with($piece, "\xFE\xFF") || str_contains(substr($piece, 0, 4), "\0")) {
             throw new Refusal('This file is written in UTF-16.', 'line 1', 'UTF-8 text');
         }
-        if (preg_match('/^\s*(\xEF\xBB\xBF)?<\?xml[^>]*encoding\s*=\s*["\']([^"\']+)["\']/i', $piece, $m) === 1 && ! in_array(strtoupper($m[2]), ['UTF-8', 'US-ASCII', 'ASCII', 'ISO-8859-1'], true)) {
-            throw new Refusal(sprintf('This file says it is written in %s.', $m[2]), 'line 1', 'UTF-8 text');
+        if (preg_match('/^\s*(?:\xEF\xBB\xBF)?<\?xml[^>]*encoding\s*=\s*["\']([^"\']+)["\']/i', $piece, $m) === 1 && ! in_array(strtoupper($m[1]), ['UTF-8', 'US-ASCII', 'ASCII', 'ISO-8859-1'], true)) {
+            throw new Refusal(sprintf('This file says it is written in %s.', $m[1]), 'line 1', 'UTF-8 text');
         }
+    }
+
+    /** A name without its namespace. */
+    public static function local(string $name): string
+    {
+        $space = strrpos($name, ' ');
+
+        return $space === false ? $name : substr($name, $space + 1);
     }
 }

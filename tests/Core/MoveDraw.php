@@ -93,7 +93,7 @@ final class MoveDraw
         if ($parameter->id === 'ease_s') {
             return 2.2 + 2.8 * $share;
         }
-        if (! is_float($usual) && ! is_int($usual)) {
+        if (! is_float($usual)) {
             return $parameter->id === 'start_bearing_deg' ? 360 * $share : null;
         }
         $value = match (true) {

@@ -27,7 +27,7 @@ final class PlanController extends Controller
         return new JsonResponse(array_map(static function (string $id): array {
             $move = Catalogue::move($id);
 
-            return ['id' => $id, 'name' => $move->name(), 'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->toArray(), $move->parameters())];
+            return ['id' => $id, 'name' => $move->about()->name, 'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->toArray(), $move->parameters())];
         }, Catalogue::ids()));
     }
 

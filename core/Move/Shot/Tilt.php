@@ -54,14 +54,14 @@ final readonly class Tilt extends Played
         ];
     }
 
-    protected function amount(Intent $intent): ?float
+    protected function amount(Intent $intent): float
     {
         return abs(($intent->number('tilt_end_deg') ?? -5.0) - ($intent->number('tilt_start_deg') ?? -45.0));
     }
 
     protected function pace(Intent $intent): Pace
     {
-        $degrees = max(0.1, $this->amount($intent) ?? 0.1);
+        $degrees = max(0.1, $this->amount($intent));
 
         return new Pace($degrees, $degrees / max(1.0, $intent->number('duration_s') ?? 11.0), $intent->number('ease_s') ?? self::EASE, 'duration_s');
     }
