@@ -5,6 +5,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\ImportController;
+use App\Http\Controllers\MoveController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlanController;
@@ -35,18 +36,25 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('rigs', [PlaceController::class, 'rigs']);
     Route::get('rigs/{rig}/meaning', [RigController::class, 'meaning'])->whereNumber('rig');
 
-    Route::get('moves', [PlanController::class, 'moves']);
+    Route::get('moves', [MoveController::class, 'index']);
+    Route::get('moves/{move}/lesson', [MoveController::class, 'lesson'])->where('move', '[a-z-]+');
+    Route::get('combinations', [MoveController::class, 'combinations']);
+    Route::get('glossary', [MoveController::class, 'glossary']);
+    Route::post('compositions', [PlanController::class, 'compose']);
     Route::post('plans', [PlanController::class, 'store']);
 
     Route::get('shots', [ShotController::class, 'index']);
     Route::post('shots', [ShotController::class, 'store']);
     Route::get('shots/{shot}', [ShotController::class, 'show'])->whereNumber('shot');
     Route::put('shots/{shot}', [ShotController::class, 'update'])->whereNumber('shot');
+    Route::get('shots/{shot}/comparison', [ShotController::class, 'comparison'])->whereNumber('shot');
     Route::post('shots/{shot}/flights', [ShotController::class, 'fly'])->whereNumber('shot');
 
     Route::get('imports', [ImportController::class, 'index']);
     Route::post('imports', [ImportController::class, 'store']);
     Route::get('imports/{import}', [ImportController::class, 'show'])->whereNumber('import');
+    Route::put('imports/{import}/columns', [ImportController::class, 'columns'])->whereNumber('import');
+    Route::put('imports/{import}/takes/{number}', [ImportController::class, 'take'])->whereNumber(['import', 'number']);
 
     Route::get('trend', [TakeController::class, 'trend']);
     Route::get('takes', [TakeController::class, 'index']);

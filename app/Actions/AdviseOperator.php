@@ -25,6 +25,10 @@ final readonly class AdviseOperator
         $radius = is_array($parameters) && is_numeric($parameters['radius_m'] ?? null) ? (float) $parameters['radius_m'] : null;
         $past = [];
         foreach ($takes as $take) {
+            // What automation flew says nothing about the hands.
+            if ($take->automated) {
+                continue;
+            }
             $past[] = new PastTake(
                 $take->flown_at->getTimestamp() / 86400, $take->move, $take->direction, $take->score, $take->verdict,
                 ['ease' => $take->ease, 'flow' => $take->flow, 'hold' => $take->hold, 'line' => $take->line, 'frame' => $take->frame],

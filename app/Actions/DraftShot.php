@@ -19,7 +19,7 @@ use Larkspur\Refusal;
 final readonly class DraftShot
 {
     /**
-     * @param  array{mode: string, move: string, subject_id?: ?string, subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float}, parameters?: ?array<string, mixed>, wind?: ?array<string, mixed>}  $draft
+     * @param  array{mode: string, move: string, subject_id?: ?string, subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float}, parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>}  $draft
      * @return array{intent: array<string, mixed>, shot: Shot}
      */
     public function __invoke(Site $site, Rig $rig, User $operator, array $draft): array
@@ -30,6 +30,8 @@ final readonly class DraftShot
             'subject' => $this->subject($site, $draft),
             'aim' => $draft['aim'] ?? null,
             'parameters' => $draft['parameters'] ?? [],
+            'join' => $draft['join'] ?? null,
+            'parts' => $draft['parts'] ?? null,
         ], static fn (mixed $value): bool => $value !== null);
 
         $shot = Shot::read(Fields::of([

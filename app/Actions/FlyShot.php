@@ -29,11 +29,11 @@ final readonly class FlyShot
     }
 
     /** @return Import done, with its takes in the outcome */
-    public function __invoke(Shot $shot, OperatorHabits $habits, string $name, Wind $wind, int $seed, User $owner, ?Carbon $flownAt = null): Import
+    public function __invoke(Shot $shot, OperatorHabits $habits, string $name, Wind $wind, int $seed, User $owner, ?Carbon $flownAt = null, bool $positioning = true): Import
     {
         $planned = $shot->planned();
         $plan = Planner::plan($planned);
-        $flight = SimulatedOperator::fly($plan, $habits, $wind, $seed);
+        $flight = SimulatedOperator::fly($plan, $habits, $wind, $seed, $positioning && $plan->move->intent->move !== 'no-positioning');
         $extra = [];
         if ($wind->mean > 0) {
             $extra['wind_mps'] = array_fill(0, $flight->count(), round($wind->meanAt($flight->up[0] - $plan->move->ground), 2));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\ColumnMapping;
 use App\Models\FlightLog as LogRecord;
 use App\Models\Import;
 use App\Models\Take;
@@ -12,9 +13,12 @@ use Illuminate\Support\Facades\Storage;
 use Larkspur\Fields;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
+use Larkspur\Scoring\MoveUnsure;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
+use Larkspur\Telemetry\ColumnMapping as Mapping;
+use Larkspur\Telemetry\ColumnsUnknown;
 use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
 use Larkspur\Telemetry\LogNote;
@@ -36,10 +40,17 @@ final readonly class ImportLog
             $import->update(['state' => Import::READING]);
             $log = $this->read($import);
             $import->update(['state' => Import::JUDGING, 'bytes_read' => $import->bytes]);
-            $takes = DB::transaction(fn (): array => $this->keep($import, $log, $source));
+            [$takes, $unsure] = DB::transaction(fn (): array => $this->keep($import, $log, $source));
             $import->update(['state' => Import::DONE, 'outcome' => [
                 'takes' => array_map(static fn (Take $take): int => $take->id, $takes),
+                'unsure' => $unsure,
                 'notes' => array_map(static fn (LogNote $note): array => $note->toArray(), $log->notes),
+            ]]);
+        } catch (ColumnsUnknown $unknown) {
+            // The upload is kept until somebody has said what its columns are.
+            $import->update(['state' => Import::COLUMNS, 'outcome' => [
+                'message' => 'The columns of this file have names of their own. Say what they are; your school will remember it.', 'place' => $unknown->place, 'expected' => $unknown->expected,
+                'headers' => $unknown->headers, 'guess' => $unknown->guess->toArray(),
             ]]);
         } catch (Refusal $refusal) {
             $import->update(['state' => Import::REFUSED, 'outcome' => [
@@ -51,13 +62,32 @@ final readonly class ImportLog
             ]]);
             throw $error;
         } finally {
-            Storage::delete($import->path);
+            if ($import->state !== Import::COLUMNS) {
+                Storage::delete($import->path);
+            }
         }
     }
 
+    /** Reads the upload; columns with names of their own by what the school confirmed once, or for this upload. */
     private function read(Import $import): FlightLog
     {
-        $reader = Formats::reader($import->file_name);
+        try {
+            return $this->readBy($import, $import->columns);
+        } catch (ColumnsUnknown $unknown) {
+            $known = ColumnMapping::query()->where('school_id', $import->school_id)->where('fingerprint', Mapping::fingerprint($unknown->headers))->first();
+            if ($known === null) {
+                throw $unknown;
+            }
+            $import->columns = $known->mapping;
+
+            return $this->readBy($import, $known->mapping);
+        }
+    }
+
+    /** @param  ?array<string, mixed>  $columns */
+    private function readBy(Import $import, ?array $columns): FlightLog
+    {
+        $reader = Formats::reader($import->file_name, $columns === null ? null : Mapping::read(Fields::of($columns, 'columns')));
         $stream = Storage::readStream($import->path) ?? throw new Refusal('The upload did not arrive whole.', '', 'the file to be sent again');
         try {
             $told = 0;
@@ -78,7 +108,7 @@ final readonly class ImportLog
         }
     }
 
-    /** @return list<Take> */
+    /** @return array{list<Take>, list<array{number: int, from_s: float, to_s: float, candidates: list<string>}>} takes kept, and those whose move somebody has to name */
     private function keep(Import $import, FlightLog $log, string $source): array
     {
         $known = LogRecord::query()->where('school_id', $import->school_id)->where('owner_id', $import->owner_id)->where('sha256', $log->sha256)->first();
@@ -88,19 +118,21 @@ final readonly class ImportLog
         $record = LogRecord::query()->create([
             'school_id' => $import->school_id, 'owner_id' => $import->owner_id, 'sha256' => $log->sha256, 'file_name' => $import->file_name,
             'bytes' => $import->bytes, 'source' => $source, 'samples' => $log->count(), 'rate_hz' => round($log->rate(), 2),
-            'notes' => array_map(static fn (LogNote $note): array => $note->toArray(), $log->notes),
+            'notes' => array_map(static fn (LogNote $note): array => $note->toArray(), $log->notes), 'columns' => $import->columns,
         ]);
-        $takes = [];
+        $takes = $unsure = [];
         $refused = null;
         foreach ($this->judged($import, $log) as $number => $judged) {
-            if ($judged instanceof Refusal) {
+            if ($judged instanceof MoveUnsure) {
+                $unsure[] = ['number' => $number, 'from_s' => round($judged->from, 1), 'to_s' => round($judged->to, 1), 'candidates' => $judged->candidates];
+            } elseif ($judged instanceof Refusal) {
                 // One pass that can't be judged does not spoil the others of the log.
                 $refused ??= $judged;
             } else {
                 $takes[] = ($this->keepTake)($record, $log, $number, $judged, $import->shot, $import->owner, $import->flown_at);
             }
         }
-        if ($takes === []) {
+        if ($takes === [] && $unsure === []) {
             throw $refused ?? new Refusal('Nothing in this log moves the picture for three seconds, so there is no take in it.', 'log', 'a log of at least one pass');
         }
         $import->flight_log_id = $record->id;
@@ -108,7 +140,7 @@ final readonly class ImportLog
             Storage::copy($import->path, $record->path());
         }
 
-        return $takes;
+        return [$takes, $unsure];
     }
 
     /**

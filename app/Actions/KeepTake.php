@@ -19,17 +19,13 @@ final readonly class KeepTake
     {
         $document = $score->toArray();
 
-        $facets = [];
-        foreach ($score->facets as $facet) {
-            $facets[$facet->id] = $facet->score === null ? null : round($facet->score, 1);
-        }
         $take = Take::query()->create([
             'school_id' => $record->school_id, 'operator_id' => $operator->id, 'shot_id' => $shot?->id, 'rig_id' => $shot?->rig_id,
             'flight_log_id' => $record->id, 'number' => $number, 'move' => $score->intent->move, 'mode' => $shot->mode ?? self::mode($log),
             'direction' => $score->intent->choice('direction') ?? '',
             'from_s' => $score->take['from_s'], 'to_s' => $score->take['to_s'], 'flown_at' => $flownAt->copy()->addSeconds((int) ($score->take['from_s'] - $log->from())),
-            'score' => round($score->score, 1), 'uncertainty' => round($score->uncertainty, 1), ...$facets,
-            'verdict' => $score->verdict->verdict, 'usable_s' => round($score->usable->longest(), 1),
+            'score' => round($score->score, 1), 'uncertainty' => round($score->uncertainty, 1), ...$score->facetScores(),
+            'verdict' => $score->verdict->verdict, 'usable_s' => round($score->usable->longest(), 1), 'automated' => ($score->automated ?? 0.0) > 0.5,
         ]);
         $take->scores()->create([
             'school_id' => $record->school_id, 'method' => Score::METHOD, 'intent' => $score->intent->toArray(), 'document' => $document,

@@ -86,9 +86,19 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sight_line_m', type: 'number'),
     new OA\Property(property: 'solids', type: 'array', items: new OA\Items(ref: '#/components/schemas/Solid')),
 ], type: 'object')]
+#[OA\Schema(schema: 'TrackPoint', required: ['t', 'lat', 'lon'], properties: [
+    new OA\Property(property: 't', description: 's', type: 'number'), new OA\Property(property: 'lat', type: 'number'), new OA\Property(property: 'lon', type: 'number'), new OA\Property(property: 'alt_m', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'IntentSubject', description: 'where it stands, or its track', properties: [
+    new OA\Property(property: 'lat', type: 'number'), new OA\Property(property: 'lon', type: 'number'), new OA\Property(property: 'alt_m', type: 'number'),
+    new OA\Property(property: 'base_alt_m', type: 'number'),
+    new OA\Property(property: 'track', type: 'array', items: new OA\Items(ref: '#/components/schemas/TrackPoint')),
+], type: 'object')]
 #[OA\Schema(schema: 'Intent', required: ['move', 'parameters'], properties: [
     new OA\Property(property: 'schema', type: 'string'), new OA\Property(property: 'move', type: 'string'),
-    new OA\Property(property: 'subject', ref: '#/components/schemas/GeoPoint'),
+    new OA\Property(property: 'subject', ref: '#/components/schemas/IntentSubject'),
+    new OA\Property(property: 'join', type: 'string', enum: ['sequence', 'together']),
+    new OA\Property(property: 'parts', type: 'array', items: new OA\Items(ref: '#/components/schemas/Part')),
     new OA\Property(property: 'aim', required: ['x', 'y'], properties: [new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')], type: 'object'),
     new OA\Property(property: 'camera', ref: '#/components/schemas/Camera'), new OA\Property(property: 'home', ref: '#/components/schemas/GeoPoint'),
     new OA\Property(property: 'parameters', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
@@ -98,9 +108,29 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'least', type: 'number'), new OA\Property(property: 'most', type: 'number'), new OA\Property(property: 'step', type: 'number'), new OA\Property(property: 'usual', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'choices', type: 'array', items: new OA\Items(type: 'string')),
 ], type: 'object')]
-#[OA\Schema(schema: 'Move', required: ['id', 'name', 'parameters'], properties: [
+#[OA\Schema(schema: 'MoveFinger', required: ['finger', 'way', 'group', 'optional'], properties: [
+    new OA\Property(property: 'finger', type: 'string'),
+    new OA\Property(property: 'way', description: '+ or - of the finger’s own ends, ± either, ∓ against that, = with it, * free', type: 'string'),
+    new OA\Property(property: 'group', description: 'in which it leaves its rest, from 0', type: 'integer'),
+    new OA\Property(property: 'optional', type: 'boolean'),
+], type: 'object')]
+#[OA\Schema(schema: 'MoveFault', required: ['id', 'name', 'cue'], properties: [
+    new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'cue', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'Move', required: ['id', 'name', 'group', 'group_words', 'level', 'level_words', 'axes', 'fingering', 'needs', 'does', 'clean', 'caution', 'faults', 'parameters'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'group', type: 'string'),
+    new OA\Property(property: 'group_words', type: 'string'),
+    new OA\Property(property: 'level', type: 'integer'),
+    new OA\Property(property: 'level_words', type: 'string'),
+    new OA\Property(property: 'axes', type: 'integer'),
+    new OA\Property(property: 'fingering', type: 'array', items: new OA\Items(ref: '#/components/schemas/MoveFinger')),
+    new OA\Property(property: 'needs', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'does', type: 'string'),
+    new OA\Property(property: 'clean', type: 'string'),
+    new OA\Property(property: 'caution', type: 'string'),
+    new OA\Property(property: 'faults', type: 'array', items: new OA\Items(ref: '#/components/schemas/MoveFault')),
     new OA\Property(property: 'parameters', type: 'array', items: new OA\Items(ref: '#/components/schemas/Parameter')),
 ], type: 'object')]
 #[OA\Schema(schema: 'Samples', required: ['t', 'east_m', 'north_m', 'up_m', 'heading_deg', 'tilt_deg'], properties: [
@@ -168,7 +198,97 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Plan', required: ['intent', 'assumed', 'move', 'feasible', 'phases', 'camera', 'subject', 'samples', 'fingers', 'presses', 'comfortable', 'cues', 'frames', 'findings', 'summary'], properties: [
+#[OA\Schema(schema: 'Part', required: ['move'], properties: [
+    new OA\Property(property: 'move', type: 'string'),
+    new OA\Property(property: 'parameters', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
+], type: 'object')]
+#[OA\Schema(schema: 'SubjectWay', required: ['east_m', 'north_m', 'up_m'], properties: [
+    new OA\Property(property: 'east_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'north_m', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'up_m', type: 'array', items: new OA\Items(type: 'number')),
+], type: 'object')]
+#[OA\Schema(schema: 'RunIn', required: ['seconds', 'metres'], properties: [
+    new OA\Property(property: 'seconds', type: 'number'),
+    new OA\Property(property: 'metres', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Composition', required: ['distance_m', 'height_m', 'tilt_deg'], properties: [
+    new OA\Property(property: 'distance_m', type: 'number'),
+    new OA\Property(property: 'height_m', type: 'number'),
+    new OA\Property(property: 'tilt_deg', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'Slip', required: ['kind', 'finger', 'at'], properties: [
+    new OA\Property(property: 'kind', type: 'string', enum: ['kick', 'tremble', 'sag', 'snap', 'spring', 'leak', 'mismatch', 'late', 'bounce', 'wrong-way', 'nose-in']),
+    new OA\Property(property: 'finger', type: 'string', enum: ['climb', 'turn', 'run', 'slide', 'tilt']),
+    new OA\Property(property: 'at', description: 'seconds after first motion', type: 'number'),
+    new OA\Property(property: 'size', type: 'number'),
+    new OA\Property(property: 'length', description: 's', type: 'number'),
+], type: 'object')]
+#[OA\Schema(schema: 'LessonFault', required: ['id', 'name', 'axis', 't_s', 'severity', 'picture'], properties: [
+    new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'axis', type: 'string'),
+    new OA\Property(property: 't_s', type: 'number'), new OA\Property(property: 'severity', type: 'string', enum: ['slight', 'clear', 'ruinous']), new OA\Property(property: 'picture', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'LessonFlight', required: ['fault', 'from_s', 'samples', 'fingers', 'frames', 'score', 'facets', 'faults', 'headline'], properties: [
+    new OA\Property(property: 'fault', description: 'put in on purpose; null for a clean flight', type: 'string', nullable: true),
+    new OA\Property(property: 'from_s', description: 'when it begins', type: 'number'),
+    new OA\Property(property: 'samples', ref: '#/components/schemas/Samples'),
+    new OA\Property(property: 'fingers', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'frames', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frame')),
+    new OA\Property(property: 'score', type: 'number'),
+    new OA\Property(property: 'facets', ref: '#/components/schemas/Facets'),
+    new OA\Property(property: 'faults', type: 'array', items: new OA\Items(ref: '#/components/schemas/LessonFault')),
+    new OA\Property(property: 'headline', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'Lesson', required: ['plan', 'site', 'flown'], properties: [
+    new OA\Property(property: 'plan', ref: '#/components/schemas/Plan'),
+    new OA\Property(property: 'site', ref: '#/components/schemas/SiteDocument'),
+    new OA\Property(property: 'flown', ref: '#/components/schemas/LessonFlight'),
+], type: 'object')]
+#[OA\Schema(schema: 'AxisCount', required: ['axes', 'count'], properties: [
+    new OA\Property(property: 'axes', type: 'integer'), new OA\Property(property: 'count', type: 'integer'),
+], type: 'object')]
+#[OA\Schema(schema: 'AxisCombination', required: ['axes', 'moves'], properties: [
+    new OA\Property(property: 'axes', description: 'by finger: 1 or -1', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
+    new OA\Property(property: 'moves', type: 'array', items: new OA\Items(type: 'string')),
+], type: 'object')]
+#[OA\Schema(schema: 'Combinations', required: ['with_zoom', 'without_zoom', 'all'], properties: [
+    new OA\Property(property: 'with_zoom', type: 'array', items: new OA\Items(ref: '#/components/schemas/AxisCount')),
+    new OA\Property(property: 'without_zoom', type: 'array', items: new OA\Items(ref: '#/components/schemas/AxisCount')),
+    new OA\Property(property: 'all', type: 'array', items: new OA\Items(ref: '#/components/schemas/AxisCombination')),
+], type: 'object')]
+#[OA\Schema(schema: 'Word', required: ['word', 'meanings', 'ours'], properties: [
+    new OA\Property(property: 'word', type: 'string'), new OA\Property(property: 'meanings', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'ours', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'NamedTake', required: ['name', 'take'], properties: [
+    new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'take', ref: '#/components/schemas/Take'),
+], type: 'object')]
+#[OA\Schema(schema: 'Comparison', required: ['takes', 'best', 'reason'], properties: [
+    new OA\Property(property: 'takes', description: 'the best first', type: 'array', items: new OA\Items(ref: '#/components/schemas/NamedTake')),
+    new OA\Property(property: 'best', type: 'integer', nullable: true),
+    new OA\Property(property: 'reason', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'MappedColumn', required: ['column'], properties: [
+    new OA\Property(property: 'column', type: 'string'), new OA\Property(property: 'unit', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'GuessedColumn', required: ['column', 'unit', 'sure', 'why'], properties: [
+    new OA\Property(property: 'column', type: 'string'), new OA\Property(property: 'unit', type: 'string'), new OA\Property(property: 'sure', type: 'boolean'), new OA\Property(property: 'why', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'LogQuantity', required: ['id', 'name', 'needed', 'units'], properties: [
+    new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'needed', type: 'boolean'),
+    new OA\Property(property: 'units', type: 'array', items: new OA\Items(type: 'string')),
+], type: 'object')]
+#[OA\Schema(schema: 'ColumnQuestion', required: ['headers', 'guess', 'quantities'], properties: [
+    new OA\Property(property: 'headers', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'guess', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/GuessedColumn')),
+    new OA\Property(property: 'quantities', type: 'array', items: new OA\Items(ref: '#/components/schemas/LogQuantity')),
+], type: 'object')]
+#[OA\Schema(schema: 'MoveChoice', required: ['id', 'name'], properties: [
+    new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'name', type: 'string'),
+], type: 'object')]
+#[OA\Schema(schema: 'UnsureTake', required: ['number', 'from_s', 'to_s', 'candidates'], properties: [
+    new OA\Property(property: 'number', type: 'integer'), new OA\Property(property: 'from_s', type: 'number'), new OA\Property(property: 'to_s', type: 'number'),
+    new OA\Property(property: 'candidates', type: 'array', items: new OA\Items(ref: '#/components/schemas/MoveChoice')),
+], type: 'object')]
+#[OA\Schema(schema: 'Plan', required: ['intent', 'assumed', 'move', 'feasible', 'phases', 'camera', 'subject', 'subject_way', 'run_in', 'samples', 'fingers', 'presses', 'comfortable', 'cues', 'frames', 'findings', 'summary'], properties: [
     new OA\Property(property: 'intent', ref: '#/components/schemas/Intent'),
     new OA\Property(property: 'assumed', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'move', ref: '#/components/schemas/PlanMove'),
@@ -176,6 +296,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'phases', ref: '#/components/schemas/Phases'),
     new OA\Property(property: 'camera', ref: '#/components/schemas/FullCamera'),
     new OA\Property(property: 'subject', ref: '#/components/schemas/PlanSubject', nullable: true),
+    new OA\Property(property: 'subject_way', ref: '#/components/schemas/SubjectWay', description: 'where a subject that moves is at each sample', nullable: true),
+    new OA\Property(property: 'run_in', ref: '#/components/schemas/RunIn'),
     new OA\Property(property: 'samples', ref: '#/components/schemas/Samples'),
     new OA\Property(property: 'fingers', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number'))),
     new OA\Property(property: 'presses', type: 'array', items: new OA\Items(ref: '#/components/schemas/Press')),
@@ -186,7 +308,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'summary', type: 'string'),
     new OA\Property(property: 'expected', ref: '#/components/schemas/Expected', description: 'absent where it was not asked for, null where nothing could be judged', nullable: true),
 ], type: 'object')]
-#[OA\Schema(schema: 'Figure', required: ['id', 'label', 'value', 'unit', 'textbook', 'unusable', 'score'], properties: [
+#[OA\Schema(schema: 'Figure', required: ['id', 'label', 'value', 'unit', 'textbook', 'unusable', 'score', 'source'], properties: [
+    new OA\Property(property: 'source', description: 'what of the log it rests on', type: 'string', enum: ['positions', 'speed', 'fingers']),
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'label', type: 'string'),
     new OA\Property(property: 'value', type: 'number'),
@@ -248,7 +371,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'line', ref: '#/components/schemas/Facet'),
     new OA\Property(property: 'frame', ref: '#/components/schemas/Facet'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Score', required: ['method', 'log', 'take', 'move', 'intent', 'fitted', 'camera_assumed', 'score', 'uncertainty', 'facets', 'faults', 'usable', 'windows', 'crop', 'wind', 'verdict', 'headline', 'reason', 'remarks'], properties: [
+#[OA\Schema(schema: 'Score', required: ['method', 'log', 'take', 'move', 'intent', 'fitted', 'camera_assumed', 'score', 'uncertainty', 'facets', 'faults', 'usable', 'windows', 'crop', 'wind', 'automated', 'verdict', 'headline', 'reason', 'remarks'], properties: [
     new OA\Property(property: 'method', type: 'string'),
     new OA\Property(property: 'log', required: ['samples', 'rate_hz', 'duration_s', 'sha256'], properties: [
         new OA\Property(property: 'samples', type: 'integer'), new OA\Property(property: 'rate_hz', type: 'number'),
@@ -267,6 +390,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'windows', type: 'array', items: new OA\Items(ref: '#/components/schemas/Stretch')),
     new OA\Property(property: 'crop', ref: '#/components/schemas/Crop'),
     new OA\Property(property: 'wind', ref: '#/components/schemas/JudgedWind'),
+    new OA\Property(property: 'automated', description: 'share of the take that automation flew', type: 'number', nullable: true),
     new OA\Property(property: 'verdict', type: 'string', enum: ['keep', 'fix', 'again']),
     new OA\Property(property: 'headline', type: 'string'), new OA\Property(property: 'reason', type: 'string'),
     new OA\Property(property: 'remarks', type: 'array', items: new OA\Items(type: 'string')),
@@ -294,7 +418,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'hold_from_s', type: 'number'),
     new OA\Property(property: 'hold_to_s', type: 'number'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Replay', required: ['t', 'east_m', 'north_m', 'up_m', 'heading_deg', 'tilt_deg', 'u', 'v', 'cost', 'fingers', 'fingers_inferred', 'thumbs', 'camera', 'aim', 'subject', 'planned'], properties: [
+#[OA\Schema(schema: 'Replay', required: ['t', 'east_m', 'north_m', 'up_m', 'heading_deg', 'tilt_deg', 'u', 'v', 'cost', 'fingers', 'fingers_inferred', 'thumbs', 'camera', 'aim', 'subject', 'subject_track', 'planned'], properties: [
     new OA\Property(property: 't', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'east_m', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'north_m', type: 'array', items: new OA\Items(type: 'number')),
@@ -309,7 +433,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'thumbs', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Thumb')),
     new OA\Property(property: 'camera', ref: '#/components/schemas/FullCamera'),
     new OA\Property(property: 'aim', ref: '#/components/schemas/FramePlace'),
-    new OA\Property(property: 'subject', ref: '#/components/schemas/ReplaySubject'),
+    new OA\Property(property: 'subject', ref: '#/components/schemas/ReplaySubject', nullable: true),
+    new OA\Property(property: 'subject_track', description: 'of a subject that moves, at the times of the take', required: ['east_m', 'north_m'], properties: [
+        new OA\Property(property: 'east_m', type: 'array', items: new OA\Items(type: 'number')), new OA\Property(property: 'north_m', type: 'array', items: new OA\Items(type: 'number')),
+    ], type: 'object', nullable: true),
     new OA\Property(property: 'planned', ref: '#/components/schemas/ReplayPlanned', nullable: true),
 ], type: 'object')]
 #[OA\Schema(schema: 'Trend', required: ['operator', 'points'], properties: [

@@ -8,6 +8,12 @@ use App\Models\Concerns\BelongsToSchool;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\Storage;
+use Larkspur\Fields;
+use Larkspur\Refusal;
+use Larkspur\Telemetry\ColumnMapping as Mapping;
+use Larkspur\Telemetry\FlightLog as Telemetry;
+use Larkspur\Telemetry\Formats;
 
 /**
  * A log as it was uploaded, kept byte for byte under its SHA-256; everything else about it can be worked out again.
@@ -21,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $samples
  * @property float $rate_hz
  * @property list<array{line: ?int, column: string, text: string}> $notes
+ * @property ?array<string, mixed> $columns
  */
 final class FlightLog extends Model
 {
@@ -33,15 +40,30 @@ final class FlightLog extends Model
 
     public const SIMULATED = 'simulated';
 
-    protected $fillable = ['school_id', 'owner_id', 'sha256', 'file_name', 'bytes', 'source', 'samples', 'rate_hz', 'notes'];
+    protected $fillable = ['school_id', 'owner_id', 'sha256', 'file_name', 'bytes', 'source', 'samples', 'rate_hz', 'notes', 'columns'];
 
     /** @var array<string, string> */
-    protected $casts = ['notes' => 'array', 'bytes' => 'integer', 'samples' => 'integer', 'rate_hz' => 'float'];
+    protected $casts = ['notes' => 'array', 'columns' => 'array', 'bytes' => 'integer', 'samples' => 'integer', 'rate_hz' => 'float'];
 
     /** @return HasMany<Take, $this> */
     public function takes(): HasMany
     {
         return $this->hasMany(Take::class);
+    }
+
+    /**
+     * The log itself, read again from its bytes.
+     *
+     * @throws Refusal where they are gone
+     */
+    public function read(): Telemetry
+    {
+        $stream = Storage::readStream($this->path()) ?? throw new Refusal('The bytes of this log are not on the disk any more.', 'log');
+        try {
+            return Formats::reader($this->file_name, $this->columns === null ? null : Mapping::read(Fields::of($this->columns)))->read($stream)->withSha256($this->sha256);
+        } finally {
+            fclose($stream);
+        }
     }
 
     /** Where the bytes lie on the storage disk. */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Larkspur\Choreography;
 
 use Larkspur\Camera\View;
+use Larkspur\Flight;
+use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Series;
 use Larkspur\Move\Catalogue;
@@ -34,10 +36,10 @@ final readonly class Plan
         return Checks::feasible($this->move, $this->shot, $this->findings);
     }
 
-    /** The camera at a sample of the planned flight. */
-    public function view(int $index): View
+    /** The camera at a sample of a flight of this shot. */
+    public function view(int $index, ?Flight $flight = null): View
     {
-        $flight = $this->move->flight;
+        $flight ??= $this->move->flight;
 
         return new View($flight->position($index), $flight->heading[$index], $flight->tilt[$index], $this->shot->intent->lens);
     }
@@ -52,29 +54,39 @@ final readonly class Plan
     {
         $frames = [];
         for ($k = 0; $k < self::FRAMES; $k++) {
-            $time = $this->move->onset + ($this->move->stop - $this->move->onset) * $k / (self::FRAMES - 1);
-            $index = $this->move->flight->indexAt($time);
-            $view = $this->view($index);
-            $mark = $this->move->subject === null ? null : $view->project($this->move->subject->at($time));
-            $solids = [];
-            foreach ($this->shot->site->solids as $solid) {
-                $outline = $solid->silhouette($view);
-                if (count($outline) >= 3) {
-                    $depth = $view->inLensAxes($solid->base)[2];
-                    $solids[] = [$depth, ['id' => $solid->id, 'name' => $solid->name, 'subject' => $solid->isSubject, 'outline' => array_map(static fn (array $p): array => [round($p[0], 5), round($p[1], 5)], $outline)]];
-                }
-            }
-            // Painted from far to near.
-            usort($solids, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
-            $frames[] = [
-                't' => round($this->move->flight->t[$index], 2),
-                'horizon' => round(max(-20.0, min(20.0, $view->horizon())), 5),
-                'mark' => $mark === null ? null : [round($mark->u, 5), round($mark->v, 5)],
-                'solids' => array_column($solids, 1),
-            ];
+            $frames[] = $this->frameOf($this->move->flight, $this->move->onset + ($this->move->stop - $this->move->onset) * $k / (self::FRAMES - 1));
         }
 
         return $frames;
+    }
+
+    /**
+     * One picture of a flight of this shot, planned or flown.
+     *
+     * @return array{t: float, horizon: float, mark: ?array{float, float}, solids: list<array{id: string, name: string, subject: bool, outline: list<array{float, float}>}>}
+     */
+    public function frameOf(Flight $flight, float $time): array
+    {
+        $index = $flight->indexAt($time);
+        $view = $this->view($index, $flight);
+        $mark = $this->move->subject === null ? null : $view->project($this->move->subject->at($time));
+        $solids = [];
+        foreach ($this->shot->site->solids as $solid) {
+            $outline = $solid->silhouette($view);
+            if (count($outline) >= 3) {
+                $depth = $view->inLensAxes($solid->base)[2];
+                $solids[] = [$depth, ['id' => $solid->id, 'name' => $solid->name, 'subject' => $solid->isSubject, 'outline' => array_map(static fn (array $p): array => [round($p[0], 5), round($p[1], 5)], $outline)]];
+            }
+        }
+        // Painted from far to near.
+        usort($solids, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return [
+            't' => round($flight->t[$index], 2),
+            'horizon' => round(max(-20.0, min(20.0, $view->horizon())), 5),
+            'mark' => $mark === null ? null : [round($mark->u, 5), round($mark->v, 5)],
+            'solids' => array_column($solids, 1),
+        ];
     }
 
     /** @return list<Cue> */
@@ -112,6 +124,8 @@ final readonly class Plan
                 'aspect' => round($this->shot->intent->lens->aspect, 5),
             ],
             'subject' => $subject === null ? null : ['east_m' => round($subject->east, 3), 'north_m' => round($subject->north, 3), 'up_m' => round($subject->up, 3), 'ground_m' => round($this->move->ground, 3)],
+            'subject_way' => $this->move->subject === null || ! $this->move->subject->moves() ? null : $this->subjectWay($flight->t),
+            'run_in' => $this->runIn(),
             'samples' => [
                 't' => Series::rounded($flight->t, 3), 'east_m' => Series::rounded($flight->east, 3), 'north_m' => Series::rounded($flight->north, 3), 'up_m' => Series::rounded($flight->up, 3),
                 'heading_deg' => Series::rounded($flight->heading, 3, 1 / Angle::DEGREE), 'tilt_deg' => Series::rounded($flight->tilt, 3, 1 / Angle::DEGREE),
@@ -132,6 +146,42 @@ final readonly class Plan
             'frames' => $this->frames(),
             'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
         ];
+    }
+
+    /**
+     * Where a subject that moves is at the times of the samples.
+     *
+     * @param  list<float>  $times
+     * @return array{east_m: list<float>, north_m: list<float>, up_m: list<float>}
+     */
+    private function subjectWay(array $times): array
+    {
+        $subject = $this->move->subject;
+        $places = $subject === null ? [] : array_map($subject->at(...), $times);
+
+        return [
+            'east_m' => array_map(static fn (Position $p): float => round($p->east, 3), $places),
+            'north_m' => array_map(static fn (Position $p): float => round($p->north, 3), $places),
+            'up_m' => array_map(static fn (Position $p): float => round($p->up, 3), $places),
+        ];
+    }
+
+    /**
+     * What lies between first motion and the first wanted frame: seconds, and metres of way.
+     *
+     * @return array{seconds: float, metres: float}
+     */
+    private function runIn(): array
+    {
+        $flight = $this->move->flight;
+        $from = $flight->indexAt($this->move->onset);
+        $to = $flight->indexAt($this->move->holdFrom);
+        $way = 0.0;
+        for ($i = $from + 1; $i <= $to; $i++) {
+            $way += $flight->position($i)->minus($flight->position($i - 1))->length();
+        }
+
+        return ['seconds' => round($this->move->holdFrom - $this->move->onset, 2), 'metres' => round($way, 2)];
     }
 
     /** The plan in one sentence. */

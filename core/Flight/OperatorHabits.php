@@ -49,8 +49,14 @@ final readonly class OperatorHabits
 
     public const NAMES = ['steady', 'hurried', 'flicker', 'drifter'];
 
-    public static function named(string $name): self
+    /** @param  int  $seed  of the person, where the name is a level: no two of one level have the same hands */
+    public static function named(string $name, int $seed = 1): self
     {
+        $level = array_search($name, self::LEVELS, true);
+        if ($level !== false) {
+            return self::ofLevel($level, $seed);
+        }
+
         return match ($name) {
             'steady' => new self(tremor: 0.0035, wander: 0.022, leak: 0.006, mismatch: 0.008, reaction: 0.26, gain: 0.55, blind: 0.008),
             'hurried' => new self(tremor: 0.012, wander: 0.09, leak: 0.03, mismatch: 0.06, reaction: 0.34, gain: 1.15, blind: 0.02, easeIn: 0.3, easeOut: 0.28),
@@ -59,7 +65,7 @@ final readonly class OperatorHabits
                 slips: [new Slip('kick', Finger::Turn, 9.0, 0.3)],
             ),
             'drifter' => new self(tremor: 0.006, wander: 0.13, leak: 0.05, mismatch: -0.07, reaction: 0.5, gain: 0.22, blind: 0.045, turnLate: 0.7),
-            default => throw new Refusal(sprintf('There is no simulated operator “%s”.', $name), 'operator', 'one of '.implode(', ', self::NAMES)),
+            default => throw new Refusal(sprintf('There is no simulated operator “%s”.', $name), 'operator', 'one of '.implode(', ', [...self::NAMES, ...self::LEVELS])),
         };
     }
 

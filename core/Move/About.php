@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Move;
 
+use Larkspur\Scoring\FaultKinds;
+
 /** What the trade knows of a move before it is flown: level, what comes first, how a clean one looks, what goes wrong. */
 final readonly class About
 {
@@ -35,5 +37,24 @@ final readonly class About
         public string $caution = '',
     ) {
         $this->fingering = Fingering::of($fingering);
+    }
+
+    /** Words for a level, 1 to 5. */
+    private const LEVELS = [1 => 'first days', 2 => 'two fingers', 3 => 'practised', 4 => 'hard', 5 => 'the hardest'];
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $axes = [];
+        foreach ($this->fingering->parts as ['finger' => $finger, 'sign' => $sign, 'group' => $group, 'optional' => $optional]) {
+            $axes[] = ['finger' => $finger->value, 'way' => $sign, 'group' => $group, 'optional' => $optional];
+        }
+
+        return [
+            'id' => $this->id, 'name' => $this->name, 'group' => $this->group->value, 'group_words' => $this->group->words(),
+            'level' => $this->level, 'level_words' => self::LEVELS[$this->level], 'axes' => $this->fingering->axes(), 'fingering' => $axes,
+            'needs' => $this->needs, 'does' => $this->does, 'clean' => $this->clean, 'caution' => $this->caution,
+            'faults' => array_map(static fn (string $id, string $cue): array => ['id' => $id, 'name' => FaultKinds::name($id), 'cue' => $cue], array_keys($this->faults), $this->faults),
+        ];
     }
 }

@@ -108,6 +108,12 @@ final class Catalogue
         return array_map(self::move(...), self::ids());
     }
 
+    /** Name of a move on screen; its id where it is none of today's. */
+    public static function nameOf(string $id): string
+    {
+        return isset(self::MOVES[$id]) ? self::move($id)->about()->name : $id;
+    }
+
     /** @return list<string> */
     public static function ids(): array
     {

@@ -40,8 +40,7 @@ final readonly class Combination implements Move
             clean: 'No seam: nobody can say where one ends and the next begins.',
             faults: [
                 'kick' => 'At the hand-over let the first finger fade while the next one swells.',
-                'stall' => 'Do not come to rest between them: the second begins as the first dies.',
-                'out-of-step' => 'Say aloud which finger comes next.',
+                'off-mark' => 'Do not come to rest between them: the second begins as the first dies.',
             ],
         );
     }

@@ -63,18 +63,13 @@ final readonly class Expectation
     /** @return array<string, mixed> the plan as docs/formats.md shows it, with the score to expect */
     public function toArray(int $stride = 5): array
     {
-        $facets = [];
-        foreach ($this->score->facets ?? [] as $facet) {
-            $facets[$facet->id] = $facet->score === null ? null : round($facet->score, 1);
-        }
-
         return [
             ...$this->plan->toArray($stride),
             'summary' => $this->plan->summary().' '.$this->sentence(),
             'expected' => $this->score === null ? null : [
                 'score' => round($this->score->score, 1),
                 'verdict' => $this->score->verdict->verdict,
-                'facets' => $facets,
+                'facets' => $this->score->facetScores(),
                 'limited_by' => $this->limitedBy(),
             ],
         ];

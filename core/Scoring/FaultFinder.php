@@ -38,6 +38,9 @@ final class FaultFinder
     /** Bobbing over three seconds that is worth a word, m/s. */
     private const BOB = 0.13;
 
+    /** Image speed of an axis at rest, over a whole hold, that is a leak, %/s. */
+    private const CREEP = 1.2;
+
     /** By how much a start may be harder than the figure of a drill asks. */
     private const OF_FIGURE = 1.8;
 
@@ -60,7 +63,7 @@ final class FaultFinder
         $faults = [
             ...self::kicks($measured), ...self::flicks($measured), ...self::stalls($measured), ...self::bobbing($measured),
             ...self::shaky($measured), ...self::offMark($measured), ...self::sustained($measured),
-            ...self::wrongWay($measured), ...self::hurried($measured), ...self::sky($measured, $wanted), ...self::throughGap($measured, $wanted),
+            ...self::creeping($measured), ...self::wrongWay($measured), ...self::hurried($measured), ...self::sky($measured, $wanted), ...self::throughGap($measured, $wanted),
             ...$sticks === null ? [] : self::thumbs($measured, $sticks),
             ...$measured->figure->faults ?? [],
         ];
@@ -294,6 +297,32 @@ final class FaultFinder
     }
 
     /**
+     * An axis that should rest and creeps through the whole hold, as the picture shows it.
+     *
+     * @return list<Fault>
+     */
+    private static function creeping(Measured $measured): array
+    {
+        $take = $measured->take;
+        $faults = [];
+        if ($measured->figure !== null) {
+            return [];
+        }
+        foreach ([Axis::Climb, Axis::Turn, Axis::Tilt] as $axis) {
+            if ($take->judging->role($axis) !== Role::Still) {
+                continue;
+            }
+            $rate = abs(Statistics::mean($take->hold($take->rate[$axis->value])));
+            $size = $axis->rotates() ? 100 * $rate / $take->hfov() : $take->imageSpeed($rate);
+            if ($size > self::CREEP) {
+                $faults[] = self::lasting($take, 'leak', $axis->value, $take->main->holdFrom, $take->main->holdTo, $size / self::CREEP, $size, '%/s', 'The picture creeps by an axis that should rest.');
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
      * A turn or tilt that sets out against its own way, and has to come back.
      *
      * @return list<Fault>
@@ -388,6 +417,9 @@ final class FaultFinder
         $to = $take->grid->t[$take->main->holdTo];
         $faults = [];
         foreach ($sticks->leaks($from, $to) as ['finger' => $finger, 'share' => $share, 'at' => $at]) {
+            if ($measured->figure === null && in_array($finger->axis()->value, array_map(static fn (Fault $fault): string => $fault->axis, self::creeping($measured)), true)) {
+                continue;
+            }
             if ($take->judging->role($finger->axis()) === Role::Still || ($take->judging->path === PathKind::Line && ! $finger->rotates() && $finger !== Finger::Climb)) {
                 $faults[] = new Fault('leak', $finger->value, $at, $to, $share / Sticks::LEAK, 'hold', 100 * $share, '%', 'The path bends, or the picture creeps, by an axis that should rest.');
             }

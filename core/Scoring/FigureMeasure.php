@@ -27,6 +27,11 @@ final readonly class FigureMeasure
     /** What a degree of heading or tilt counts in the matching, m: a quarter turn is as good as two metres. */
     private const METRES_PER_DEGREE = 2.0 / 90.0;
 
+    /** Stray from the figure, m, and unevenness within a leg, share, that are worth a word. */
+    private const STRAYS = 0.6;
+
+    private const UNEVEN = 0.12;
+
     /** Benefit of the doubt on what the figure itself asks of the picture. */
     private const OWN = 1.15;
 
@@ -99,11 +104,17 @@ final readonly class FigureMeasure
                 $faults[] = new Fault('off-mark', 'all', $t, $t, max(1.0, $figure->value / ($figure->unit === 'm' ? 0.8 : 8.0)), 'stop', $figure->value, $figure->unit, sprintf('%s %.1f %s.', $figure->label, $figure->value, $figure->unit));
             }
         }
+        if ($stray > self::STRAYS) {
+            $faults[] = new Fault('drift', 'travel', $take->grid->t[$take->main->from], $take->grid->t[$take->main->to], $stray / self::STRAYS, 'hold', $stray, 'm', sprintf('The path strays from its figure by %.1f m.', $stray));
+        }
         $line = self::worstOfEach($line);
         $frame = self::worstOfEach($frame);
         $even = self::evenness($take);
         $own = self::evenness($ideal) ?? 0.0;
         $even = $even === null ? null : sqrt(max(0.0, $even ** 2 - (self::OWN * $own) ** 2));
+        if ($even !== null && $even > self::UNEVEN) {
+            $faults[] = new Fault('uneven', 'travel', $take->grid->t[$take->main->from], $take->grid->t[$take->main->to], $even / self::UNEVEN, 'hold', 100 * $even, '%', 'The pace surges and sags within a leg.');
+        }
         $hold = array_map(static fn (float $cv): Figure => Figure::of('evenness_travel', 'Pace within a leg varies by', $cv, '%', Anchored::Evenness, 100), $even === null ? [] : [$even]);
         $way = self::way($ideal);
         $completion = $way < 1.0 ? ($take->main->nodes() / max(1, $ideal->main->nodes())) : self::way($take) / $way;

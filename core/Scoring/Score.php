@@ -112,4 +112,15 @@ final readonly class Score
             'remarks' => $this->remarks,
         ];
     }
+
+    /** @return array<string, ?float> score of each petal by its id */
+    public function facetScores(): array
+    {
+        $scores = [];
+        foreach ($this->facets as $facet) {
+            $scores[$facet->id] = $facet->score === null ? null : round($facet->score, 1);
+        }
+
+        return $scores;
+    }
 }

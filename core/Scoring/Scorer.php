@@ -151,7 +151,7 @@ final class Scorer
         $given = $intent !== null;
         if ($intent === null) {
             $recognition = Recognition::of($grid, $from, $to);
-            $intent = self::recognised($recognition);
+            $intent = self::recognised($recognition, $from, $to);
             $confidence = $recognition->confidence;
             $remarks[] = 'No plan was given, so the take is judged against the move it looks like.';
         }
@@ -172,8 +172,12 @@ final class Scorer
             $subject = MovingPoint::still(self::fittedCentre($grid, $from, $to));
             $remarks[] = 'No subject was given: the middle of the circle that was flown serves.';
         }
+        if ($subject === null && $judging->path === PathKind::Beside) {
+            throw new Refusal(sprintf('“%s” is judged beside its subject, and none is given.', $move->about()->name), 'subject', 'the subject’s track in the intent');
+        }
         if ($subject === null && $judging->hasSubject()) {
-            throw new Refusal(sprintf('“%s” is judged by where it keeps its subject, and none is given.', $move->about()->name), 'subject', 'the subject’s position in the intent');
+            $judging = $judging->withoutSubject();
+            $remarks[] = 'No subject was given, so where the picture keeps it is not judged.';
         }
         $flownWay = $round && $subject !== null ? self::way($grid, $subject->first(), $from, $to) : 1.0;
         $way = ! $round ? 1.0 : match ($intent->choice('direction')) {
@@ -290,19 +294,13 @@ final class Scorer
         return 0;
     }
 
-    private static function recognised(Recognition $recognition): Intent
+    private static function recognised(Recognition $recognition, float $from, float $to): Intent
     {
         [$first, $second] = array_keys($recognition->likelihoods);
         if ($recognition->confidence < Recognition::SURE) {
-            throw new Refusal(
+            throw new MoveUnsure(
                 sprintf('Which move this was can’t be told from the log alone; it looks most like %s, then %s.', $first, $second),
-                'move', 'an intent that names the move',
-            );
-        }
-        if (! in_array($first, Catalogue::ids(), true)) {
-            throw new Refusal(
-                sprintf('This looks like %s, which can’t be judged yet.', $first),
-                'move', sprintf('a take of one of these: %s', implode(', ', Catalogue::ids())),
+                'move', 'an intent that names the move', [$first, $second], $from, $to,
             );
         }
 

@@ -89,6 +89,29 @@ final readonly class ColumnMapping
         return new self($columns);
     }
 
+    /** What each quantity is called on screen. */
+    private const NAMES = [
+        't' => 'Time', 'lat' => 'Latitude', 'lon' => 'Longitude', 'alt_m' => 'Height', 'heading_deg' => 'Heading', 'gimbal_tilt_deg' => 'Tilt of the lens', 'gimbal_roll_deg' => 'Roll of the lens',
+        'speed_mps' => 'Speed over the ground', 'climb_mps' => 'Rate of climb', 'stick_climb' => 'Finger: climb', 'stick_turn' => 'Finger: turn', 'stick_run' => 'Finger: run', 'stick_slide' => 'Finger: slide',
+        'stick_tilt' => 'Finger: tilt', 'wind_mps' => 'Wind', 'wind_from_deg' => 'Wind from', 'zoom' => 'Zoom', 'automated' => 'Flown by automation', 'recording' => 'Camera records',
+        'subject_lat' => 'Subject: latitude', 'subject_lon' => 'Subject: longitude', 'subject_alt_m' => 'Subject: height',
+    ];
+
+    /**
+     * Quantities that a column may state, for a form.
+     *
+     * @return list<array{id: string, name: string, needed: bool, units: list<string>}>
+     */
+    public static function quantities(): array
+    {
+        $all = [];
+        foreach (self::NAMES as $id => $name) {
+            $all[] = ['id' => $id, 'name' => $name, 'needed' => in_array($id, self::NEEDED, true), 'units' => $id === 't' ? array_column(Clock::cases(), 'value') : array_map(strval(...), array_keys(self::UNITS[$id]))];
+        }
+
+        return $all;
+    }
+
     public function clock(): Clock
     {
         return Clock::from($this->columns['t']['unit'] ?? 's');

@@ -36,6 +36,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/imports/{import}/columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["confirmColumns"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{import}/takes/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["nameMove"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["moves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/moves/{move}/lesson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/combinations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["combinations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/glossary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["glossary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/password/forgot": {
         parameters: {
             query?: never;
@@ -100,16 +196,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/moves": {
+    "/compositions": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["moves"];
+        get?: never;
         put?: never;
-        post?: never;
+        post: operations["compose"];
         delete?: never;
         options?: never;
         head?: never;
@@ -222,6 +318,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["flyShot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/shots/{shot}/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compareTakes"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -406,7 +518,11 @@ export interface components {
              * @description Who flies a shot, in what wind, from which seed.
              * @enum {string}
              */
-            operator: "steady" | "hurried" | "flicker" | "drifter";
+            operator: "steady" | "hurried" | "flicker" | "drifter" | "novice" | "beginner" | "intermediate" | "advanced" | "expert";
+            /** @description faults put in on purpose, each at its moment */
+            slips?: components["schemas"]["Slip"][];
+            /** @description whether the craft holds its place by itself; true where left out */
+            positioning?: boolean;
             seed: number;
             wind?: components["schemas"]["Wind"] | null;
         };
@@ -426,6 +542,13 @@ export interface components {
             parameters?: {
                 [key: string]: number | string;
             };
+            /**
+             * @description of a combination
+             * @enum {string}
+             */
+            join?: "sequence" | "together";
+            /** @description of a combination: two or three moves */
+            parts?: components["schemas"]["Part"][];
             wind?: components["schemas"]["Wind"] | null;
             /** @description whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged */
             expect?: boolean;
@@ -451,6 +574,20 @@ export interface components {
             password: string;
             remember?: boolean;
         };
+        WantedPicture: {
+            /** @description A picture that is wanted: how large its subject stands and where, with the horizon at a place or the lens at a height. */
+            rig_id: number;
+            /** @description height of the subject */
+            subject_m: number;
+            /** @description share of the frame’s height */
+            fills: number;
+            /** @description place of its middle, from the top */
+            middle_y?: number;
+            /** @description place of the horizon, from the top */
+            horizon_y?: number;
+            /** @description of the lens above the subject’s foot; the horizon then follows */
+            height_m?: number | null;
+        };
         Comment: {
             /** @description What someone said about one moment of a take. */
             id: number;
@@ -465,7 +602,7 @@ export interface components {
             file_name: string;
             shot_id: number | null;
             /** @enum {string} */
-            state: "waiting" | "reading" | "judging" | "done" | "refused";
+            state: "waiting" | "reading" | "judging" | "columns" | "done" | "refused";
             bytes: number;
             bytes_read: number;
             message: string;
@@ -473,6 +610,9 @@ export interface components {
             expected: string;
             notes: components["schemas"]["LogNote"][];
             takes: number[];
+            /** @description takes whose move the log does not tell */
+            unsure: components["schemas"]["UnsureTake"][];
+            columns: components["schemas"]["ColumnQuestion"] | null;
         };
         Rig: {
             /** @description A version of a craft’s settings. */
@@ -544,6 +684,8 @@ export interface components {
             verdict: "keep" | "fix" | "again";
             usable_s: number;
             decision: string | null;
+            /** @description flown by automation for the most part; no credit to the hands */
+            automated: boolean;
             comments: number;
         };
         User: {
@@ -646,10 +788,28 @@ export interface components {
             sight_line_m: number;
             solids: components["schemas"]["Solid"][];
         };
+        TrackPoint: {
+            /** @description s */
+            t: number;
+            lat: number;
+            lon: number;
+            alt_m?: number;
+        };
+        /** @description where it stands, or its track */
+        IntentSubject: {
+            lat?: number;
+            lon?: number;
+            alt_m?: number;
+            base_alt_m?: number;
+            track?: components["schemas"]["TrackPoint"][];
+        };
         Intent: {
             schema?: string;
             move: string;
-            subject?: components["schemas"]["GeoPoint"];
+            subject?: components["schemas"]["IntentSubject"];
+            /** @enum {string} */
+            join?: "sequence" | "together";
+            parts?: components["schemas"]["Part"][];
             aim?: {
                 x: number;
                 y: number;
@@ -670,9 +830,33 @@ export interface components {
             usual?: number[];
             choices?: string[];
         };
+        MoveFinger: {
+            finger: string;
+            /** @description + or - of the finger’s own ends, ± either, ∓ against that, = with it, * free */
+            way: string;
+            /** @description in which it leaves its rest, from 0 */
+            group: number;
+            optional: boolean;
+        };
+        MoveFault: {
+            id: string;
+            name: string;
+            cue: string;
+        };
         Move: {
             id: string;
             name: string;
+            group: string;
+            group_words: string;
+            level: number;
+            level_words: string;
+            axes: number;
+            fingering: components["schemas"]["MoveFinger"][];
+            needs: string[];
+            does: string;
+            clean: string;
+            caution: string;
+            faults: components["schemas"]["MoveFault"][];
             parameters: components["schemas"]["Parameter"][];
         };
         Samples: {
@@ -751,6 +935,130 @@ export interface components {
             id: string;
             name: string;
         };
+        Part: {
+            move: string;
+            parameters?: {
+                [key: string]: number | string;
+            };
+        };
+        SubjectWay: {
+            east_m: number[];
+            north_m: number[];
+            up_m: number[];
+        };
+        RunIn: {
+            seconds: number;
+            metres: number;
+        };
+        Composition: {
+            distance_m: number;
+            height_m: number;
+            tilt_deg: number;
+        };
+        Slip: {
+            /** @enum {string} */
+            kind: "kick" | "tremble" | "sag" | "snap" | "spring" | "leak" | "mismatch" | "late" | "bounce" | "wrong-way" | "nose-in";
+            /** @enum {string} */
+            finger: "climb" | "turn" | "run" | "slide" | "tilt";
+            /** @description seconds after first motion */
+            at: number;
+            size?: number;
+            /** @description s */
+            length?: number;
+        };
+        LessonFault: {
+            id: string;
+            name: string;
+            axis: string;
+            t_s: number;
+            /** @enum {string} */
+            severity: "slight" | "clear" | "ruinous";
+            picture: string;
+        };
+        LessonFlight: {
+            /** @description put in on purpose; null for a clean flight */
+            fault: string | null;
+            /** @description when it begins */
+            from_s: number;
+            samples: components["schemas"]["Samples"];
+            fingers: {
+                [key: string]: number[];
+            };
+            frames: components["schemas"]["Frame"][];
+            score: number;
+            facets: components["schemas"]["Facets"];
+            faults: components["schemas"]["LessonFault"][];
+            headline: string;
+        };
+        Lesson: {
+            plan: components["schemas"]["Plan"];
+            site: components["schemas"]["SiteDocument"];
+            flown: components["schemas"]["LessonFlight"];
+        };
+        AxisCount: {
+            axes: number;
+            count: number;
+        };
+        AxisCombination: {
+            /** @description by finger: 1 or -1 */
+            axes: {
+                [key: string]: number;
+            };
+            moves: string[];
+        };
+        Combinations: {
+            with_zoom: components["schemas"]["AxisCount"][];
+            without_zoom: components["schemas"]["AxisCount"][];
+            all: components["schemas"]["AxisCombination"][];
+        };
+        Word: {
+            word: string;
+            meanings: string[];
+            ours: string;
+        };
+        NamedTake: {
+            name: string;
+            take: components["schemas"]["Take"];
+        };
+        Comparison: {
+            /** @description the best first */
+            takes: components["schemas"]["NamedTake"][];
+            best: number | null;
+            reason: string;
+        };
+        MappedColumn: {
+            column: string;
+            unit?: string;
+        };
+        GuessedColumn: {
+            column: string;
+            unit: string;
+            sure: boolean;
+            why: string;
+        };
+        LogQuantity: {
+            id: string;
+            name: string;
+            needed: boolean;
+            units: string[];
+        };
+        ColumnQuestion: {
+            headers: string[];
+            guess: {
+                [key: string]: components["schemas"]["GuessedColumn"];
+            };
+            quantities: components["schemas"]["LogQuantity"][];
+        };
+        MoveChoice: {
+            id: string;
+            name: string;
+        };
+        UnsureTake: {
+            number: number;
+            from_s: number;
+            to_s: number;
+            candidates: components["schemas"]["MoveChoice"][];
+        };
         Plan: {
             intent: components["schemas"]["Intent"];
             assumed: string[];
@@ -759,6 +1067,8 @@ export interface components {
             phases: components["schemas"]["Phases"];
             camera: components["schemas"]["FullCamera"];
             subject: components["schemas"]["PlanSubject"] | null;
+            subject_way: components["schemas"]["SubjectWay"] | null;
+            run_in: components["schemas"]["RunIn"];
             samples: components["schemas"]["Samples"];
             fingers: {
                 [key: string]: number[];
@@ -774,6 +1084,11 @@ export interface components {
             expected?: components["schemas"]["Expected"] | null;
         };
         Figure: {
+            /**
+             * @description what of the log it rests on
+             * @enum {string}
+             */
+            source: "positions" | "speed" | "fingers";
             id: string;
             label: string;
             value: number;
@@ -858,6 +1173,8 @@ export interface components {
             windows: components["schemas"]["Stretch"][];
             crop: components["schemas"]["Crop"];
             wind: components["schemas"]["JudgedWind"];
+            /** @description share of the take that automation flew */
+            automated: number | null;
             /** @enum {string} */
             verdict: "keep" | "fix" | "again";
             headline: string;
@@ -908,7 +1225,12 @@ export interface components {
             };
             camera: components["schemas"]["FullCamera"];
             aim: components["schemas"]["FramePlace"];
-            subject: components["schemas"]["ReplaySubject"];
+            subject: components["schemas"]["ReplaySubject"] | null;
+            /** @description of a subject that moves, at the times of the take */
+            subject_track: {
+                east_m: number[];
+                north_m: number[];
+            } | null;
             planned: components["schemas"]["ReplayPlanned"] | null;
         };
         Trend: {
@@ -1028,7 +1350,7 @@ export interface operations {
                 "multipart/form-data": {
                     /**
                      * Format: binary
-                     * @description a Flight CSV log, up to 256 MB
+                     * @description a flight log (CSV, GPX, KML or GeoJSON), up to 256 MB
                      */
                     log: string;
                     shot_id?: number;
@@ -1076,6 +1398,180 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Import"];
+                };
+            };
+        };
+    };
+    confirmColumns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description by quantity: the name of the column and its unit */
+                    columns: {
+                        [key: string]: components["schemas"]["MappedColumn"];
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description It is read again */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Something is missing */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    nameMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    move: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Judged and kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description It can’t be judged as that */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    moves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All moves and drills, with their parameters */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Move"][];
+                };
+            };
+        };
+    };
+    lesson: {
+        parameters: {
+            query: {
+                rig_id: number;
+                mode?: "slow" | "standard" | "fast";
+                /** @description one of the move’s typical faults, put in on purpose */
+                fault?: string;
+            };
+            header?: never;
+            path: {
+                move: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The move on a plain stage, flown by a simulated hand */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lesson"];
+                };
+            };
+            /** @description No such move or fault */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    combinations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every way in which the five fingers may be pressed at once, and which move it is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Combinations"];
+                };
+            };
+        };
+    };
+    glossary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Words of the trade that mean several things */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Word"][];
                 };
             };
         };
@@ -1172,22 +1668,35 @@ export interface operations {
             };
         };
     };
-    moves: {
+    compose: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WantedPicture"];
+            };
+        };
         responses: {
-            /** @description Moves that can be planned, with their parameters */
+            /** @description Where the lens must be for that picture */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Move"][];
+                    "application/json": components["schemas"]["Composition"];
+                };
+            };
+            /** @description No such picture can be taken */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -1486,6 +1995,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compareTakes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shot: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Takes of a shot, the best first, and why */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
                 };
             };
         };

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ConfirmColumns;
+use App\Actions\NameMove;
+use App\Http\Requests\ColumnsRequest;
+use App\Http\Requests\NameMoveRequest;
 use App\Http\Requests\UploadLog;
 use App\Http\Resources\ImportResource;
 use App\Jobs\ReadUpload;
@@ -36,8 +40,35 @@ final class ImportController extends Controller
         return new ImportResource($import);
     }
 
+    #[OA\Put(path: '/imports/{import}/columns', operationId: 'confirmColumns', parameters: [new OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['columns'], properties: [
+        new OA\Property(property: 'columns', description: 'by quantity: the name of the column and its unit', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/MappedColumn')),
+    ], type: 'object')), responses: [
+        new OA\Response(response: 202, description: 'It is read again', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+        new OA\Response(response: 422, description: 'Something is missing', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function columns(ColumnsRequest $request, Import $import, ConfirmColumns $confirm): JsonResponse
+    {
+        $this->authorize('view', $import);
+
+        return (new ImportResource($confirm($import, $request->columns())->refresh()))->response()->setStatusCode(202);
+    }
+
+    #[OA\Put(path: '/imports/{import}/takes/{number}', operationId: 'nameMove', parameters: [
+        new OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'number', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+    ], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['move'], properties: [new OA\Property(property: 'move', type: 'string')], type: 'object')), responses: [
+        new OA\Response(response: 200, description: 'Judged and kept', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+        new OA\Response(response: 422, description: 'It can’t be judged as that', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function take(NameMoveRequest $request, Import $import, int $number, NameMove $name): ImportResource
+    {
+        $this->authorize('view', $import);
+        $name($import->load('owner.school'), $number, $request->string('move')->toString());
+
+        return new ImportResource($import->refresh());
+    }
+
     #[OA\Post(path: '/imports', operationId: 'uploadLog', requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['log'], properties: [
-        new OA\Property(property: 'log', description: 'a Flight CSV log, up to 256 MB', type: 'string', format: 'binary'),
+        new OA\Property(property: 'log', description: 'a flight log (CSV, GPX, KML or GeoJSON), up to 256 MB', type: 'string', format: 'binary'),
         new OA\Property(property: 'shot_id', type: 'integer'),
         new OA\Property(property: 'flown_at', type: 'string', format: 'date-time'),
     ], type: 'object'))), responses: [

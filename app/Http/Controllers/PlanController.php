@@ -6,12 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Actions\DraftShot;
 use App\Http\Requests\PlanDraft;
+use App\Http\Requests\WantedPicture;
 use App\Models\Rig;
 use App\Models\Site;
 use Illuminate\Http\JsonResponse;
+use Larkspur\Camera\Composition;
+use Larkspur\Camera\Lens;
 use Larkspur\Choreography\Planner;
-use Larkspur\Move\Catalogue;
-use Larkspur\Move\Parameter;
+use Larkspur\Fields;
 use Larkspur\Scoring\Expectation;
 use OpenApi\Attributes as OA;
 
@@ -21,14 +23,18 @@ final class PlanController extends Controller
     /** Samples of 0.02 s between those sent to the page. */
     private const STRIDE = 10;
 
-    #[OA\Get(path: '/moves', operationId: 'moves', responses: [new OA\Response(response: 200, description: 'Moves that can be planned, with their parameters', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Move')))])]
-    public function moves(): JsonResponse
+    #[OA\Post(path: '/compositions', operationId: 'compose', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/WantedPicture')), responses: [
+        new OA\Response(response: 200, description: 'Where the lens must be for that picture', content: new OA\JsonContent(ref: '#/components/schemas/Composition')),
+        new OA\Response(response: 422, description: 'No such picture can be taken', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function compose(WantedPicture $request): JsonResponse
     {
-        return new JsonResponse(array_map(static function (string $id): array {
-            $move = Catalogue::move($id);
+        $lens = Lens::read(Fields::of(Rig::query()->findOrFail($request->integer('rig_id'))->camera));
+        [$subject, $fills, $middle] = [$request->float('subject_m'), $request->float('fills'), 0.5 - $request->float('middle_y', 0.5)];
 
-            return ['id' => $id, 'name' => $move->about()->name, 'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->toArray(), $move->parameters())];
-        }, Catalogue::ids()));
+        return new JsonResponse(($request->filled('height_m')
+            ? Composition::fromHeight($lens, $subject, $fills, $middle, $request->float('height_m'))
+            : Composition::withHorizon($lens, $subject, $fills, $middle, 0.5 - $request->float('horizon_y', 1 / 3)))->toArray());
     }
 
     #[OA\Post(path: '/plans', operationId: 'plan', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [

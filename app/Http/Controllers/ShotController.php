@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CompareTakes;
 use App\Actions\DraftShot;
 use App\Actions\FlyShot;
 use App\Http\Requests\FlyRequest;
@@ -85,9 +86,20 @@ final class ShotController extends Controller
         $this->authorize('fly', $shot);
         $shot->load(['site', 'rig', 'operator.school']);
         $name = $request->string('operator')->toString();
-        $import = $fly($shot, OperatorHabits::named($name), $name, $request->wind(), $request->integer('seed'), $shot->operator);
+        $seed = $request->integer('seed');
+        $import = $fly($shot, OperatorHabits::named($name, $seed)->slipping(...$request->slips()), $name, $request->wind(), $seed, $shot->operator, positioning: $request->boolean('positioning', true));
 
         return (new ImportResource($import))->response()->setStatusCode(201);
+    }
+
+    #[OA\Get(path: '/shots/{shot}/comparison', operationId: 'compareTakes', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'Takes of a shot, the best first, and why', content: new OA\JsonContent(ref: '#/components/schemas/Comparison')),
+    ])]
+    public function comparison(Shot $shot, CompareTakes $compare): JsonResponse
+    {
+        $this->authorize('view', $shot);
+
+        return new JsonResponse($compare($shot));
     }
 
     private function fill(Shot $shot, SaveShot $request, DraftShot $draft): void

@@ -17,6 +17,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'subject_at', ref: '#/components/schemas/OwnPlace', nullable: true),
     new OA\Property(property: 'aim', required: ['x', 'y'], properties: [new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')], type: 'object', nullable: true),
     new OA\Property(property: 'parameters', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
+    new OA\Property(property: 'join', description: 'of a combination', type: 'string', enum: ['sequence', 'together']),
+    new OA\Property(property: 'parts', description: 'of a combination: two or three moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/Part')),
     new OA\Property(property: 'wind', ref: '#/components/schemas/Wind', nullable: true),
     new OA\Property(property: 'expect', description: 'whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged', type: 'boolean'),
 ], type: 'object')]
@@ -39,18 +41,20 @@ class PlanDraft extends FormRequest
             'subject_at' => ['sometimes', 'nullable', 'array'],
             'aim' => ['sometimes', 'nullable', 'array'],
             'parameters' => ['sometimes', 'nullable', 'array'],
+            'join' => ['sometimes', 'nullable', 'string', 'max:16'],
+            'parts' => ['sometimes', 'nullable', 'array', 'max:3'],
             'wind' => ['sometimes', 'nullable', 'array'],
             'expect' => ['sometimes', 'boolean'],
         ];
     }
 
     /**
-     * @return array{mode: string, move: string, subject_id?: ?string, subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float}, parameters?: ?array<string, mixed>, wind?: ?array<string, mixed>}
+     * @return array{mode: string, move: string, subject_id?: ?string, subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float}, parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>}
      */
     public function draft(): array
     {
-        /** @var array{mode: string, move: string, subject_id?: ?string, subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float}, parameters?: ?array<string, mixed>, wind?: ?array<string, mixed>} $draft */
-        $draft = $this->safe(['mode', 'move', 'subject_id', 'subject_at', 'aim', 'parameters', 'wind']);
+        /** @var array{mode: string, move: string, subject_id?: ?string, subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float}, parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>} $draft */
+        $draft = $this->safe(['mode', 'move', 'subject_id', 'subject_at', 'aim', 'parameters', 'join', 'parts', 'wind']);
 
         return $draft;
     }

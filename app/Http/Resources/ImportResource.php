@@ -7,6 +7,8 @@ namespace App\Http\Resources;
 use App\Models\Import;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Larkspur\Move\Catalogue;
+use Larkspur\Telemetry\ColumnMapping as Mapping;
 use OpenApi\Attributes as OA;
 
 /**
@@ -14,11 +16,11 @@ use OpenApi\Attributes as OA;
  *
  * @mixin Import
  */
-#[OA\Schema(schema: 'Import', required: ['id', 'file_name', 'shot_id', 'state', 'bytes', 'bytes_read', 'message', 'place', 'expected', 'notes', 'takes'], properties: [
+#[OA\Schema(schema: 'Import', required: ['id', 'file_name', 'shot_id', 'state', 'bytes', 'bytes_read', 'message', 'place', 'expected', 'notes', 'takes', 'unsure', 'columns'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'file_name', type: 'string'),
     new OA\Property(property: 'shot_id', type: 'integer', nullable: true),
-    new OA\Property(property: 'state', type: 'string', enum: ['waiting', 'reading', 'judging', 'done', 'refused']),
+    new OA\Property(property: 'state', type: 'string', enum: ['waiting', 'reading', 'judging', 'columns', 'done', 'refused']),
     new OA\Property(property: 'bytes', type: 'integer'),
     new OA\Property(property: 'bytes_read', type: 'integer'),
     new OA\Property(property: 'message', type: 'string'),
@@ -26,6 +28,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'expected', type: 'string'),
     new OA\Property(property: 'notes', type: 'array', items: new OA\Items(ref: '#/components/schemas/LogNote')),
     new OA\Property(property: 'takes', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'unsure', description: 'takes whose move the log does not tell', type: 'array', items: new OA\Items(ref: '#/components/schemas/UnsureTake')),
+    new OA\Property(property: 'columns', ref: '#/components/schemas/ColumnQuestion', description: 'what has to be confirmed before it can be read', nullable: true),
 ], type: 'object')]
 class ImportResource extends JsonResource
 {
@@ -44,6 +48,13 @@ class ImportResource extends JsonResource
             'expected' => $this->outcome['expected'] ?? '',
             'notes' => $this->outcome['notes'] ?? [],
             'takes' => $this->outcome['takes'] ?? [],
+            'unsure' => array_map(static fn (array $one): array => [
+                ...$one, 'candidates' => array_map(static fn (string $move): array => ['id' => $move, 'name' => Catalogue::nameOf($move)], $one['candidates']),
+            ], $this->outcome['unsure'] ?? []),
+            'columns' => $this->state !== Import::COLUMNS ? null : [
+                'headers' => $this->outcome['headers'] ?? [], 'guess' => (object) ($this->outcome['guess']['columns'] ?? []),
+                'quantities' => Mapping::quantities(),
+            ],
         ];
     }
 }

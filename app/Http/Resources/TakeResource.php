@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Models\Take;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Larkspur\Move\Catalogue;
 use OpenApi\Attributes as OA;
 
 /**
@@ -14,7 +15,7 @@ use OpenApi\Attributes as OA;
  *
  * @mixin Take
  */
-#[OA\Schema(schema: 'Take', required: ['id', 'operator', 'shot_id', 'title', 'move', 'mode', 'direction', 'flown_at', 'from_s', 'to_s', 'score', 'uncertainty', 'facets', 'verdict', 'usable_s', 'decision', 'comments'], properties: [
+#[OA\Schema(schema: 'Take', required: ['id', 'operator', 'shot_id', 'title', 'move', 'mode', 'direction', 'flown_at', 'from_s', 'to_s', 'score', 'uncertainty', 'facets', 'verdict', 'usable_s', 'decision', 'automated', 'comments'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'operator', ref: '#/components/schemas/Person'),
     new OA\Property(property: 'shot_id', type: 'integer', nullable: true),
@@ -31,6 +32,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'verdict', type: 'string', enum: ['keep', 'fix', 'again']),
     new OA\Property(property: 'usable_s', type: 'number'),
     new OA\Property(property: 'decision', type: 'string', nullable: true),
+    new OA\Property(property: 'automated', description: 'flown by automation for the most part; no credit to the hands', type: 'boolean'),
     new OA\Property(property: 'comments', type: 'integer'),
 ], type: 'object')]
 class TakeResource extends JsonResource
@@ -42,7 +44,7 @@ class TakeResource extends JsonResource
             'id' => $this->id,
             'operator' => ['id' => $this->operator->id, 'name' => $this->operator->name],
             'shot_id' => $this->shot_id,
-            'title' => $this->shot->title ?? 'No shot, '.$this->move,
+            'title' => $this->shot->title ?? Catalogue::nameOf($this->move),
             'move' => $this->move,
             'mode' => $this->mode,
             'direction' => $this->direction,
@@ -55,6 +57,7 @@ class TakeResource extends JsonResource
             'verdict' => $this->verdict,
             'usable_s' => $this->usable_s,
             'decision' => $this->decision,
+            'automated' => $this->automated ?? false,
             'comments' => (int) ($this->comments_count ?? 0),
         ];
     }

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What the columns of a maker's CSV are, as somebody of the school confirmed it once.
+ *
+ * @property int $school_id
+ * @property string $fingerprint
+ * @property array<string, mixed> $mapping
+ */
+final class ColumnMapping extends Model
+{
+    use BelongsToSchool;
+
+    protected $fillable = ['school_id', 'fingerprint', 'mapping'];
+
+    /** @var array<string, string> */
+    protected $casts = ['mapping' => 'array'];
+}
