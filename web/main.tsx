@@ -12,6 +12,7 @@ import { Shell } from '~/shell/Shell';
 const Today = lazy(() => import('~/stations/today/Today'));
 const RigStation = lazy(() => import('~/stations/rig/RigStation'));
 const PlanStation = lazy(() => import('~/stations/plan/PlanStation'));
+const MovesPage = lazy(() => import('~/stations/plan/moves/MovesPage'));
 const FlyStation = lazy(() => import('~/stations/fly/FlyStation'));
 const DebriefStation = lazy(() => import('~/stations/debrief/DebriefStation'));
 const ProgressStation = lazy(() => import('~/stations/progress/ProgressStation'));
@@ -48,6 +49,7 @@ const router = createBrowserRouter([
         children: [
           { path: '/', element: station(<Today />) },
           { path: '/rig', element: station(<RigStation />) },
+          { path: '/plan/moves/:move?', element: station(<MovesPage />) },
           { path: '/plan/:shot?', element: station(<PlanStation />) },
           { path: '/fly/:shot?', element: station(<FlyStation />) },
           { path: '/debrief/:take?', element: station(<DebriefStation />) },

@@ -1,5 +1,5 @@
 // The server's records as the stations ask for them, cached by TanStack Query.
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { call, type Schemas } from '~/api/client';
 
 export const useMe = () =>
@@ -35,6 +35,43 @@ export const useMoves = () =>
     queryKey: ['moves'],
     queryFn: () => call<Schemas['Move'][]>('GET', '/moves'),
     staleTime: Infinity,
+  });
+
+export const useLesson = (move: string | undefined, rig: number | undefined, fault: string | null) =>
+  useQuery({
+    queryKey: ['lesson', move, rig, fault],
+    queryFn: () =>
+      call<Schemas['Lesson']>(
+        'GET',
+        `/moves/${move}/lesson?rig_id=${rig}${fault === null ? '' : `&fault=${fault}`}`,
+      ),
+    enabled: move !== undefined && rig !== undefined,
+    staleTime: Infinity,
+    // While a fault is being flown the clean one stays in sight; another move shows nothing of the last one.
+    placeholderData: (last, query) => (query?.queryKey[1] === move ? keepPreviousData(last) : undefined),
+  });
+
+export const useCombinations = (enabled: boolean) =>
+  useQuery({
+    queryKey: ['combinations'],
+    queryFn: () => call<Schemas['Combinations']>('GET', '/combinations'),
+    enabled,
+    staleTime: Infinity,
+  });
+
+export const useGlossary = (enabled: boolean) =>
+  useQuery({
+    queryKey: ['glossary'],
+    queryFn: () => call<Schemas['Word'][]>('GET', '/glossary'),
+    enabled,
+    staleTime: Infinity,
+  });
+
+export const useComparison = (shot: number | null) =>
+  useQuery({
+    queryKey: ['takes', 'comparison', shot],
+    queryFn: () => call<Schemas['Comparison']>('GET', `/shots/${shot}/comparison`),
+    enabled: shot !== null,
   });
 
 export const useMeaning = (rig: number | undefined) =>

@@ -24,7 +24,7 @@ export function Choice<T extends string>({ label, value, options, onChange, hide
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            className="flex-1 min-h-11 px-2 text-sm cursor-pointer text-ink-soft data-[state=on]:bg-haze data-[state=on]:text-ink data-[state=on]:font-semibold border-r border-line last:border-r-0"
+            className="flex-1 min-w-0 min-h-11 px-2 text-sm cursor-pointer text-ink-soft data-[state=on]:bg-haze data-[state=on]:text-ink data-[state=on]:font-semibold border-r border-line last:border-r-0"
           >
             {option.label}
           </ToggleGroup.Item>

@@ -5,7 +5,8 @@ import { Select } from 'radix-ui';
 type Props = {
   label: string;
   value: string;
-  options: { value: string; label: string }[];
+  /** In order; those of one group follow each other under its heading. */
+  options: { value: string; label: string; group?: string }[];
   onChange: (value: string) => void;
   hideLabel?: boolean;
 };
@@ -31,7 +32,16 @@ export function Pick({ label, value, options, onChange, hideLabel = false }: Pro
             className="bg-card border border-line rounded-md p-1 z-50 max-h-80 min-w-(--radix-select-trigger-width)"
           >
             <Select.Viewport>
-              {options.map((option) => (
+              {options.map((option, index) => [
+                option.group !== undefined && option.group !== options[index - 1]?.group && (
+                  <div
+                    key={`of ${option.group}`}
+                    role="presentation"
+                    className="px-3 pt-2 text-sm text-ink-soft"
+                  >
+                    {option.group}
+                  </div>
+                ),
                 <Select.Item
                   key={option.value}
                   value={option.value}
@@ -41,8 +51,8 @@ export function Pick({ label, value, options, onChange, hideLabel = false }: Pro
                   <Select.ItemIndicator>
                     <Check size={16} aria-hidden />
                   </Select.ItemIndicator>
-                </Select.Item>
-              ))}
+                </Select.Item>,
+              ])}
             </Select.Viewport>
           </Select.Content>
         </Select.Portal>

@@ -11,22 +11,25 @@ type Props = {
   site: Schemas['SiteDocument'];
   time?: number | null;
   units: Units;
+  /** The same move as it was flown, drawn over the plan. */
+  flown?: Schemas['Samples'];
   onHeight?: (height: number) => void;
 };
 
-export const SideSheet = memo(function SideSheet({ plan, site, time, units, onHeight }: Props) {
+export const SideSheet = memo(function SideSheet({ plan, site, time, units, flown, onHeight }: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [dragging, setDragging] = useState(false);
   const samples = plan.samples;
-  const subject = plan.subject ?? { east_m: 0, north_m: 0, up_m: 0, ground_m: 0 };
+  const filmed = plan.subject;
+  const subject = useMemo(
+    () =>
+      filmed ?? { east_m: samples.east_m[0] ?? 0, north_m: samples.north_m[0] ?? 0, up_m: 0, ground_m: 0 },
+    [filmed, samples],
+  );
   const at = indexAt(samples.t, time ?? samples.t[0] ?? 0);
 
   const view = useMemo(() => {
-    const e0 = samples.east_m[0] ?? 0;
-    const n0 = samples.north_m[0] ?? 0;
-    const reach = Math.max(1, Math.hypot(e0 - subject.east_m, n0 - subject.north_m));
-    const ue = (subject.east_m - e0) / reach;
-    const un = (subject.north_m - n0) / reach;
+    const [ue, un, reach] = axisOf(samples, subject);
     const along = (e: number, n: number) => (e - subject.east_m) * ue + (n - subject.north_m) * un;
     const xs = samples.east_m.map((e, i) => along(e, samples.north_m[i] ?? 0));
     const near = site.solids
@@ -49,7 +52,7 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, onHe
         ...near.filter((i) => i.solid.role === 'subject').map((i) => i.solid.base_m + i.solid.height_m),
       ) + 3;
     const bottom = Math.min(0, subject.ground_m, ...samples.up_m) - 3;
-    return { xs, near, left, right, top, bottom };
+    return { xs, near, left, right, top, bottom, along };
   }, [samples, site, subject]);
 
   const pad = 22;
@@ -115,19 +118,29 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, onHe
           strokeWidth={2.5}
           fill="none"
         />
-        <path
-          d={`M${x(here)} ${y(up)}L${x(0)} ${y(subject.up_m)}`}
-          stroke="var(--leaf)"
-          strokeDasharray="5 4"
-        />
-        <g
-          transform={`translate(${x(0)} ${y(subject.up_m)})`}
-          stroke="var(--card)"
-          strokeWidth={1.5}
-          fill="none"
-        >
-          <circle r={4} stroke="var(--pollen)" strokeWidth={2} />
-        </g>
+        {flown && (
+          <path
+            d={through(
+              flown.east_m.map((e, i) => [x(view.along(e, flown.north_m[i] ?? 0)), y(flown.up_m[i] ?? 0)]),
+            )}
+            stroke="var(--pollen)"
+            strokeWidth={2.2}
+            fill="none"
+            data-role="flown-path"
+          />
+        )}
+        {filmed && plan.subject_way === null && (
+          <>
+            <path
+              d={`M${x(here)} ${y(up)}L${x(0)} ${y(subject.up_m)}`}
+              stroke="var(--leaf)"
+              strokeDasharray="5 4"
+            />
+            <g transform={`translate(${x(0)} ${y(subject.up_m)})`} strokeWidth={1.5} fill="none">
+              <circle r={4} stroke="var(--pollen)" strokeWidth={2} />
+            </g>
+          </>
+        )}
         <path
           d={`M${x(here)} ${y(up)}V${y(subject.ground_m)}`}
           stroke="var(--ink-soft)"
@@ -176,3 +189,21 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, onHe
     </div>
   );
 });
+
+type Ground = { east_m: number; north_m: number };
+
+/** The way along which the sheet is seen, and how far the subject lies on it; over the subject, the way that is flown. */
+function axisOf(samples: Schemas['Samples'], subject: Ground): [number, number, number] {
+  const e0 = samples.east_m[0] ?? 0;
+  const n0 = samples.north_m[0] ?? 0;
+  const away = Math.hypot(e0 - subject.east_m, n0 - subject.north_m);
+  if (away >= 1) return [(subject.east_m - e0) / away, (subject.north_m - n0) / away, away];
+  let far: [number, number, number] = [0, 1, 1];
+  for (let i = 0; i < samples.east_m.length; i += 5) {
+    const e = (samples.east_m[i] ?? 0) - e0;
+    const n = (samples.north_m[i] ?? 0) - n0;
+    const length = Math.hypot(e, n);
+    if (length > far[2]) far = [e / length, n / length, length];
+  }
+  return far;
+}

@@ -23,6 +23,8 @@ export type Handle = {
 type Props = {
   site: Schemas['SiteDocument'];
   subject: { east_m: number; north_m: number } | null;
+  /** Where a subject that moves is, at the times of the path that is shown. */
+  subjectWay?: { east_m: number[]; north_m: number[] } | null;
   planned?: Path | null;
   flown?: Path | null;
   wind?: Schemas['Wind'] | null;
@@ -38,8 +40,8 @@ const NONE: Handle[] = [];
 type Bounds = { east: [number, number]; north: [number, number] };
 
 function boundsOf(props: Props): Bounds {
-  const east = [0, props.subject?.east_m ?? 0];
-  const north = [0, props.subject?.north_m ?? 0];
+  const east = [0, props.subject?.east_m ?? 0, ...(props.subjectWay?.east_m ?? [])];
+  const north = [0, props.subject?.north_m ?? 0, ...(props.subjectWay?.north_m ?? [])];
   for (const path of [props.planned, props.flown]) {
     if (path) {
       for (let i = 0; i < path.east_m.length; i += 4) {
@@ -68,10 +70,21 @@ function useSettledBounds(bounds: Bounds, frozen: boolean): Bounds {
 }
 
 export const SiteSheet = memo(function SiteSheet(props: Props) {
-  const { site, subject, planned, flown, wind, hfov, time, handles = NONE, units, label } = props;
+  const { site, subjectWay = null, planned, flown, wind, hfov, time, handles = NONE, units, label } = props;
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [dragging, setDragging] = useState<string | null>(null);
   const bounds = useSettledBounds(boundsOf(props), dragging !== null);
+
+  // A subject that moves is drawn where it is now.
+  const timed = planned && planned.t.length === subjectWay?.east_m.length ? planned : flown;
+  const now = subjectWay && timed ? indexAt(timed.t, time ?? timed.t[0] ?? 0) : 0;
+  const subject = useMemo(
+    () =>
+      subjectWay && props.subject
+        ? { east_m: subjectWay.east_m[now] ?? 0, north_m: subjectWay.north_m[now] ?? 0 }
+        : props.subject,
+    [subjectWay, props.subject, now],
+  );
 
   const { x, y, grid } = useMemo(() => {
     const pad = 26;
@@ -208,6 +221,16 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
         {site.solids.map((solid) => (
           <SolidFromAbove key={solid.id + solid.name} solid={solid} x={x} y={y} />
         ))}
+        {subjectWay && (
+          <path
+            d={through(subjectWay.east_m.map((e, i) => [x(e), y(subjectWay.north_m[i] ?? 0)]))}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth={1.2}
+            strokeDasharray="1 4"
+            data-role="subject-way"
+          />
+        )}
         {planned && (
           <path
             d={line(planned)}

@@ -21,6 +21,7 @@ export function aTake(change: Partial<Schemas['Take']> = {}): Schemas['Take'] {
     verdict: 'keep',
     usable_s: 14.2,
     decision: null,
+    automated: false,
     comments: 0,
     ...change,
   };
@@ -57,6 +58,7 @@ export function judgedFacets(scores: Partial<Schemas['Facets']> = {}): Schemas['
         textbook: 2.1,
         unusable: 0.3,
         score: score ?? 0,
+        source: 'positions',
       },
     ],
   });

@@ -2,7 +2,7 @@
 // one clock; what cost most, what can be used, what the trainer said, and whether it is kept.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Pause, Play } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { call, type Schemas } from '~/api/client';
 import { useReplay, useSites, useTake, useTakes } from '~/api/queries';
@@ -11,6 +11,7 @@ import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
 import { Skeleton } from '~/kit/Skeleton';
 import { useKeys } from '~/kit/useKeys';
+import { usePlayback } from '~/kit/usePlayback';
 import { FrameTrace } from '~/pictures/FrameTrace';
 import { SiteSheet } from '~/pictures/SiteSheet';
 import { type Lane, type Pin, STAVES, StaveLanes, staveOf } from '~/pictures/StaveLanes';
@@ -20,6 +21,7 @@ import { verdictColor } from '../progress/TakeRow';
 import { Comments } from './Comments';
 import { Facets } from './Facets';
 import { Faults } from './Faults';
+import { OtherTakes } from './OtherTakes';
 
 export default function DebriefStation() {
   const { take } = useParams();
@@ -64,10 +66,11 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
   const judged = take.judgement;
   const from = replay.t[0] ?? 0;
   const to = replay.t.at(-1) ?? 1;
-  const [time, setTime] = useState(
+  const { time, setTime, playing, setPlaying, shownAt } = usePlayback(
+    from,
+    to,
     () => Number(search.get('at')) || judged.faults[0]?.t_s || judged.take.hold_from_s,
   );
-  const [playing, setPlaying] = useState(false);
   const [saying, setSaying] = useState(false);
   const site = sites.data?.find((item) => item.id === take.site_id)?.document ?? EMPTY_SITE;
 
@@ -80,25 +83,9 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
     },
   });
 
-  const shownAt = useRef(time);
-  shownAt.current = time;
-  useEffect(() => {
-    if (!playing) return;
-    let frame = 0;
-    let last = performance.now();
-    const tick = (now: number) => {
-      const next = shownAt.current + (now - last) / 1000;
-      last = now;
-      setTime(next >= to ? from : next);
-      frame = requestAnimationFrame(tick);
-    };
-    frame = requestAnimationFrame(tick);
-    return () => cancelAnimationFrame(frame);
-  }, [playing, from, to]);
-
   const step = useCallback(
     (by: number) => setTime((now) => Math.max(from, Math.min(to, now + by))),
-    [from, to],
+    [from, to, setTime],
   );
   const fault = useCallback(
     (way: 1 | -1) => {
@@ -109,7 +96,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
           : times.findLast((t) => t < shownAt.current - 0.05);
       if (next !== undefined) setTime(next);
     },
-    [judged],
+    [judged, setTime, shownAt],
   );
   useKeys(
     useMemo(
@@ -123,7 +110,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
         d: () => decide.mutate('drop'),
         c: () => user.role === 'trainer' && setSaying(true),
       }),
-      [step, fault, decide, user.role],
+      [step, fault, decide, user.role, setPlaying],
     ),
   );
 
@@ -201,11 +188,21 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
             <p className="m-0 text-sm">{judged.reason}</p>
             <p className="m-0 mt-1 text-sm text-ink-soft">
               Give or take {Math.max(1, Math.round(judged.uncertainty))} points.
+              {judged.wind.share != null && Math.abs(judged.wind.share) >= 1
+                ? ` About ${Math.round(Math.abs(judged.wind.share))} points of the hold ${judged.wind.share > 0 ? 'are the wind’s, not yours' : 'the wind gave you'}.`
+                : ''}
             </p>
+            {take.automated && (
+              <p className="m-0 mt-1 text-sm text-pollen-ink font-semibold">
+                Flown by automation: its smoothness says nothing about the hands, and counts for nobody’s
+                record.
+              </p>
+            )}
           </div>
         </Facets>
         <Faults faults={judged.faults} facets={judged.facets} time={time} onTime={setTime} />
         <Comments take={take} time={time} onTime={setTime} saying={saying} setSaying={setSaying} />
+        <OtherTakes take={take} />
         {(judged.remarks.length > 0 || take.log.notes.length > 0) && (
           <Card className="p-3 text-sm text-ink-soft grid gap-1">
             {judged.remarks.map((remark) => (
@@ -235,6 +232,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
             <SiteSheet
               site={site}
               subject={replay.subject}
+              subjectWay={replay.subject_track}
               planned={replay.planned}
               flown={replay}
               wind={null}
@@ -245,7 +243,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
             />
           </Card>
           <Card
-            caption="Where the subject sat in the frame"
+            caption={replay.subject === null ? 'What the frame kept' : 'Where the subject sat in the frame'}
             aside={
               judged.crop.total_percent >= 0.5 ? (
                 <span className="text-leaf">{Math.ceil(judged.crop.total_percent)} % crop holds it</span>

@@ -12,6 +12,7 @@ import { Pick } from '~/kit/Pick';
 import { Skeleton } from '~/kit/Skeleton';
 import { useSession } from '~/shell/session';
 import { ImportLogs } from './ImportLogs';
+import { Slips } from './Slips';
 
 const OPERATORS = [
   { id: 'steady', name: 'Steady', habit: 'Small tremble, quiet holds, corrects early.' },
@@ -19,6 +20,10 @@ const OPERATORS = [
   { id: 'flicker', name: 'Flicker', habit: 'Lets the springs stop the sticks, and kicks the turn once.' },
   { id: 'drifter', name: 'Drifter', habit: 'Turns too little, sees it late, lets the circle wander.' },
 ] as const;
+
+const LEVELS = ['novice', 'beginner', 'intermediate', 'advanced', 'expert'] as const;
+
+type Operator = (typeof OPERATORS)[number]['id'] | (typeof LEVELS)[number];
 
 const anySeed = () => 1 + Math.floor(999 * Math.random());
 
@@ -28,7 +33,8 @@ export default function FlyStation() {
   const shots = useShots(whose);
   const navigate = useNavigate();
   const client = useQueryClient();
-  const [operator, setOperator] = useState<(typeof OPERATORS)[number]['id']>('steady');
+  const [operator, setOperator] = useState<Operator>('steady');
+  const [slips, setSlips] = useState<Schemas['Slip'][]>([]);
   const [wind, setWind] = useState({ mean_mps: 2, from_deg: 240 });
   const shot = shots.data?.find((item) => String(item.id) === param) ?? shots.data?.[0];
   // Each flight is another one, unless a seed is asked for again.
@@ -39,6 +45,7 @@ export default function FlyStation() {
       call<Schemas['Import']>('POST', `/shots/${id}/flights`, {
         operator,
         seed,
+        slips,
         wind: { ...wind, gust_mps: Math.round(15 * wind.mean_mps) / 10 },
       }),
     onSuccess: (done) => {
@@ -104,6 +111,16 @@ export default function FlyStation() {
                 </label>
               ))}
             </fieldset>
+            <Pick
+              label="Or somebody of a level, another one for each seed"
+              value={(LEVELS as readonly string[]).includes(operator) ? operator : ''}
+              onChange={(level) => setOperator(level as Operator)}
+              options={LEVELS.map((level) => ({
+                value: level,
+                label: `${level.charAt(0).toUpperCase()}${level.slice(1)}`,
+              }))}
+            />
+            <Slips slips={slips} onChange={setSlips} units={units} />
             <Dial
               label="Wind at 10 m"
               value={wind.mean_mps}

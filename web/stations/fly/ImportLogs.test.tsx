@@ -18,6 +18,8 @@ const arrived = (change: Partial<Schemas['Import']> = {}): Schemas['Import'] => 
   expected: '',
   notes: [],
   takes: [11, 12],
+  unsure: [],
+  columns: null,
   ...change,
 });
 const show = (imports: Schemas['Import'][]) => {
@@ -65,7 +67,17 @@ describe('logs that have arrived', () => {
   it('say where and why one was refused, and that nothing was saved', async () => {
     const place = 'line 3, column lat';
     const message = '“north” is no number.';
-    show([arrived({ state: 'refused', takes: [], place, message, expected: 'degrees' })]);
+    show([
+      arrived({
+        state: 'refused',
+        takes: [],
+        unsure: [],
+        columns: null,
+        place,
+        message,
+        expected: 'degrees',
+      }),
+    ]);
     const words = `${place}: ${message} Expected degrees. Nothing was saved.`;
     expect(await screen.findByText(words)).toBeTruthy();
   });

@@ -7,6 +7,8 @@ import { Problem, type Schemas, upload } from '~/api/client';
 import { useImports } from '~/api/queries';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
+import { Columns } from './Columns';
+import { NameMove } from './NameMove';
 
 const LARGEST = 256 * 1024 * 1024;
 
@@ -82,7 +84,7 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
         }}
       >
         <Upload size={22} aria-hidden className="text-larkspur" />
-        <span>Drop Flight CSV logs here, one or many</span>
+        <span>Drop logs here, one or many: CSV of any maker, GPX, KML, GeoJSON</span>
         <button
           type="button"
           className="min-h-11 px-4 underline text-larkspur font-semibold cursor-pointer bg-transparent"
@@ -93,7 +95,7 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
         <input
           ref={input}
           type="file"
-          accept=".csv,.txt,.tsv"
+          accept=".csv,.txt,.tsv,.gpx,.kml,.geojson,.json"
           multiple
           className="sr-only"
           aria-label="Choose logs"
@@ -151,6 +153,10 @@ function Arrived({ item }: { item: Schemas['Import'] }) {
       ) : item.state === 'judging' ? (
         <Bar share={1} words="judging" />
       ) : null}
+      {item.state === 'columns' && item.columns && <Columns item={item} question={item.columns} />}
+      {item.unsure.map((take) => (
+        <NameMove key={take.number} item={item} take={take} />
+      ))}
       {item.state === 'refused' && (
         <span className="text-brick">
           {item.place === '' ? '' : `${item.place}: `}

@@ -1,10 +1,10 @@
 // Plan: a shot worked out on the site sheet. Every drag asks the server; path, thumb sheet, frames and checks follow.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { call, type Problem, type Schemas } from '~/api/client';
 import { useMoves, useRigs, useShot, useShots, useSites } from '~/api/queries';
-import { Button } from '~/kit/Button';
+import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
 import { Skeleton } from '~/kit/Skeleton';
@@ -14,9 +14,11 @@ import { SideSheet } from '~/pictures/SideSheet';
 import { SiteSheet } from '~/pictures/SiteSheet';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
 import { useSession } from '~/shell/session';
+import { Combine } from './Combine';
 import { Cues } from './Cues';
 import { draftOf, newDraft, rounded, type Values, withMove, withValues } from './draft';
 import { Findings } from './Findings';
+import { FrameIt } from './FrameIt';
 import { SetUp } from './SetUp';
 import { Shape } from './Shape';
 import { useHandles } from './useHandles';
@@ -43,13 +45,18 @@ export default function PlanStation() {
       </main>
     );
   }
+  const asked = moves.data.find((item) => item.id === search.get('move'))?.id;
   const changes = Object.fromEntries(
-    [...search].map(([key, value]) => [key, Number.isNaN(Number(value)) ? value : Number(value)]),
+    [...search]
+      .filter(([key]) => key !== 'move')
+      .map(([key, value]) => [key, Number.isNaN(Number(value)) ? value : Number(value)]),
   );
-  const first = shot.data ? draftOf(shot.data, changes) : newDraft(sites.data[0], rigs.data[0], 'orbit');
+  const first = shot.data
+    ? draftOf(shot.data, changes)
+    : newDraft(sites.data[0], rigs.data[0], asked ?? 'orbit');
   return (
     <Worksheet
-      key={shot.data ? `${shot.data.id}-${search}` : 'new'}
+      key={shot.data ? `${shot.data.id}-${search}` : `new-${asked ?? ''}`}
       first={first}
       shot={shot.data ?? null}
       shots={shots.data ?? []}
@@ -167,6 +174,9 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
           <p className="m-0 text-sm text-ink-soft min-h-5">{plan?.summary ?? ''}</p>
         </div>
         <div className="flex gap-2">
+          <Link className={buttonLook()} to={`/plan/moves/${draft.move}`}>
+            All moves
+          </Link>
           {bothWays && <Button onClick={turnRound}>Other way round</Button>}
           <Button onClick={keepIt} disabled={keep.isPending || plan === null}>
             Keep
@@ -185,6 +195,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
             <SiteSheet
               site={site.document}
               subject={plan?.subject ?? null}
+              subjectWay={plan?.subject_way}
               planned={plan?.samples ?? null}
               wind={draft.wind ?? null}
               hfov={plan?.camera.hfov_deg ?? 70}
@@ -235,7 +246,18 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
           moves={moves}
           onMove={chooseMove}
         />
+        {draft.move === 'combination' && <Combine draft={draft} change={change} moves={moves} />}
         {plan && <Findings plan={plan} onMend={set} />}
+        {site && plan && (
+          <FrameIt
+            key={`${draft.rig_id} ${draft.subject_id}`}
+            rigId={draft.rig_id}
+            site={site}
+            subjectId={draft.subject_id ?? null}
+            parameters={parameters}
+            set={set}
+          />
+        )}
         <SetUp
           draft={setting}
           change={change}

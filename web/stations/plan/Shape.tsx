@@ -58,7 +58,7 @@ const MovePick = memo(function MovePick({ move, moves, onMove }: Pick<Props, 'mo
       hideLabel
       value={move}
       onChange={onMove}
-      options={moves.map((item) => ({ value: item.id, label: item.name }))}
+      options={moves.map((item) => ({ value: item.id, label: item.name, group: item.group_words }))}
     />
   );
 });
@@ -97,6 +97,8 @@ const ParameterDial = memo(function ParameterDial(props: DialProps) {
 
 type ChoiceProps = Pick<DialProps, 'parameter' | 'value' | 'set'>;
 
+const NAMES: Record<string, string> = { counterclockwise: 'Counter\u00adclockwise' };
+
 const ParameterChoice = memo(function ParameterChoice({ parameter, value, set }: ChoiceProps) {
   const choices = parameter.choices ?? [];
   return (
@@ -106,7 +108,7 @@ const ParameterChoice = memo(function ParameterChoice({ parameter, value, set }:
       onChange={(next) => set({ [parameter.id]: next })}
       options={choices.map((choice) => ({
         value: choice,
-        label: choice === 'counterclockwise' ? 'Counter\u00adclockwise' : 'Clockwise',
+        label: NAMES[choice] ?? `${choice.charAt(0).toUpperCase()}${choice.slice(1)}`,
       }))}
     />
   );

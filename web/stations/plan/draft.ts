@@ -13,6 +13,8 @@ export function draftOf(shot: Schemas['Shot'], changes: Values = {}): Draft {
     subject_id: shot.subject_id,
     subject_at: shot.subject_at,
     aim: shot.intent.aim ?? null,
+    join: shot.intent.join,
+    parts: shot.intent.parts,
     parameters: { ...(shot.intent.parameters as Values), ...changes },
     wind: shot.wind,
   };
@@ -26,12 +28,26 @@ export function newDraft(site: Schemas['Site'], rig: Schemas['Rig'], move: strin
     move,
     subject_id: site.subjects[0]?.id ?? null,
     parameters: {},
+    ...partsOf(move),
     wind: { from_deg: 0, mean_mps: 0, gust_mps: 0 },
   };
 }
 
 export function withValues(draft: Draft, values: Values): Draft {
   return { ...draft, parameters: { ...(draft.parameters as Values), ...values } };
+}
+
+/** What a combination begins with; nothing for any other move. */
+function partsOf(move: string): Pick<Draft, 'join' | 'parts'> {
+  return move === 'combination'
+    ? {
+        join: 'sequence',
+        parts: [
+          { move: 'orbit', parameters: { arc_deg: 90 } },
+          { move: 'pull-away', parameters: {} },
+        ],
+      }
+    : {};
 }
 
 /** Another move of the same subject: it starts from the same side and as far away; the rest suits the craft anew. */
@@ -42,7 +58,7 @@ export function withMove(draft: Draft, move: string): Draft {
   if (values.start_bearing_deg !== undefined) parameters.start_bearing_deg = values.start_bearing_deg;
   if (away !== undefined && move === 'orbit') parameters.radius_m = away;
   if (away !== undefined && move !== 'orbit') parameters.distance_m = away;
-  return { ...draft, move, parameters };
+  return { ...draft, move, parameters, join: undefined, parts: undefined, ...partsOf(move) };
 }
 
 const bearing = (east: number, north: number) => ((Math.atan2(east, north) * 180) / Math.PI + 360) % 360;
