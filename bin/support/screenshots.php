@@ -22,12 +22,15 @@ $debrief = static function (Chrome $chrome, callable $before): string {
 $best = static fn (array $one, array $other): int => $other['score'] <=> $one['score'];
 $worst = static fn (array $one, array $other): int => $one['score'] <=> $other['score'];
 
-/** @var array<string, array{who: ?string, open: string|callable(Chrome): string, sign: string, size?: array{int, int}, theme?: string}> $views */
+/** @var array<string, array{who: ?string, open: string|callable(Chrome): string, sign: string, size?: array{int, int}, theme?: string, press?: string}> $views */
 $views = [
     'sign-in' => ['who' => null, 'open' => '/sign-in', 'sign' => 'input[type=password]'],
     'today' => ['who' => 'tobias', 'open' => '/', 'sign' => 'h1'],
     'rig' => ['who' => 'tobias', 'open' => '/rig', 'sign' => '[data-picture=curve-card]'],
     'plan' => ['who' => 'tobias', 'open' => '/plan', 'sign' => '[data-picture=frame-strip] svg'],
+    'moves' => ['who' => 'tobias', 'open' => '/plan/moves/pull-away', 'sign' => '[data-picture=frame-strip] svg'],
+    'moves-fault' => ['who' => 'tobias', 'open' => '/plan/moves/orbit', 'sign' => '[data-picture=frame-strip] svg', 'press' => '[data-fault=off-mark]'],
+    'plan-combination' => ['who' => 'tobias', 'open' => '/plan/new?move=combination', 'sign' => '[data-picture=frame-strip] svg'],
     'plan-upright-field' => ['who' => 'tobias', 'open' => '/plan', 'sign' => '[data-picture=frame-strip] svg', 'size' => UPRIGHT, 'theme' => 'field'],
     'fly' => ['who' => 'tobias', 'open' => '/fly', 'sign' => 'input[type=file]'],
     'debrief-clean' => ['who' => 'tobias', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $best), 'sign' => '[data-role=clock]'],
@@ -47,6 +50,7 @@ foreach ($views as $name => $view) {
     $chrome->resize(...($view['size'] ?? DESK));
     $chrome->visit(is_string($view['open']) ? $view['open'] : $view['open']($chrome))->see($view['sign']);
     $chrome->script('document.documentElement.dataset.theme = arguments[0]', [$view['theme'] ?? 'light']);
+    isset($view['press']) && $chrome->find($view['press'])->click();
     $chrome->waitUntil(static fn (): bool => $chrome->count('[aria-busy=true]') === 0, "$name stays busy.");
     usleep(900_000);
     $chrome->shoot("$folder/$name.png");

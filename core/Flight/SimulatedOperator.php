@@ -49,8 +49,18 @@ final class SimulatedOperator
     /** @var array{turn: float, run: float, slide: float, climb: float} rates by which the hand corrects, rad/s and m/s */
     private array $correction = ['turn' => 0.0, 'run' => 0.0, 'slide' => 0.0, 'climb' => 0.0];
 
+    /** @var array<value-of<Finger>, float> when each finger that is pressed leaves its rest, s */
+    private readonly array $onsets;
+
     private function __construct(private readonly Plan $plan, private readonly OperatorHabits $habits, int $seed)
     {
+        $onsets = [];
+        foreach ($plan->presses as $press) {
+            if ($press->onset !== null) {
+                $onsets[$press->finger->value] = $press->onset;
+            }
+        }
+        $this->onsets = $onsets;
         $this->mode = $plan->shot->tune();
         $this->noise = SeededNoise::named($seed, 'hands');
         foreach ($this->wander as $finger => $_) {
@@ -213,6 +223,9 @@ final class SimulatedOperator
             }
         }
         if ($plan->marks !== []) {
+            return $time - $late;
+        }
+        if ($late > 0 && ($this->onsets[$finger->value] ?? 0.0) > $plan->holdFrom) {
             return $time - $late;
         }
         $in = $plan->holdFrom - $plan->onset;

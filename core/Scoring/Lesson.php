@@ -135,16 +135,20 @@ final readonly class Lesson
             'bobbing', 'throttle-bounce' => [new Slip('bounce', Finger::Climb, $middle - 2.0, 0.5, 4.0)],
             'shaky' => [new Slip('tremble', $turning, $begin, 0.07, $hold)],
             'off-mark' => $move->marks === []
-                ? (Catalogue::move($move->intent->move)->about()->group === Group::Follow || Catalogue::move($move->intent->move)->judging($move->intent)->path === PathKind::Beside
+                ? (Catalogue::move($move->intent->move)->about()->group === Group::Follow || self::judgedPath($plan) === PathKind::Beside
                     ? [new Slip('sag', $main, $begin, 0.9, 0.8 * $hold)]
-                    : [new Slip('mismatch', $turning, $begin, 0.9, $hold)])
+                    : [new Slip('mismatch', $turning, $begin, self::judgedPath($plan) === PathKind::Circle ? 0.25 : 0.9, $hold)])
                 : [new Slip('mismatch', $main, 0.0, 0.35, $hold)],
-            'wrong-way' => [new Slip('wrong-way', $turning, self::onset($plan, $turning), 1.0, 1.6)],
+            'wrong-way' => self::noseIn($plan)
+                ? [new Slip('nose-in', Finger::Slide, $begin + 0.3 * $hold, 0.3, 4.0)]
+                : [new Slip('wrong-way', $turning, self::onset($plan, $turning), 1.0, 1.6)],
             'uneven' => array_map(static fn (float $share): Slip => new Slip('sag', $main, $begin + $share * $hold, 0.6, min(2.6, 0.22 * $hold)), [0.12, 0.4, 0.68]),
-            'drift' => [new Slip('kick', self::drifting($plan), $begin, self::driftSize($plan, $hold), $hold)],
+            'drift' => self::judgedPath($plan) === PathKind::Arc
+                ? [new Slip('sag', Finger::Slide, $begin + 0.4 * $hold, 0.8, 0.5 * $hold)]
+                : [new Slip('kick', self::drifting($plan), $begin, self::driftSize($plan, 0.6 * $hold), 0.6 * $hold)],
             'stopped-short' => [new Slip('spring', $main, $begin + 0.35 * $hold, 0.0, 60.0), new Slip('spring', $turning, $begin + 0.35 * $hold, 0.0, 60.0)],
             'out-of-step' => [new Slip('late', self::second($plan), 0.0, 2.8, 1.0)],
-            'leak' => [new Slip('leak', $main, $begin, 0.45, $hold), new Slip('kick', $rests, $begin, 0.11, $hold)],
+            'leak' => [new Slip('leak', $main, $begin, 0.45, $hold), new Slip('kick', $rests, $begin + 0.3 * $hold, 0.14, 0.4 * $hold)],
             'sway-off-centre' => [new Slip('kick', Finger::Slide, $begin + 0.1 * $hold, 0.25, 0.3 * $hold)],
             default => [],
         };
@@ -167,6 +171,17 @@ final readonly class Lesson
 
         // A move without such a finger is kicked where it should rest, and held up where it moves.
         return $rotates ? Finger::Turn : self::finger($plan, true);
+    }
+
+    /** Whether nothing rotates and the nose comes toward the pilot: there left and right are what goes wrong. */
+    private static function noseIn(Plan $plan): bool
+    {
+        return array_filter($plan->presses, static fn (Press $press): bool => $press->finger->rotates() && ! $press->rests()) === [];
+    }
+
+    private static function judgedPath(Plan $plan): PathKind
+    {
+        return Catalogue::move($plan->move->intent->move)->judging($plan->move->intent)->path;
     }
 
     /** A finger of the thumbs that the move leaves at rest: beside the one that carries it, where there is one. */
@@ -192,7 +207,7 @@ final readonly class Lesson
         return $main === Finger::Slide ? Finger::Run : Finger::Slide;
     }
 
-    /** A press by which the craft drifts off by a fifth of the viewing distance over the hold. */
+    /** A press by which the craft drifts off by a third of the viewing distance over that time. */
     private static function driftSize(Plan $plan, float $hold): float
     {
         $mode = $plan->shot->tune();

@@ -9,9 +9,11 @@ type Props = {
   options: { value: string; label: string; group?: string }[];
   onChange: (value: string) => void;
   hideLabel?: boolean;
+  /** Shown where none is chosen. */
+  empty?: string;
 };
 
-export function Pick({ label, value, options, onChange, hideLabel = false }: Props) {
+export function Pick({ label, value, options, onChange, hideLabel = false, empty }: Props) {
   return (
     <div className="grid gap-1 min-w-0">
       {!hideLabel && <span className="text-sm">{label}</span>}
@@ -21,7 +23,7 @@ export function Pick({ label, value, options, onChange, hideLabel = false }: Pro
           className="flex items-center justify-between gap-2 min-h-11 px-3 rounded-md border border-line bg-card text-left cursor-pointer min-w-0"
         >
           <span className="truncate">
-            <Select.Value />
+            <Select.Value placeholder={empty && <span className="text-ink-soft">{empty}</span>} />
           </span>
           <ChevronDown size={16} aria-hidden />
         </Select.Trigger>

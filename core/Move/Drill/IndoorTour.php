@@ -24,7 +24,7 @@ final readonly class IndoorTour extends Drill
             clean: 'No hop, no hurried turn, the middle of every door.',
             faults: [
                 'throttle-bounce' => 'Hops can’t be taken out later: pace from the right thumb only.',
-                'too-quick' => 'Turn as slowly as a head turns.',
+                'kick' => 'Turn as slowly as a head turns.',
                 'off-mark' => 'Line up before the door.',
             ],
             caution: 'Guards on, doors held open, nobody in the way.',

@@ -187,7 +187,8 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
             <p className={`m-0 text-lg font-bold ${verdictColor(judged.verdict)}`}>{judged.headline}</p>
             <p className="m-0 text-sm">{judged.reason}</p>
             <p className="m-0 mt-1 text-sm text-ink-soft">
-              Give or take {Math.max(1, Math.round(judged.uncertainty))} points.
+              Give or take {judged.uncertainty < 1.5 ? '1 point' : `${Math.round(judged.uncertainty)} points`}
+              .
               {judged.wind.share != null && Math.abs(judged.wind.share) >= 1
                 ? ` About ${Math.round(Math.abs(judged.wind.share))} points of the hold ${judged.wind.share > 0 ? 'are the wind’s, not yours' : 'the wind gave you'}.`
                 : ''}

@@ -38,10 +38,10 @@ export function Columns({ item, question }: { item: Schemas['Import']; question:
   return (
     <div className="grid gap-2 p-3 rounded-md border border-pollen" data-columns={item.id}>
       <p className="m-0">{item.message}</p>
-      <table className="w-full border-collapse">
+      <table className="w-full border-collapse table-fixed">
         <thead>
           <tr className="text-left text-ink-soft">
-            <th className="font-normal py-1">What it is</th>
+            <th className="font-normal py-1 w-[28%]">What it is</th>
             <th className="font-normal">Column</th>
             <th className="font-normal">Written in</th>
           </tr>
@@ -52,7 +52,7 @@ export function Columns({ item, question }: { item: Schemas['Import']; question:
             const guess = question.guess[quantity.id];
             const doubt = guess !== undefined && !guess.sure && now?.unit === guess.unit;
             return (
-              <tr key={quantity.id} className="border-t border-line align-top">
+              <tr key={quantity.id} className="border-t border-line align-middle">
                 <th scope="row" className="text-left font-semibold py-2 pr-2">
                   {quantity.name}
                   {quantity.needed ? '' : <span className="text-ink-soft font-normal"> if there</span>}

@@ -113,6 +113,7 @@ export default function FlyStation() {
             </fieldset>
             <Pick
               label="Or somebody of a level, another one for each seed"
+              empty="One of the four above"
               value={(LEVELS as readonly string[]).includes(operator) ? operator : ''}
               onChange={(level) => setOperator(level as Operator)}
               options={LEVELS.map((level) => ({

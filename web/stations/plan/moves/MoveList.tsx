@@ -1,5 +1,5 @@
 // The list of moves, sorted as one looks for them: by what they do to the picture, by how many axes they play, or by level.
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -19,6 +19,16 @@ const heading: Record<Sorting, (move: Schemas['Move']) => [number | string, stri
 export function MoveList({ moves, chosen, onChoose }: Props) {
   const [sorting, setSorting] = useState<Sorting>('picture');
   const [looking, setLooking] = useState('');
+  const here = useRef<HTMLButtonElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the chosen move is brought into view when it or the order changes
+  useEffect(() => {
+    const list = here.current?.closest('nav');
+    if (!list || !here.current) return;
+    const row = here.current.getBoundingClientRect();
+    const seen = list.getBoundingClientRect();
+    if (row.top < seen.top || row.bottom > seen.bottom)
+      list.scrollTop += row.top - seen.top - seen.height / 3;
+  }, [chosen, sorting]);
   const groups = useMemo(() => {
     const wanted = looking.trim().toLowerCase();
     const found = new Map<number | string, { words: string; moves: Schemas['Move'][] }>();
@@ -34,7 +44,7 @@ export function MoveList({ moves, chosen, onChoose }: Props) {
     return all.map(([, group]) => group);
   }, [moves, sorting, looking]);
   return (
-    <Card className="p-3 grid gap-2 content-start grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] min-h-0 max-h-96 lg:max-h-none">
+    <Card className="p-3 grid gap-2 content-start grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] min-h-0 max-h-72 lg:max-h-none">
       <Choice
         label="Sorted by"
         hideLabel
@@ -62,6 +72,7 @@ export function MoveList({ moves, chosen, onChoose }: Props) {
             {group.moves.map((move) => (
               <button
                 key={move.id}
+                ref={move.id === chosen ? here : undefined}
                 type="button"
                 aria-current={move.id === chosen ? 'page' : undefined}
                 className={`block w-full text-left min-h-9 px-2 rounded-md cursor-pointer ${move.id === chosen ? 'bg-haze font-semibold' : 'bg-transparent hover:bg-haze'}`}

@@ -2,7 +2,7 @@
 // from the side as it flies, its thumb sheet and its pictures, and beside it the same move with a fault put in.
 import { BookOpen, Pause, Play } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '~/api/client';
 import { useLesson, useMoves, useRigs } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
@@ -30,7 +30,7 @@ export default function MovesPage() {
   const [fault, setFault] = useState<string | null>(null);
   const [words, setWords] = useState(false);
   const [axes, setAxes] = useState(false);
-  const move = moves.data?.find((item) => item.id === params.move) ?? moves.data?.[0];
+  const move = params.move ? moves.data?.find((item) => item.id === params.move) : moves.data?.[0];
   const rig = rigs.data?.[0];
   const lesson = useLesson(move?.id, rig?.id, fault);
   if (moves.error) throw moves.error;
@@ -39,6 +39,7 @@ export default function MovesPage() {
     setFault(null);
     navigate(`/plan/moves/${id}`, { replace: params.move !== undefined });
   };
+  if (moves.data && !move) return <Navigate to="/plan/moves" replace />;
   if (!moves.data || !rigs.data || !move) return <Skeleton className="h-[80vh] m-5" />;
   return (
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[236px_1fr_288px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
@@ -143,12 +144,12 @@ function Shown({ lesson, stale }: { lesson: Schemas['Lesson']; stale: boolean })
   );
   return (
     <div
-      className="grid gap-3 min-w-0 min-h-0 lg:grid-rows-[minmax(210px,1fr)_auto_minmax(220px,1fr)]"
+      className="grid gap-3 min-w-0 min-h-0 lg:overflow-y-auto lg:grid-rows-[minmax(230px,1fr)_auto_minmax(270px,1.2fr)]"
       aria-busy={stale}
     >
       <div className="grid gap-3 sm:grid-cols-[1.15fr_1fr] min-h-0">
         <Card
-          caption={wrong ? 'From above: planned, and flown with the fault' : 'From above'}
+          caption={wrong ? 'From above, planned and flown' : 'From above'}
           aside={
             <button
               type="button"
@@ -160,7 +161,7 @@ function Shown({ lesson, stale }: { lesson: Schemas['Lesson']; stale: boolean })
               {playing ? 'Pause' : 'Play'}
             </button>
           }
-          className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0"
+          className="grid grid-rows-[auto_minmax(0,1fr)] overflow-hidden min-h-64 lg:min-h-0"
         >
           <SiteSheet
             site={site}
@@ -174,7 +175,10 @@ function Shown({ lesson, stale }: { lesson: Schemas['Lesson']; stale: boolean })
             label="The move from above"
           />
         </Card>
-        <Card caption="From the side" className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0">
+        <Card
+          caption="From the side"
+          className="grid grid-rows-[auto_minmax(0,1fr)] overflow-hidden min-h-64 lg:min-h-0"
+        >
           <SideSheet
             plan={plan}
             site={site}
