@@ -19,7 +19,7 @@ final class GeoJsonWriter implements LogWriter
         $first = true;
         foreach ([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL] as $name) {
             if (! in_array($name, ['t', 'lat', 'lon', 'alt_m', ...$log->lacks], true) && $log->has($name)) {
-                yield ($first ? '' : ',').'"'.$name.'":'.json_encode(array_map(static fn (float $value): ?float => is_nan($value) ? null : round($value, 8), $log->column($name)), JSON_THROW_ON_ERROR);
+                yield ($first ? '' : ',').'"'.$name.'":'.json_encode(array_map(static fn (float $value): ?float => is_nan($value) ? null : round($value, 8) + 0.0, $log->column($name)), JSON_THROW_ON_ERROR);
                 $first = false;
             }
         }
