@@ -40,6 +40,9 @@ final readonly class FigureMeasure
 
     private const LEG_MARGIN = 12;
 
+    /** A planned height that differs by less from a touchdown's is the same stay on the ground, m. */
+    private const GROUNDED = 0.05;
+
     /**
      * @param  list<array{facet: string, figure: Figure}>  $measured
      * @param  array<string, float>  $parts
@@ -80,10 +83,9 @@ final readonly class FigureMeasure
         $previous = [0, 0];
         foreach ($plan->marks as $mark) {
             $j = self::nearest($ideal, $plannedNodes, $mark->t);
-            $found = $partner[$j] ?? [0];
-            $i = $found[intdiv(count($found), 2)];
+            $i = self::event($mark, $j, $partner, $flown, $laid);
             $t = $take->grid->t[$flownNodes[$i]];
-            $missed = max(0.0, hypot($flown[$i][0] - $laid[$j][0], $flown[$i][1] - $laid[$j][1]) - 2 * CirclePath::WALK);
+            $missed = sqrt(max(0.0, ($flown[$i][0] - $laid[$j][0]) ** 2 + ($flown[$i][1] - $laid[$j][1]) ** 2 - 2 * CirclePath::WALK ** 2));
             $swept = abs(($flown[$i][3] - $flown[$previous[0]][3]) - ($laid[$j][3] - $laid[$previous[1]][3])) / self::METRES_PER_DEGREE;
             $previous = [$i, $j];
             [$figure, $facet] = match ($mark->kind) {
@@ -147,6 +149,33 @@ final readonly class FigureMeasure
             array_map(static fn (array $a): float => Statistics::greatest(Series::sizes($a)), $ideal->acceleration),
             FaultFinder::worstBob($ideal),
         );
+    }
+
+    /**
+     * The flown moment that stands for a mark: the lowest about a touchdown, the last where a way ends, else the middle of
+     * those matched with it.
+     *
+     * @param  array<int, non-empty-list<int>>  $partner  flown points by planned one
+     * @param  non-empty-list<array{float, float, float, float, float}>  $flown
+     * @param  non-empty-list<array{float, float, float, float, float}>  $laid
+     */
+    private static function event(Mark $mark, int $j, array $partner, array $flown, array $laid): int
+    {
+        $found = $partner[$j] ?? [0];
+        if ($mark->kind === Mark::TOUCHDOWN) {
+            // All that is matched with the planned stay on the ground.
+            for ($k = $j - 1; $k >= 0 && abs($laid[$k][2] - $laid[$j][2]) < self::GROUNDED; $k--) {
+                array_push($found, ...$partner[$k] ?? []);
+            }
+            for ($k = $j + 1; $k < count($laid) && abs($laid[$k][2] - $laid[$j][2]) < self::GROUNDED; $k++) {
+                array_push($found, ...$partner[$k] ?? []);
+            }
+            usort($found, static fn (int $a, int $b): int => [$flown[$a][2], $a] <=> [$flown[$b][2], $b]);
+
+            return $found[0];
+        }
+
+        return in_array($mark->kind, [Mark::CLOSE, Mark::END], true) ? $found[count($found) - 1] : $found[intdiv(count($found), 2)];
     }
 
     /** @return array<string, float> */

@@ -78,7 +78,7 @@ final class LibraryTest extends TestCase
         $ids = array_map(static fn ($parameter): string => $parameter->id, $move->parameters());
         self::assertSame($ids, array_values(array_unique($ids)));
         foreach ($move->parameters() as $parameter) {
-            $usual = $plan->move->assumed[$parameter->id] ?? null;
+            $usual = $plan->move->intent->parameters[$parameter->id] ?? null;
             if ($parameter->choices !== []) {
                 self::assertTrue($usual === null || in_array($usual, $parameter->choices, true), $parameter->id);
 
