@@ -38,7 +38,7 @@ final readonly class FlyShot
         if ($wind->mean > 0) {
             $extra['wind_mps'] = array_fill(0, $flight->count(), round($wind->meanAt($flight->up[0] - $plan->move->ground), 2));
         }
-        $log = Recorder::fair()->record($flight, $planned->site->frame(), $seed, $shot->mode, $extra);
+        $log = Recorder::fair()->record($flight, $planned->site->frame(), $seed, $shot->mode, $extra, $plan->move->subject);
 
         $path = 'uploads/'.Str::uuid()->toString().'.csv';
         $csv = '';

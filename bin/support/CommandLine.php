@@ -12,13 +12,20 @@ use Larkspur\Flight\Aircraft;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
+use Larkspur\Flight\Slip;
+use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
+use Larkspur\Move\Move;
+use Larkspur\Move\Parameter;
 use Larkspur\Refusal;
 use Larkspur\Scoring\Expectation;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Scoring\Verdict;
+use Larkspur\Telemetry\ColumnMapping;
+use Larkspur\Telemetry\ColumnsUnknown;
 use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
+use Larkspur\Telemetry\LogReader;
 
 /** The command line: the same core classes as the application's, with files in place of a database. */
 final class CommandLine
@@ -31,12 +38,17 @@ final class CommandLine
 
     private const USAGE = <<<'TEXT'
         larkspur plan SHOT.json [--json]
-        larkspur fly SHOT.json [--operator steady|hurried|flicker|drifter] [--seed N] --out FLIGHT.csv
-        larkspur score LOG [--intent INTENT.json|SHOT.json] [--take N] [--json]
-        larkspur takes LOG [--intent INTENT.json|SHOT.json] [--json]
-        larkspur convert IN OUT
+        larkspur fly SHOT.json [--operator WHO] [--slips SLIPS.json] [--adrift] [--seed N] --out FLIGHT
+        larkspur score LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json] [--take N] [--json]
+        larkspur takes LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json] [--json]
+        larkspur convert IN OUT [--columns COLUMNS.json]
+        larkspur columns LOG.csv
+        larkspur moves [--json]
 
-        Without --operator, fly flies the thumb sheet with nobody's faults. Formats: docs/formats.md.
+        WHO is steady, hurried, flicker or drifter, or one of a level: novice, beginner, intermediate, advanced, expert.
+        Without --operator, fly flies the thumb sheet with nobody's faults. --slips puts faults in on purpose; --adrift
+        flies without positioning. A CSV whose columns have other names is read by --columns; the command columns
+        guesses them. Formats, of logs .csv, .gpx, .kml and .geojson: docs/formats.md.
 
         TEXT;
 
@@ -63,7 +75,9 @@ final class CommandLine
                 'fly' => $this->fly(self::exactly($files, 1)[0], $options),
                 'score' => $this->score(self::exactly($files, 1)[0], $options),
                 'takes' => $this->takes(self::exactly($files, 1)[0], $options),
-                'convert' => $this->convert(...self::exactly($files, 2)),
+                'convert' => $this->convert(self::exactly($files, 2), $options),
+                'columns' => $this->columns(self::exactly($files, 1)[0]),
+                'moves' => $this->moves(self::exactly($files, 0), isset($options['json'])),
                 '--help', '-h', 'help' => $this->say(self::USAGE),
                 default => throw new \InvalidArgumentException($command === null ? 'Say what to do.' : "There is no command “{$command}”."),
             };
@@ -106,11 +120,14 @@ final class CommandLine
         $shot = self::shot($file);
         $plan = Planner::plan($shot);
         $operator = $options['operator'] ?? null;
-        $flight = $operator === null
-            ? Aircraft::flySheet($plan->sheet, $plan->move->flight, $shot->rig, $shot->tune())
-            : SimulatedOperator::fly($plan, OperatorHabits::named($operator), $shot->wind, $seed);
+        $slips = isset($options['slips']) ? self::slips($options['slips']) : [];
+        $simulated = $operator !== null || $slips !== [] || isset($options['adrift']);
+        $habits = ($operator === null ? new OperatorHabits : OperatorHabits::named($operator, $seed))->slipping(...$slips);
+        $flight = $simulated
+            ? SimulatedOperator::fly($plan, $habits, $shot->wind, $seed, ! isset($options['adrift']))
+            : Aircraft::flySheet($plan->sheet, $plan->move->flight, $shot->rig, $shot->tune());
         $recorder = $operator === null ? new Recorder : Recorder::fair();
-        $this->write($writer->write($recorder->record($flight, $shot->site->frame(), $seed, $shot->mode)), $out);
+        $this->write($writer->write($recorder->record($flight, $shot->site->frame(), $seed, $shot->mode, subject: $plan->move->subject)), $out);
 
         return self::DONE;
     }
@@ -119,7 +136,7 @@ final class CommandLine
     private function score(string $file, array $options): int
     {
         $number = self::integer($options, 'take');
-        $score = Scorer::score(self::log($file), self::intent($options), $number);
+        $score = Scorer::score(self::log($file, $options), self::intent($options), $number);
         if (isset($options['json'])) {
             return $this->say(self::json($score->toArray()));
         }
@@ -141,7 +158,7 @@ final class CommandLine
     private function takes(string $file, array $options): int
     {
         $takes = [];
-        foreach (Scorer::takes(self::log($file), self::intent($options)) as $i => $take) {
+        foreach (Scorer::takes(self::log($file, $options), self::intent($options)) as $i => $take) {
             $takes[] = [
                 'number' => $i + 1,
                 'take' => ['from_s' => round($take['from'], 1), 'to_s' => round($take['to'], 1)],
@@ -158,16 +175,57 @@ final class CommandLine
         return $this->say(($lines === [] ? 'No take: nothing moves the picture for three seconds.' : implode("\n", $lines))."\n");
     }
 
-    private function convert(string $in, string $out): int
+    /**
+     * @param  list<string>  $files
+     * @param  array<string, string>  $options
+     */
+    private function convert(array $files, array $options): int
     {
+        [$in, $out] = $files;
         $writer = Formats::writer($out);
-        $log = self::log($in);
+        $log = self::log($in, $options);
         $this->write($writer->write($log), $out);
         foreach ($log->notes as $note) {
             fwrite($this->err, sprintf("%s: %s%s\n", $in, $note->line === null ? '' : "line {$note->line}: ", $note->text));
         }
 
         return self::DONE;
+    }
+
+    /** What the columns of a CSV seem to be, as a file for --columns. */
+    private function columns(string $file): int
+    {
+        try {
+            self::opened($file, Formats::reader($file));
+        } catch (ColumnsUnknown $unknown) {
+            foreach ($unknown->guess->columns as $name => $column) {
+                fwrite($this->err, sprintf("%s: “%s” in %s, %s%s\n", $name, $column['column'], $column['unit'] === '' ? 'words' : $column['unit'], $column['why'], $column['sure'] ? '' : ' (please check)'));
+            }
+            foreach (array_diff(ColumnMapping::NEEDED, array_keys($unknown->guess->columns)) as $missing) {
+                fwrite($this->err, "{$missing}: no column seems to state it\n");
+            }
+
+            return $this->say(self::json($unknown->guess->mapping()->toArray()));
+        }
+
+        return $this->say("The columns are our own: nothing has to be said.\n");
+    }
+
+    /** @param  list<string>  $files  none */
+    private function moves(array $files, bool $json): int
+    {
+        $moves = array_map(static fn (Move $move): array => [...$move->about()->toArray(), 'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->toArray(), $move->parameters())], Catalogue::all());
+        if ($json) {
+            return $this->say(self::json($moves));
+        }
+
+        return $this->say(implode('', array_map(static fn (array $move): string => sprintf("%-26s level %d  %s\n", $move['id'], $move['level'], $move['does']), $moves)));
+    }
+
+    /** @return list<Slip> */
+    private static function slips(string $file): array
+    {
+        return self::named($file, static fn (): array => array_map(Slip::read(...), Fields::of(['slips' => self::decoded($file)])->groups('slips')));
     }
 
     private static function shot(string $file): Shot
@@ -188,20 +246,26 @@ final class CommandLine
         });
     }
 
-    private static function log(string $file): FlightLog
+    /** @param  array<string, string>  $options */
+    private static function log(string $file, array $options): FlightLog
     {
-        return self::named($file, static function () use ($file): FlightLog {
-            $reader = Formats::reader($file);
-            $stream = is_file($file) ? @fopen($file, 'rb') : false;
-            if ($stream === false) {
-                throw new Refusal('There is no such file, or it can’t be opened.', '', 'a flight log');
-            }
-            try {
-                return $reader->read($stream)->withSha256((string) hash_file('sha256', $file));
-            } finally {
-                fclose($stream);
-            }
-        });
+        $columns = $options['columns'] ?? null;
+        $mapping = $columns === null ? null : self::named($columns, static fn (): ColumnMapping => ColumnMapping::read(Fields::of(self::decoded($columns))));
+
+        return self::named($file, static fn (): FlightLog => self::opened($file, Formats::reader($file, $mapping)));
+    }
+
+    private static function opened(string $file, LogReader $reader): FlightLog
+    {
+        $stream = is_file($file) ? @fopen($file, 'rb') : false;
+        if ($stream === false) {
+            throw new Refusal('There is no such file, or it can’t be opened.', '', 'a flight log');
+        }
+        try {
+            return $reader->read($stream)->withSha256((string) hash_file('sha256', $file));
+        } finally {
+            fclose($stream);
+        }
     }
 
     /**
@@ -217,7 +281,7 @@ final class CommandLine
         try {
             return $read();
         } catch (Refusal $refusal) {
-            throw new Refusal($refusal->getMessage(), trim($file.': '.$refusal->place, ': '), $refusal->expected);
+            throw new Refusal($refusal->getMessage(), trim($file.': '.$refusal->place, ': '), $refusal->expected.($refusal instanceof ColumnsUnknown ? ', or --columns (“larkspur columns” guesses them)' : ''));
         }
     }
 
@@ -274,9 +338,9 @@ final class CommandLine
                 continue;
             }
             [$name, $value] = explode('=', substr($argument, 2), 2) + [1 => null];
-            if ($name === 'json') {
+            if (in_array($name, ['json', 'adrift'], true)) {
                 $options[$name] = '1';
-            } elseif (in_array($name, ['intent', 'take', 'operator', 'seed', 'out'], true)) {
+            } elseif (in_array($name, ['intent', 'take', 'operator', 'seed', 'out', 'slips', 'columns'], true)) {
                 $options[$name] = $value ?? array_shift($arguments) ?? throw new \InvalidArgumentException("--{$name} needs a value.");
             } else {
                 throw new \InvalidArgumentException("There is no option --{$name}.");

@@ -9,9 +9,11 @@ use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Framed;
+use Larkspur\Move\Group;
 use Larkspur\Move\MovePlan;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
+use Larkspur\Site\Beaufort;
 use Larkspur\Site\Solid;
 
 /**
@@ -59,6 +61,7 @@ final class Checks
             self::clearance($shot, $plan),
             self::height($shot, $plan),
             self::sightLine($shot, $plan),
+            ...self::hidden($shot, $plan),
             self::wind($shot, $plan, $mode),
             self::battery($shot, $plan),
         ];
@@ -381,6 +384,38 @@ final class Checks
             : new Finding('sight-line', Finding::OK, sprintf('In sight throughout, %.0f m at the farthest.', $farthest), $farthest, $limit, 'm');
     }
 
+    /**
+     * What stands between the lens and the subject, and when: what a reveal is made of, and what spoils any other move.
+     *
+     * @return list<Finding>
+     */
+    private static function hidden(Shot $shot, MovePlan $plan): array
+    {
+        if ($plan->subject === null) {
+            return [];
+        }
+        $screen = $from = $until = null;
+        for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 5) {
+            $t = $plan->flight->t[$i];
+            $now = $shot->site->between($plan->flight->position($i), $plan->subject->at($t));
+            if ($now !== null) {
+                [$screen, $from, $until] = [$now, $from ?? $t, null];
+            } elseif ($screen !== null) {
+                $until ??= $t;
+            }
+        }
+        if ($screen === null || $from === null) {
+            return [];
+        }
+        $reveals = Catalogue::move($plan->intent->move)->about()->group === Group::Reveal;
+
+        return [match (true) {
+            $until === null => new Finding('hidden', Finding::NOTE, sprintf('From %.1f s on %s stands before it.', $from, $screen->name), $from, null, 's'),
+            $reveals => new Finding('hidden', Finding::OK, sprintf('It comes out from behind %s at %.1f s.', $screen->name, $until), $until, null, 's'),
+            default => new Finding('hidden', Finding::NOTE, sprintf('%s hides it from %.1f to %.1f s.', ucfirst($screen->name), $from, $until), $until, null, 's'),
+        }];
+    }
+
     private static function wind(Shot $shot, MovePlan $plan, ModeTune $mode): Finding
     {
         $height = Statistics::greatest($plan->flight->up) - $plan->ground;
@@ -398,7 +433,7 @@ final class Checks
 
         return $shot->wind->mean <= 0
             ? new Finding('wind', Finding::OK, 'Planned for still air.')
-            : new Finding('wind', $gust > 0.7 * $limit ? Finding::NOTE : Finding::OK, sprintf('%.1f m/s up there, gusts %.1f, rated for %.0f.', $mean, $gust, $limit), $gust, $limit, 'm/s');
+            : new Finding('wind', $gust > 0.7 * $limit ? Finding::NOTE : Finding::OK, sprintf('%s: %.1f m/s up there, gusts %.1f, rated for %.0f.', $shot->wind->indoors ? 'Draught' : ucfirst(Beaufort::words($shot->wind->mean)), $mean, $gust, $limit), $gust, $limit, 'm/s');
     }
 
     private static function battery(Shot $shot, MovePlan $plan): Finding

@@ -6,6 +6,7 @@ namespace Larkspur\Flight;
 
 use Larkspur\Flight;
 use Larkspur\Geo\LocalFrame;
+use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\SeededNoise;
@@ -43,9 +44,20 @@ final readonly class Recorder
         return new self($rate, 0.08, 0.2, 0.15 * Angle::DEGREE, 0.04);
     }
 
-    /** @param  array<string, list<float>>  $extra further columns, sampled like the flight */
-    public function record(Flight $flight, LocalFrame $frame, int $seed = 0, string $flightMode = '', array $extra = []): FlightLog
+    /**
+     * @param  array<string, list<float>>  $extra  further columns, sampled like the flight
+     * @param  ?MovingPoint  $subject  where it moves, its own beacon is recorded along
+     */
+    public function record(Flight $flight, LocalFrame $frame, int $seed = 0, string $flightMode = '', array $extra = [], ?MovingPoint $subject = null): FlightLog
     {
+        if ($subject !== null && $subject->moves()) {
+            foreach ($flight->t as $t) {
+                $at = $frame->geoPoint($subject->at($t));
+                $extra['subject_lat'][] = $at->latitude;
+                $extra['subject_lon'][] = $at->longitude;
+                $extra['subject_alt_m'][] = $at->altitude;
+            }
+        }
         $n = $flight->count();
         $step = $n > 1 ? $flight->duration() / ($n - 1) : 0.02;
         $stride = max(1, (int) round(1 / ($this->rate * $step)));

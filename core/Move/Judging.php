@@ -151,12 +151,15 @@ final readonly class Judging
         );
     }
 
-    /** The same, where nobody says what is filmed: the frame and the axes that only follow it are not judged. */
+    /**
+     * The same, where nobody says what is filmed: the frame and the axes that only follow it are not judged, and what would
+     * be beside a moving subject is a straight way.
+     */
     public function withoutSubject(): self
     {
         $roles = array_map(static fn (Role $role): Role => $role === Role::Coupled ? Role::Free : $role, $this->roles);
 
-        return new self($this->path, $roles, $this->weights, Framed::Free, $this->crossing, $this->straightDown);
+        return new self($this->path === PathKind::Beside ? PathKind::Line : $this->path, $roles, $this->weights, Framed::Free, $this->crossing, $this->straightDown);
     }
 
     public function hasSubject(): bool

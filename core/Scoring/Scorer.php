@@ -15,6 +15,7 @@ use Larkspur\Measure\CircleFit;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Axis;
 use Larkspur\Move\Catalogue;
+use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Lead;
 use Larkspur\Move\PathKind;
@@ -172,12 +173,11 @@ final class Scorer
             $subject = MovingPoint::still(self::fittedCentre($grid, $from, $to));
             $remarks[] = 'No subject was given: the middle of the circle that was flown serves.';
         }
-        if ($subject === null && $judging->path === PathKind::Beside) {
-            throw new Refusal(sprintf('“%s” is judged beside its subject, and none is given.', $move->about()->name), 'subject', 'the subject’s track in the intent');
-        }
         if ($subject === null && $judging->hasSubject()) {
+            $remarks[] = $judging->path === PathKind::Beside
+                ? 'Nobody says where its subject was when, so this is judged as a straight way, and where the picture keeps it is not judged.'
+                : 'No subject was given, so where the picture keeps it is not judged.';
             $judging = $judging->withoutSubject();
-            $remarks[] = 'No subject was given, so where the picture keeps it is not judged.';
         }
         $flownWay = $round && $subject !== null ? self::way($grid, $subject->first(), $from, $to) : 1.0;
         $way = ! $round ? 1.0 : match ($intent->choice('direction')) {
@@ -229,11 +229,20 @@ final class Scorer
         );
     }
 
-    /** The subject of an intent, or the one that the log itself tracked; null where there is none. */
+    /**
+     * The subject of an intent, or the one that the log itself tracked; null where there is none, and where something that
+     * moves was followed of which nobody says when it was where.
+     */
     private static function subjectOf(Intent $intent, FlightLog $cut, LocalFrame $frame): ?MovingPoint
     {
         $filmed = $intent->filmed($frame);
-        if (($filmed !== null && $filmed->moves()) || ! $cut->has('subject_lat') || ! $cut->has('subject_lon')) {
+        if ($filmed !== null && $filmed->moves()) {
+            return $filmed;
+        }
+        if (Catalogue::move($intent->move)->about()->group === Group::Follow) {
+            $filmed = null;
+        }
+        if (! $cut->has('subject_lat') || ! $cut->has('subject_lon')) {
             return $filmed;
         }
         $t = $places = [];

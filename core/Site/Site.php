@@ -7,6 +7,7 @@ namespace Larkspur\Site;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
+use Larkspur\Geo\Position;
 
 /** A place to film at: the take-off point, what stands there, and the limits that hold there. */
 final readonly class Site
@@ -51,6 +52,18 @@ final readonly class Site
             'name' => $this->name, 'home' => $this->home->toArray(), 'ceiling_m' => $this->ceiling, 'sight_line_m' => $this->sightLine,
             'solids' => array_map(static fn (Solid $solid): array => $solid->toArray(), $this->solids),
         ];
+    }
+
+    /** What stands between the lens and a point, but for the subject itself; null where the view is free. */
+    public function between(Position $lens, Position $point): ?Solid
+    {
+        foreach ($this->solids as $solid) {
+            if (! $solid->isSubject && $solid->stands($lens, $point)) {
+                return $solid;
+            }
+        }
+
+        return null;
     }
 
     /** The local frame in which the site, its solids and every flight over it are measured: origin at take-off. */

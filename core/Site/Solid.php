@@ -119,6 +119,73 @@ final readonly class Solid
         return sqrt($across * $across + $along * $along + $above * $above);
     }
 
+    /** Whether it stands in the straight line from one point to another. */
+    public function stands(Position $eye, Position $point): bool
+    {
+        // In its own axes: across, along, up; the line is eye + s (point - eye), s from 0 to 1.
+        $from = $this->inOwnAxes($eye);
+        $to = $this->inOwnAxes($point);
+        $way = [$to[0] - $from[0], $to[1] - $from[1], $to[2] - $from[2]];
+        [$begin, $end] = $this->shape === 'cylinder'
+            ? self::throughCircle($from, $way, $this->width / 2)
+            : self::overlap(self::within($from[0], $way[0], -$this->width / 2, $this->width / 2), self::within($from[1], $way[1], -$this->length / 2, $this->length / 2));
+        [$begin, $end] = self::overlap([$begin, $end], self::within($from[2], $way[2], 0.0, $this->height));
+
+        return max(0.0, $begin) < min(1.0, $end);
+    }
+
+    /** @return array{float, float, float} */
+    private function inOwnAxes(Position $point): array
+    {
+        [$east, $north] = [$point->east - $this->base->east, $point->north - $this->base->north];
+
+        return [$east * $this->cos - $north * $this->sin, $east * $this->sin + $north * $this->cos, $point->up - $this->base->up];
+    }
+
+    /**
+     * The part of a line x + s w that lies between two limits, as a stretch of s; begins after its end where none does.
+     *
+     * @return array{float, float}
+     */
+    private static function within(float $x, float $w, float $least, float $most): array
+    {
+        if (abs($w) < 1e-12) {
+            return $x > $least && $x < $most ? [-INF, INF] : [INF, -INF];
+        }
+        $a = ($least - $x) / $w;
+        $b = ($most - $x) / $w;
+
+        return [min($a, $b), max($a, $b)];
+    }
+
+    /**
+     * @param  array{float, float, float}  $from
+     * @param  array{float, float, float}  $way
+     * @return array{float, float}
+     */
+    private static function throughCircle(array $from, array $way, float $radius): array
+    {
+        $a = $way[0] ** 2 + $way[1] ** 2;
+        $b = $from[0] * $way[0] + $from[1] * $way[1];
+        $c = $from[0] ** 2 + $from[1] ** 2 - $radius ** 2;
+        if ($a < 1e-12) {
+            return $c < 0 ? [-INF, INF] : [INF, -INF];
+        }
+        $root = $b * $b - $a * $c;
+
+        return $root <= 0 ? [INF, -INF] : [(-$b - sqrt($root)) / $a, (-$b + sqrt($root)) / $a];
+    }
+
+    /**
+     * @param  array{float, float}  $a
+     * @param  array{float, float}  $b
+     * @return array{float, float}
+     */
+    private static function overlap(array $a, array $b): array
+    {
+        return [max($a[0], $b[0]), min($a[1], $b[1])];
+    }
+
     /**
      * The solid as the lens sees it: the convex outline of its projected corners, in frame fractions from the centre.
      *

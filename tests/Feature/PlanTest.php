@@ -9,6 +9,7 @@ use App\Models\Shot;
 use App\Models\Site;
 use App\Models\User;
 use Database\Factories\ShotFactory;
+use Larkspur\Move\Catalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class PlanTest extends FeatureCase
@@ -123,7 +124,7 @@ final class PlanTest extends FeatureCase
     public function test_moves_and_rigs_say_what_they_are(): void
     {
         [$user] = $this->draft();
-        $this->actingAs($user)->getJson('/api/v1/moves')->assertOk()->assertJsonPath('0.id', 'orbit')->assertJsonPath('0.parameters.0.unit', 'm');
+        $this->actingAs($user)->getJson('/api/v1/moves')->assertOk()->assertJsonPath('0.id', 'push-in')->assertJsonPath('0.parameters.0.unit', 'm')->assertJsonCount(count(Catalogue::ids()));
         $rig = $this->actingAs($user)->getJson('/api/v1/rigs')->assertOk()->assertJsonCount(1)->json('0.id');
         $this->actingAs($user)->getJson("/api/v1/rigs/{$rig}/meaning")->assertOk()->assertJsonCount(3, 'modes')->assertJsonPath('modes.0.mode', 'slow');
         $this->actingAs($user)->getJson('/api/v1/rigs/'.Rig::factory()->createOne()->id.'/meaning')->assertNotFound();

@@ -49,7 +49,7 @@ final readonly class TopDownHelix extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'climb_m' => 16.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 1.2), 'spin_dps' => self::comfortable($mode, Finger::Turn, 7.0), 'height_m' => 14.0, 'distance_m' => 0.0, 'heading_deg' => 0.0,
+            'climb_m' => 16.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 1.2), 'spin_dps' => self::comfortable($mode, Finger::Turn, 7.0), 'height_m' => 14.0, 'heading_deg' => 0.0,
         ];
     }
 

@@ -49,7 +49,7 @@ final readonly class TopDownSpin extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'turn_deg' => 180.0, 'spin_dps' => self::comfortable($mode, Finger::Turn, 8.0), 'height_m' => 30.0, 'distance_m' => 0.0, 'heading_deg' => 0.0,
+            'turn_deg' => 180.0, 'spin_dps' => self::comfortable($mode, Finger::Turn, 8.0), 'height_m' => 30.0, 'heading_deg' => 0.0,
         ];
     }
 

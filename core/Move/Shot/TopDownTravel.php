@@ -45,7 +45,7 @@ final readonly class TopDownTravel extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 30.0, 'course_deg' => 90.0, 'pace_mps' => self::comfortable($mode, Finger::Slide, 2.5), 'height_m' => 35.0, 'heading_deg' => 0.0, 'distance_m' => 0.0,
+            'length_m' => 30.0, 'course_deg' => 90.0, 'pace_mps' => self::comfortable($mode, Finger::Slide, 2.5), 'height_m' => 35.0, 'heading_deg' => 0.0,
         ];
     }
 

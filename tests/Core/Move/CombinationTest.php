@@ -9,6 +9,7 @@ use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
 use Larkspur\Fields;
+use Larkspur\Measure\Statistics;
 use Larkspur\Move\AxisCombinations;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Mark;
@@ -79,8 +80,8 @@ final class CombinationTest extends TestCase
         $longest = max(self::alone('rise')->stop - self::alone('rise')->onset, self::alone('pan')->stop - self::alone('pan')->onset);
 
         self::assertEqualsWithDelta($longest, $together->stop - $together->onset, 0.1);
-        self::assertGreaterThan(1.0, max($together->flight->up) - min($together->flight->up));
-        self::assertGreaterThan(0.2, max($together->flight->heading) - min($together->flight->heading));
+        self::assertGreaterThan(1.0, Statistics::greatest($together->flight->up) - Statistics::least($together->flight->up));
+        self::assertGreaterThan(0.2, Statistics::greatest($together->flight->heading) - Statistics::least($together->flight->heading));
     }
 
     /** @return iterable<string, array{list<array<string, mixed>>, string}> */

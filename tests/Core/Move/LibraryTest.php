@@ -7,10 +7,13 @@ namespace Tests\Core\Move;
 use Demo\Rigs;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
+use Larkspur\Choreography\Planner;
+use Larkspur\Fields;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Combination;
 use Larkspur\Move\Glossary;
 use Larkspur\Move\Group;
+use Larkspur\Move\Intent;
 use Larkspur\Refusal;
 use Larkspur\Rig\Finger;
 use Larkspur\Scoring\Fault;
@@ -119,6 +122,18 @@ final class LibraryTest extends TestCase
         self::assertGreaterThanOrEqual($move->onset, $move->holdFrom);
         self::assertGreaterThanOrEqual($move->holdFrom, $move->holdTo);
         self::assertGreaterThanOrEqual($move->holdTo, $move->stop);
+    }
+
+    #[DataProvider('moves')]
+    public function test_completed_kept_and_planned_again_it_is_the_same(string $id): void
+    {
+        $plan = self::plan($id);
+        $kept = json_decode((string) json_encode($plan->move->intent->toArray()), true);
+        $again = Planner::plan($plan->shot->withIntent(Intent::read(Fields::of($kept))));
+
+        self::assertEqualsWithDelta($plan->move->flight->east, $again->move->flight->east, 1e-3);
+        self::assertEqualsWithDelta($plan->move->flight->up, $again->move->flight->up, 1e-3);
+        self::assertEqualsWithDelta($plan->move->flight->heading, $again->move->flight->heading, 1e-3);
     }
 
     #[DataProvider('moves')]

@@ -90,16 +90,15 @@ final class HeldLineScoreTest extends TestCase
         self::assertEqualsWithDelta(0.5, Scorer::score($log, $twice)->measured->completion, 0.05);
     }
 
-    public function test_without_its_subject_none_of_them_can_be_judged(): void
+    public function test_without_its_subject_all_but_the_frame_is_judged(): void
     {
         $plan = self::plan('lift-and-tilt');
         $log = (new Recorder)->record($plan->move->flight, $plan->shot->site->frame());
-        try {
-            Scorer::score($log);
-            self::fail('It was judged.');
-        } catch (Refusal $refusal) {
-            self::assertSame('subject', $refusal->place);
-        }
+        $score = Scorer::score($log);
+
+        self::assertNull($score->facetScores()['frame']);
+        self::assertGreaterThan(97.0, $score->score);
+        self::assertStringContainsString('No subject was given', implode(' ', $score->remarks));
     }
 
     public function test_an_orbit_is_a_bad_lift(): void

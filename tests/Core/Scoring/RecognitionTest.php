@@ -67,8 +67,8 @@ final class RecognitionTest extends TestCase
     {
         $log = self::orbit();
         $n = $log->count();
-        $half = static fn (int $from): array => array_map(static fn (int $i): float => $i >= $from ? 1.0 : 0.0, range(0, $n - 1));
-        $of = static fn (array $column): ?float => Scorer::score(new FlightLog([...$log->columns, 'automated' => $column]), self::plan('orbit')->move->intent)->automated;
+        $half = static fn (int $from): array => array_merge(array_fill(0, $from, 0.0), array_fill(0, $n - $from, 1.0));
+        $of = static fn (array $column): ?float => Scorer::score(new FlightLog([...$log->columns, 'automated' => array_values($column)]), self::plan('orbit')->move->intent)->automated;
 
         self::assertNull(Scorer::score($log, self::plan('orbit')->move->intent)->automated);
         self::assertEqualsWithDelta(1.0, $of($half(0)), 0.01);

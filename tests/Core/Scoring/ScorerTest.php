@@ -66,9 +66,9 @@ final class ScorerTest extends TestCase
 
     public function test_a_take_that_cannot_be_judged_is_refused_by_its_number(): void
     {
-        // Straight up beside something, and no plan to say what that was.
+        // Straight up, against a plan to go round something.
         $line = ClosedForm::log(['height' => static fn (float $t): float => 1.5 * max(0.0, min(6.0, $t - 4.0))], 10.0, static fn (): float => 0.0, 16.0);
-        $judged = iterator_to_array(Scorer::each($line));
+        $judged = iterator_to_array(Scorer::each($line, ClosedForm::intent()));
 
         self::assertInstanceOf(Refusal::class, $judged[1]);
         self::assertStringStartsWith('take 1', $judged[1]->place);

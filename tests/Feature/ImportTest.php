@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\ColumnMapping;
+use App\Models\FlightLog;
+use App\Models\Import;
+use App\Models\Score;
+use App\Models\Take;
+use App\Models\User;
+use Demo\Rigs;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
+use Larkspur\Flight\Recorder;
+use Larkspur\Scoring\Lesson;
+use Larkspur\Telemetry\FlightLog as Log;
+use Larkspur\Telemetry\Formats;
+use Tests\Core\Shots;
+
+/** Logs of other makers: columns confirmed once and remembered, moves named where the log does not tell, other formats. */
+final class ImportTest extends FeatureCase
+{
+    public function test_a_log_with_names_of_its_own_asks_and_is_then_read(): void
+    {
+        $user = User::factory()->createOne();
+        $asked = $this->upload($user, 'other.csv', self::foreign(self::log('orbit')))->assertJsonPath('state', 'columns');
+        self::assertContains('Height [ft]', $asked->json('columns.headers'));
+        self::assertSame('ft', $asked->json('columns.guess.alt_m.unit'));
+        self::assertSame('ms', $asked->json('columns.guess.t.unit'));
+        self::assertSame(0, Take::query()->count());
+        self::assertCount(1, Storage::files('uploads'));
+
+        $columns = array_map(static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'));
+        $this->actingAs($user)->putJson("/api/v1/imports/{$asked->json('id')}/columns", ['columns' => $columns])->assertStatus(202)->assertJsonPath('state', 'done')->assertJsonCount(1, 'takes');
+        self::assertSame('orbit', Take::query()->sole()->move);
+        self::assertGreaterThan(90, Take::query()->sole()->score);
+        self::assertSame([], Storage::files('uploads'));
+    }
+
+    public function test_the_school_remembers_what_was_confirmed_and_another_school_does_not(): void
+    {
+        $user = User::factory()->createOne();
+        $asked = $this->upload($user, 'one.csv', self::foreign(self::log('orbit')));
+        $columns = array_map(static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'));
+        $this->actingAs($user)->putJson("/api/v1/imports/{$asked->json('id')}/columns", ['columns' => $columns])->assertStatus(202);
+
+        $classmate = User::factory()->createOne(['school_id' => $user->school_id]);
+        $this->upload($classmate, 'two.csv', self::foreign(self::log('push-in')))->assertJsonPath('state', 'done');
+        $this->upload(User::factory()->createOne(), 'three.csv', self::foreign(self::log('pull-away')))->assertJsonPath('state', 'columns');
+        self::assertSame(1, ColumnMapping::query()->withoutGlobalScopes()->count());
+        // A log that was read by a mapping is replayed by it too.
+        $this->actingAs($classmate);
+        $take = Take::query()->where('operator_id', $classmate->id)->sole();
+        $this->actingAs($classmate)->getJson("/api/v1/takes/{$take->id}/replay")->assertOk();
+    }
+
+    public function test_columns_that_cannot_be_are_refused_and_the_upload_waits_on(): void
+    {
+        $user = User::factory()->createOne();
+        $asked = $this->upload($user, 'other.csv', self::foreign(self::log('orbit')));
+        $url = "/api/v1/imports/{$asked->json('id')}/columns";
+
+        $this->actingAs($user)->putJson($url, ['columns' => ['t' => ['column' => 'Timestamp (ms)', 'unit' => 'ms']]])->assertUnprocessable();
+        $this->actingAs($user)->putJson($url, ['columns' => []])->assertUnprocessable();
+        $this->actingAs($user)->putJson($url, ['columns' => ['mood' => ['column' => 'x']]])->assertUnprocessable();
+        $this->actingAs(User::factory()->createOne(['school_id' => $user->school_id]))->putJson($url, ['columns' => []])->assertUnprocessable();
+        self::assertSame(Import::COLUMNS, Import::query()->sole()->state);
+        // Nothing was asked of a log with our own header.
+        $done = $this->upload($user, 'ours.csv', Shots::csv(self::log('orbit')));
+        $columns = array_map(static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'));
+        $this->actingAs($user)->putJson("/api/v1/imports/{$done->json('id')}/columns", ['columns' => $columns])->assertUnprocessable();
+    }
+
+    public function test_a_move_that_the_log_does_not_tell_is_named_by_hand(): void
+    {
+        $user = User::factory()->createOne();
+        $import = $this->upload($user, 'pass.csv', Shots::csv(self::log('sink-turn-tilt')))->assertJsonPath('state', 'done')->assertJsonPath('takes', [])->assertJsonPath('unsure.0.number', 1);
+        self::assertGreaterThanOrEqual(2, count($import->json('unsure.0.candidates')));
+        self::assertNotSame('', $import->json('unsure.0.candidates.0.name'));
+
+        $url = "/api/v1/imports/{$import->json('id')}/takes/1";
+        $this->actingAs($user)->putJson($url, ['move' => 'somersault'])->assertUnprocessable();
+        $named = $this->actingAs($user)->putJson($url, ['move' => 'sink-to-horizon'])->assertOk()->assertJsonPath('unsure', [])->assertJsonCount(1, 'takes');
+        self::assertSame([$named->json('takes.0')], Take::query()->pluck('id')->all());
+        self::assertSame('sink-to-horizon', Take::query()->sole()->move);
+        self::assertSame(1, Score::query()->count());
+        // Once named, it is not named again.
+        $this->actingAs($user)->putJson($url, ['move' => 'push-in'])->assertUnprocessable();
+        self::assertSame(1, Take::query()->count());
+    }
+
+    public function test_only_the_owner_names_and_confirms(): void
+    {
+        $user = User::factory()->createOne();
+        $import = $this->upload($user, 'pass.csv', Shots::csv(self::log('sink-turn-tilt')));
+        $this->actingAs(User::factory()->createOne(['school_id' => $user->school_id]))->putJson("/api/v1/imports/{$import->json('id')}/takes/1", ['move' => 'push-in'])->assertForbidden();
+        $this->actingAs(User::factory()->createOne())->putJson("/api/v1/imports/{$import->json('id')}/takes/1", ['move' => 'push-in'])->assertNotFound();
+        self::assertSame(0, Take::query()->count());
+    }
+
+    public function test_other_formats_come_in_by_the_same_door(): void
+    {
+        $log = self::log('orbit');
+        foreach (['gpx', 'kml', 'geojson'] as $ending) {
+            $user = User::factory()->createOne();
+            $text = '';
+            foreach (Formats::writer("pass.$ending")->write($log) as $piece) {
+                $text .= $piece;
+            }
+            $this->upload($user, "pass.$ending", $text)->assertJsonPath('state', 'done')->assertJsonCount(1, 'takes');
+            self::assertSame('orbit', Take::query()->where('operator_id', $user->id)->sole()->move);
+        }
+        $user = User::factory()->createOne();
+        $this->upload($user, 'evil.gpx', '<?xml version="1.0"?><!DOCTYPE gpx [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx>&x;</gpx>')->assertJsonPath('state', 'refused');
+        self::assertSame(0, FlightLog::query()->where('owner_id', $user->id)->count());
+    }
+
+    /** @return TestResponse<\Illuminate\Http\JsonResponse> */
+    private function upload(User $user, string $name, string $text): TestResponse
+    {
+        $id = $this->actingAs($user)->postJson('/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent($name, $text)])->assertStatus(202)->json('id');
+
+        return $this->actingAs($user)->getJson("/api/v1/imports/{$id}")->assertOk();
+    }
+
+    private static function log(string $move): Log
+    {
+        static $logs = [];
+        if (! isset($logs[$move])) {
+            $plan = Lesson::planned($move, Rigs::all()['lapwing'], 'standard', Rigs::all()['lapwing']['camera']);
+            $logs[$move] = (new Recorder(10.0))->record($plan->move->flight, $plan->shot->site->frame());
+        }
+
+        return $logs[$move];
+    }
+
+    /** The same log as another maker would write it. */
+    private static function foreign(Log $log): string
+    {
+        $text = "Timestamp (ms);Latitude;Longitude;Height [ft];Yaw (deg);Gimbal pitch (deg);Remark\n";
+        foreach ($log->column('t') as $i => $t) {
+            $text .= str_replace('.', ',', sprintf("%d;%.8F;%.8F;%.4F;%.3F;%.3F;fine\n", round(1000 * $t), $log->column('lat')[$i], $log->column('lon')[$i], $log->column('alt_m')[$i] / 0.3048, $log->column('heading_deg')[$i], $log->column('gimbal_tilt_deg')[$i]));
+        }
+
+        return $text;
+    }
+}
