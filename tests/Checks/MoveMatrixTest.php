@@ -7,8 +7,6 @@ namespace Tests\Checks;
 use Demo\Rigs;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
-use Larkspur\Choreography\Shot;
-use Larkspur\Fields;
 use Larkspur\Move\AxisCombinations;
 use Larkspur\Move\Catalogue;
 use Larkspur\Scoring\Lesson;

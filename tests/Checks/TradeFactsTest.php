@@ -15,10 +15,9 @@ use Larkspur\Flight;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
+use Larkspur\Rig\Finger;
 use Larkspur\Rig\HalfStickCurve;
 use Larkspur\Rig\StickMode;
-use Larkspur\Rig\Finger;
-use Larkspur\Scoring\UsableStretches;
 use PHPUnit\Framework\TestCase;
 
 /**

@@ -15,7 +15,6 @@ use Larkspur\Move\Glossary;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
-use Larkspur\Rig\Finger;
 use Larkspur\Scoring\Fault;
 use Larkspur\Scoring\FaultKinds;
 use Larkspur\Scoring\Lesson;
@@ -128,7 +127,8 @@ final class LibraryTest extends TestCase
     public function test_completed_kept_and_planned_again_it_is_the_same(string $id): void
     {
         $plan = self::plan($id);
-        $kept = json_decode((string) json_encode($plan->move->intent->toArray()), true);
+        // What is kept is the intent as it was asked, with all its parameters stated.
+        $kept = json_decode((string) json_encode([...$plan->shot->intent->toArray(), 'parameters' => $plan->move->intent->parameters]), true);
         $again = Planner::plan($plan->shot->withIntent(Intent::read(Fields::of($kept))));
 
         self::assertEqualsWithDelta($plan->move->flight->east, $again->move->flight->east, 1e-3);

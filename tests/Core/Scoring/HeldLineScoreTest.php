@@ -13,7 +13,6 @@ use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Flight\Slip;
 use Larkspur\Move\Intent;
-use Larkspur\Refusal;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\StickMode;
 use Larkspur\Scoring\Fault;
