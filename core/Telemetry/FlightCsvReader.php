@@ -182,12 +182,12 @@ final class FlightCsvReader implements LogReader
         $missing = array_values(array_diff(FlightLog::REQUIRED, array_keys($places)));
         if ($missing !== []) {
             $found = mb_strimwidth(str_replace("\t", ' ', $line), 0, 120, '…');
-            throw new ColumnsUnknown(
-                sprintf('There is no column %s. The header reads: %s.', Quantity::accepted($missing[0]), $found),
-                'line 1, column '.$missing[0],
-                'the columns '.implode(', ', FlightLog::REQUIRED),
-                array_map(trim(...), $headers), self::guess($headers, $stream, $separator),
-            );
+            $told = [sprintf('There is no column %s. The header reads: %s.', Quantity::accepted($missing[0]), $found), 'line 1, column '.$missing[0], 'the columns '.implode(', ', FlightLog::REQUIRED)];
+            // Fewer columns than a flight needs: whatever they are called, this is no flight.
+            if (count($headers) < count(ColumnMapping::NEEDED)) {
+                throw new Refusal(...$told);
+            }
+            throw new ColumnsUnknown(...$told, headers: array_map(trim(...), $headers), guess: self::guess($headers, $stream, $separator));
         }
         if ($unknown !== []) {
             $this->rows->note(new LogNote('Columns that were not used: '.implode(', ', $unknown).'.', 1));

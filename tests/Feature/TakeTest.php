@@ -113,6 +113,7 @@ final class TakeTest extends FeatureCase
         yield 'nothing' => ['', 'line 1', 'empty'];
         yield 'a picture' => ["\x89PNG\r\n\x1A\n\0\0\0\rIHDR\0\0\5\0\0\0\3 \x08\2\0\0\0", 'line 1', 'not a text file'];
         yield 'packed' => [(string) gzencode(str_repeat("t,lat,lon\n1,2,3\n", 50)), 'line 1', 'not a text file'];
+        yield 'wrong columns' => ["time,x,y\n1,2,3\n", 'line 1, column t', 'There is no column'];
         yield 'nothing moves' => [self::stillLog(), 'log', 'no take in it'];
     }
 

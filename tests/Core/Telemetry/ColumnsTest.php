@@ -76,6 +76,17 @@ final class ColumnsTest extends TestCase
         }
     }
 
+    public function test_a_table_that_is_no_flight_is_refused_and_nothing_asked(): void
+    {
+        try {
+            self::read("item,count\nrope,3\nbuoy,2\n", null);
+            self::fail('That was no flight.');
+        } catch (Refusal $refusal) {
+            self::assertNotInstanceOf(ColumnsUnknown::class, $refusal);
+            self::assertSame('line 1, column t', $refusal->place);
+        }
+    }
+
     public function test_a_mapping_is_found_again_whatever_the_order_of_the_columns(): void
     {
         $headers = explode(';', trim(self::OTHER));

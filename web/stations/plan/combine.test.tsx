@@ -1,0 +1,100 @@
+// Moves joined into one, and from a wanted picture to where the lens must be.
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '~/api/client';
+import { answer, draw, giveSize } from '~/testing/page';
+import { Combine } from './Combine';
+import { FrameIt } from './FrameIt';
+import type { Draft } from './usePlan';
+
+beforeEach(() => giveSize(320, 40));
+afterEach(() => vi.unstubAllGlobals());
+
+const moves = ['orbit', 'rise', 'pan'].map(
+  (id) => ({ id, name: id, group: 'toward', group_words: 'Goes toward it' }) as Schemas['Move'],
+);
+const draft = (parts: string[], join: Draft['join'] = 'sequence') =>
+  ({ parts: parts.map((move) => ({ move, parameters: {} })), join }) as unknown as Draft;
+
+describe('a combination', () => {
+  const shown = (parts: string[]) => {
+    const change = vi.fn();
+    draw(<Combine draft={draft(parts)} change={change} moves={moves} />);
+    const changed = (): Draft => change.mock.lastCall?.[0](draft(parts));
+    return changed;
+  };
+
+  it('is of two or three', () => {
+    shown(['orbit', 'rise']);
+    expect(screen.getByRole('button', { name: 'One less' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'One more' })).toHaveProperty('disabled', false);
+    document.body.innerHTML = '';
+    shown(['orbit', 'rise', 'pan']);
+    expect(screen.getByRole('button', { name: 'One more' })).toHaveProperty('disabled', true);
+  });
+
+  it('takes a third and gives it up again', () => {
+    const more = shown(['orbit', 'pan']);
+    fireEvent.click(screen.getByRole('button', { name: 'One more' }));
+    expect(more().parts?.map((part) => part.move)).toEqual(['orbit', 'pan', 'rise']);
+    document.body.innerHTML = '';
+    const less = shown(['orbit', 'pan', 'rise']);
+    fireEvent.click(screen.getByRole('button', { name: 'One less' }));
+    expect(less().parts).toHaveLength(2);
+  });
+
+  it('is flown one after another, or at once', () => {
+    const changed = shown(['orbit', 'rise']);
+    expect(screen.getByRole('radio', { name: 'One after another' }).getAttribute('aria-checked')).toBe(
+      'true',
+    );
+    fireEvent.click(screen.getByRole('radio', { name: 'At once' }));
+    expect(changed().join).toBe('together');
+  });
+});
+
+describe('the wanted picture', () => {
+  const site = {
+    document: { solids: [{ id: 'stack', role: 'subject', height_m: 9 }] },
+  } as unknown as Schemas['Site'];
+  const parameters = ['distance_m', 'height_m', 'tilt_start_deg'].map(
+    (id) => ({ id }) as Schemas['Parameter'],
+  );
+  const shown = (given = parameters) => {
+    const set = vi.fn();
+    draw(<FrameIt rigId={3} site={site} subjectId="stack" parameters={given} set={set} />);
+    return set;
+  };
+
+  it('is asked of the server, and its answer put into the dials', async () => {
+    const asked = answer({
+      'POST /compositions': { body: { distance_m: 21.26, height_m: 3.04, tilt_deg: -8.2 } },
+    });
+    const set = shown();
+    fireEvent.click(screen.getByRole('radio', { name: 'Middle' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Start from there' }));
+    await waitFor(() =>
+      expect(set).toHaveBeenCalledWith({ distance_m: 21.5, height_m: 3, tilt_start_deg: -8 }),
+    );
+    expect(asked[0]?.body).toEqual({ rig_id: 3, subject_m: 9, fills: 0.33, horizon_y: 0.5 });
+    expect(screen.getByRole('status').textContent).toMatch(/21.3 m away, 3.0 m up, tilt −8/);
+  });
+
+  it('says why there is none', async () => {
+    answer({
+      'POST /compositions': {
+        status: 422,
+        body: { type: 'urn:x', title: 'No', status: 422, detail: 'No tilt gives this picture.', errors: [] },
+      },
+    });
+    const set = shown();
+    fireEvent.click(screen.getByRole('button', { name: 'Start from there' }));
+    expect(await screen.findByText(/No tilt gives this picture/)).toBeTruthy();
+    expect(set).not.toHaveBeenCalled();
+  });
+
+  it('is not asked for where the move has no distance', () => {
+    shown([{ id: 'turn_deg' } as Schemas['Parameter']]);
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+});
