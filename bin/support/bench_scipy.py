@@ -47,4 +47,5 @@ def main(path):
     print(f"{1000 * (time.perf_counter() - began):.1f}")
 
 
-main(sys.argv[1])
+if __name__ == "__main__":
+    main(sys.argv[1])

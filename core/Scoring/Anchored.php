@@ -50,6 +50,23 @@ enum Anchored: string
         return $points[0][1] < $this->score($this->textbook()) ? $points[0][0] : $points[count($points) - 1][0];
     }
 
+    /** What is measured, and in which unit, for the tables of the documents. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::Path => 'path or height, % of the distance', self::Drift => 'drift, %', self::FrameRms => 'frame RMS, % of the width', self::FrameMax => 'frame at most, % of the width',
+            self::RevealError => 'first and last picture of a reveal, % of the height', self::Evenness => 'variation of a rate, share', self::Shake => 'shake, % a second', self::Cross => 'cross-axis, % a second',
+            self::EaseTravel => 'ease of travel or climb, s', self::EaseAngle => 'ease of turn or tilt, s', self::Sync => 'sync, s', self::Pace => 'pace, s a frame', self::Completion => 'completion, share',
+            self::FigureStray => 'figure: stray, m', self::FigureMiss => 'figure: a mark missed by, m', self::HeadingMiss => 'figure: a heading missed by, degrees', self::Springs => 'figure: fingers let go, times',
+        };
+    }
+
+    /** @return list<array{float, float}> value and score, in rising order of the value */
+    public function points(): array
+    {
+        return $this->anchors()->points;
+    }
+
     private function anchors(): Anchors
     {
         return new Anchors(match ($this) {
