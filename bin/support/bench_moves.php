@@ -71,7 +71,7 @@ unset($columns);
 $folder = sys_get_temp_dir().'/larkspur-bench-'.getmypid();
 mkdir($folder);
 foreach (['csv', 'gpx', 'kml', 'geojson'] as $ending) {
-    $out = fopen("$folder/hour.$ending", 'wb');
+    $out = fopen("$folder/hour.$ending", 'wb') ?: exit("The folder can’t be written to.\n");
     foreach (Formats::writer("hour.$ending")->write($log) as $piece) {
         fwrite($out, $piece);
     }

@@ -12,6 +12,7 @@ use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Measure\CircleFit;
+use Larkspur\Measure\Series;
 use Larkspur\Measure\Statistics;
 use Larkspur\Scoring\Lesson;
 use Larkspur\Scoring\Scorer;
@@ -39,18 +40,18 @@ $measured = $score->measured;
 $take = $measured->take;
 $hold = $take->main;
 $subject = $plan->shot->intent->subject ?? exit("An orbit has a subject.\n");
-$over = static fn (array $series): array => array_slice($series, $hold->holdFrom, $hold->holdTo - $hold->holdFrom + 1);
-$time = $over($take->grid->t);
-$radius = $over(array_map(hypot(...), $take->dx, $take->dy));
-$circle = CircleFit::taubin($over($take->dx), $over($take->dy));
+$nodes = range($hold->holdFrom, $hold->holdTo);
+$time = Series::at($take->grid->t, $nodes);
+$radius = array_map(hypot(...), Series::at($take->dx, $nodes), Series::at($take->dy, $nodes));
+$circle = CircleFit::taubin(Series::at($take->dx, $nodes), Series::at($take->dy, $nodes)) ?? exit("What was flown is no circle.\n");
 echo json_encode([
     'lat' => $subject->latitude, 'lon' => $subject->longitude,
     'from' => $take->grid->t[$hold->from], 'to' => $take->grid->t[$hold->to], 'hold_from' => $time[0], 'hold_to' => $time[count($time) - 1],
     'score' => round($score->score, 2), 'ms' => round(Statistics::median(array_slice($spent, 1)), 2),
     'figures' => [
-        'pace over the hold, m/s' => Statistics::median($over($take->steady['travel'])),
-        'its standard deviation, m/s' => sqrt(Statistics::variance($over($take->steady['travel']))),
-        'turn over the hold, deg/s' => Statistics::median($over($take->steady['turn'])),
+        'pace over the hold, m/s' => Statistics::median(Series::at($take->steady['travel'], $nodes)),
+        'its standard deviation, m/s' => sqrt(Statistics::variance(Series::at($take->steady['travel'], $nodes))),
+        'turn over the hold, deg/s' => Statistics::median(Series::at($take->steady['turn'], $nodes)),
         'mean distance over the ground, m' => Statistics::mean($radius),
         'its standard deviation, m' => sqrt(Statistics::variance($radius)),
         'its trend over the hold, m' => Statistics::slope($time, $radius) * ($time[count($time) - 1] - $time[0]),

@@ -42,7 +42,7 @@ final class MovesTest extends BrowserCase
     {
         $chrome = $this->asOperator('/plan/moves/orbit');
         $chrome->see('[data-picture=frame-strip] svg');
-        self::assertSame(1, $chrome->count('[data-picture=frame-strip]'));
+        self::assertCount(1, $chrome->all('[data-picture=frame-strip]'));
         $chrome->see('[data-fault=off-mark]')->click();
         $chrome->waitUntil(static fn (): bool => $chrome->count('[data-picture=frame-strip]') === 2, 'The flight with the fault did not come.');
         $words = $chrome->text('[role=status]');
