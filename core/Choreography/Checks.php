@@ -13,6 +13,7 @@ use Larkspur\Move\Group;
 use Larkspur\Move\MovePlan;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
+use Larkspur\Rig\Rig;
 use Larkspur\Site\Beaufort;
 use Larkspur\Site\Solid;
 
@@ -53,7 +54,7 @@ final class Checks
     {
         $mode = $shot->tune();
         $findings = [
-            ...self::rates($plan, $sheet, $mode),
+            ...self::rates($shot, $plan, $sheet, $mode),
             ...self::efforts($plan, $sheet, $mode),
             self::tiltRange($shot, $plan),
             self::comfort($shot, $plan, $presses, $mode),
@@ -113,7 +114,7 @@ final class Checks
     }
 
     /** @return list<Finding> */
-    private static function rates(MovePlan $plan, ThumbSheet $sheet, ModeTune $mode): array
+    private static function rates(Shot $shot, MovePlan $plan, ThumbSheet $sheet, ModeTune $mode): array
     {
         $findings = [];
         $worst = null;
@@ -125,7 +126,7 @@ final class Checks
             if ($share > 1 + 1e-9) {
                 $findings[] = new Finding(
                     'rate-'.$finger->value, Finding::BROKEN,
-                    sprintf('%s asks %.1f %s, %s mode gives %.1f.', ucfirst($finger->value), $value, $unit, $mode->name, $top),
+                    sprintf('%s asks %.1f %s, %s mode gives %.1f.', ucfirst($finger->value), $value, $unit, $mode->name, $top).self::orElse($shot->rig, $mode, $finger, $peak),
                     $value, $top, $unit, ...self::slower($plan, 1 / $share),
                 );
             } elseif ($value > 1e-3 && ($worst === null || $share > $worst[0])) {
@@ -138,6 +139,18 @@ final class Checks
         }
 
         return $findings;
+    }
+
+    /** What else than a slower flight would mend a rate: another mode of this craft, or a higher limit where the craft's gimbal has one. */
+    private static function orElse(Rig $rig, ModeTune $mode, Finger $finger, float $peak): string
+    {
+        foreach (Rig::MODES as $name) {
+            if ($name !== $mode->name && $rig->mode($name)->top($finger, $peak >= 0) >= abs($peak)) {
+                return sprintf(' %s mode gives it.', ucfirst($name));
+            }
+        }
+
+        return $finger === Finger::Tilt ? sprintf(' So would a tilt limit of %.0f deg/s.', ceil(abs($peak) / Angle::DEGREE)) : '';
     }
 
     /** @return list<Finding> */

@@ -34,12 +34,16 @@ final readonly class Fault
     ) {
     }
 
+    /** Severity beyond 1 at which a flick costs all that it can. */
+    private const FLICKED = 0.15;
+
     /** Points that this fault takes off before the deductions are bent together. */
     public function deduction(): float
     {
         return match ($this->id) {
             'kick' => min(8.0, 6 * max(0.0, $this->severity - 1)) * ($this->phase === 'hold' ? 1.0 : 0.6),
-            'flick-start', 'flick-stop' => 3.0,
+            // From nothing at the threshold to all of it a little beyond: otherwise the log's rate decides over three points.
+            'flick-start', 'flick-stop' => 3.0 * max(0.0, min(1.0, ($this->severity - 1) / self::FLICKED)),
             'stall' => 5.0,
             default => 0.0,
         };

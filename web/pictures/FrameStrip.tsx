@@ -17,7 +17,7 @@ export const FrameStrip = memo(function FrameStrip({ frames, aspect, onTime }: P
   const gap = 9;
   const w = Math.max(60, (width - gap * (frames.length - 1)) / frames.length);
   return (
-    <div ref={ref} className="flex gap-[9px]" data-picture="frame-strip">
+    <div ref={ref} className="flex gap-[9px] min-w-0" data-picture="frame-strip">
       {frames.map((frame, index) => (
         <button
           key={frame.t}

@@ -48,6 +48,19 @@ final class PlannerTest extends TestCase
         self::assertSame(200, $flown);
     }
 
+    public function test_a_rate_beyond_the_mode_names_another_mode_that_gives_it(): void
+    {
+        $broken = static fn (float $pace, string $mode): array => array_values(array_filter(
+            Shots::plan(['radius_m' => 60, 'pace_mps' => $pace, 'arc_deg' => 90], ['mode' => $mode])->findings, static fn (Finding $finding): bool => $finding->id === 'rate-slide',
+        ));
+        $rig = Rigs::all()['lapwing'];
+        [$slow, $fast] = [$rig['modes']['slow']['slide_mps'] ?? $rig['modes']['slow']['run_mps'], $rig['modes']['fast']['slide_mps'] ?? $rig['modes']['fast']['run_mps']];
+
+        self::assertStringContainsString('mode gives it.', $broken(1.3 * $slow, 'slow')[0]->text ?? '');
+        self::assertStringNotContainsString('mode gives it.', $broken(1.3 * $fast, 'fast')[0]->text ?? '');
+        self::assertNotSame([], $broken(1.3 * $fast, 'fast'));
+    }
+
     public function test_within_its_limits_the_sheet_is_the_exact_inverse_of_the_craft(): void
     {
         $plan = Shots::plan(['radius_m' => 18, 'pace_mps' => 1.9, 'arc_deg' => 120]);

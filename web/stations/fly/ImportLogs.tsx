@@ -124,7 +124,12 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
 function Bar({ share, words }: { share: number; words: string }) {
   return (
     <div className="grid grid-cols-[1fr_auto] gap-3 items-center">
-      <progress className="w-full h-2 accent-larkspur" max={1} value={share} aria-label={words} />
+      <progress
+        className="w-full h-2 appearance-none bg-haze rounded-full overflow-hidden [&::-webkit-progress-bar]:bg-haze [&::-webkit-progress-value]:bg-larkspur [&::-moz-progress-bar]:bg-larkspur"
+        max={1}
+        value={share}
+        aria-label={words}
+      />
       <span className="text-ink-soft">{words}</span>
     </div>
   );
