@@ -46,6 +46,9 @@ final class Checks
 
     private const LOWEST = 2.0;
 
+    /** A touchdown may be planned as much below the ground, m, as its height is known. */
+    private const GROUND = 0.1;
+
     /**
      * @param  list<Press>  $presses
      * @return list<Finding> broken first, then notes, then what is fine
@@ -376,6 +379,9 @@ final class Checks
         $mend = static fn (float $change): array => $plan->intent->number('height_m') === null ? [] : ['height_m' => max(0.5, round($plan->intent->number('height_m') + $change, 1))];
         if ($top > $ceiling + 1e-6) {
             return new Finding('height', Finding::BROKEN, sprintf('%.0f m above ground; the ceiling here is %.0f. Check with your local authority.', $top, $ceiling), $top, $ceiling, 'm', 'Fly lower.', $mend($ceiling - $top));
+        }
+        if ($low < -self::GROUND) {
+            return new Finding('height', Finding::BROKEN, sprintf('The way leads %.1f m into the ground.', -$low), $low, 0.0, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));
         }
         if ($low < self::LOWEST - 1e-6 && ! self::hasNoHold($plan)) {
             return new Finding('height', Finding::NOTE, sprintf('Only %.1f m above ground: low and slow crashes more often.', $low), $low, self::LOWEST, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));

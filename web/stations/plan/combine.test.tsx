@@ -77,7 +77,7 @@ describe('the wanted picture', () => {
       expect(set).toHaveBeenCalledWith({ distance_m: 21.5, height_m: 3, tilt_start_deg: -8 }),
     );
     expect(asked[0]?.body).toEqual({ rig_id: 3, subject_m: 9, fills: 0.33, horizon_y: 0.5 });
-    expect(screen.getByRole('status').textContent).toMatch(/21.3 m away, 3.0 m up, tilt −8/);
+    expect(screen.getByRole('status').textContent).toMatch(/21\.3\sm away, 3\.0\sm up, tilt −8/);
   });
 
   it('says why there is none', async () => {

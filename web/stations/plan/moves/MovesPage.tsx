@@ -17,7 +17,7 @@ import { SiteSheet } from '~/pictures/SiteSheet';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
 import { useSession } from '~/shell/session';
 import { Axes } from './Axes';
-import { fingersInWords } from './fingering';
+import { playedInWords } from './fingering';
 import { MoveList } from './MoveList';
 import { WhatGoesWrong } from './WhatGoesWrong';
 import { Words } from './Words';
@@ -71,7 +71,7 @@ export default function MovesPage() {
         <Card className="p-3 grid gap-2 text-sm">
           <h2>Look for</h2>
           <p className="m-0">{move.clean}</p>
-          <p className="m-0 text-ink-soft">{fingersInWords(move.fingering)}</p>
+          <p className="m-0 text-ink-soft">{playedInWords(move.fingering)}</p>
           {move.caution !== '' && <p className="m-0 text-brick">{move.caution}</p>}
         </Card>
         <WhatGoesWrong

@@ -18,7 +18,7 @@ const WAYS: Record<string, (ends: [string, string]) => string> = {
   '*': () => '',
 };
 
-export function fingersInWords(fingering: Schemas['MoveFinger'][]): string {
+export function playedInWords(fingering: Schemas['MoveFinger'][]): string {
   if (fingering.length === 0) return 'No finger plays: nothing moves.';
   const groups: string[][] = [];
   for (const { finger, way, group, optional } of fingering) {

@@ -3,7 +3,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '~/api/client';
 import { answer, draw } from '~/testing/page';
 import { Axes } from './Axes';
-import { fingersInWords } from './fingering';
+import { playedInWords } from './fingering';
 import { MoveList } from './MoveList';
 import { WhatGoesWrong } from './WhatGoesWrong';
 import { Words } from './Words';
@@ -73,16 +73,16 @@ describe('the fingers of a move in words', () => {
     ({ finger: name, way, group, optional }) as Schemas['MoveFinger'];
 
   it('say who leads, who follows, and which way', () => {
-    expect(fingersInWords([finger('slide', '±', 0), finger('turn', '∓', 1)])).toBe(
+    expect(playedInWords([finger('slide', '±', 0), finger('turn', '∓', 1)])).toBe(
       'Slide, then turn the other way.',
     );
     expect(
-      fingersInWords([finger('climb', '+', 0), finger('run', '-', 0), finger('tilt', '-', 1, true)]),
+      playedInWords([finger('climb', '+', 0), finger('run', '-', 0), finger('tilt', '-', 1, true)]),
     ).toBe('Climb up with run back, then tilt down if you like.');
   });
 
   it('say that nothing moves where nothing does', () => {
-    expect(fingersInWords([])).toBe('No finger plays: nothing moves.');
+    expect(playedInWords([])).toBe('No finger plays: nothing moves.');
   });
 });
 
