@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Larkspur\CommandLine\CommandLine;
+use Larkspur\Move\Catalogue;
 use PHPUnit\Framework\TestCase;
 
 /** bin/larkspur: no server, no database. Exit 0 done, 1 bad input with one clear line, 2 wrong usage. */
@@ -108,6 +109,54 @@ final class CommandLineTest extends TestCase
             self::assertSame(1, substr_count($err, "\n"), $err);
             self::assertStringContainsString($words, $err);
         }
+    }
+
+    public function test_a_log_of_another_maker_is_guessed_and_read(): void
+    {
+        $this->run_('fly', $this->folder.'/shot.json', '--out', $this->folder.'/pass.csv');
+        $lines = file($this->folder.'/pass.csv', FILE_IGNORE_NEW_LINES) ?: [];
+        $lines[0] = str_replace(['t,lat,lon,alt_m', 'heading_deg', 'gimbal_tilt_deg'], ['Elapsed (s),Latitude,Longitude,Height (m)', 'Yaw (deg)', 'Gimbal pitch (deg)'], trim($lines[0]));
+        file_put_contents($this->folder.'/other.csv', implode("\n", $lines)."\n");
+
+        [$code, , $err] = $this->run_('takes', $this->folder.'/other.csv');
+        self::assertSame(1, $code);
+        self::assertStringContainsString('larkspur columns', $err);
+        [$code, $mapping, $err] = $this->run_('columns', $this->folder.'/other.csv');
+        self::assertSame(0, $code);
+        self::assertStringContainsString('alt_m: “Height (m)” in m', $err);
+        file_put_contents($this->folder.'/columns.json', $mapping);
+        [$code, $text] = $this->run_('score', $this->folder.'/other.csv', '--columns', $this->folder.'/columns.json', '--intent', $this->folder.'/shot.json');
+        self::assertSame(0, $code);
+        self::assertMatchesRegularExpression('/^(9[5-9]|100) /', $text);
+        self::assertSame(0, $this->run_('convert', $this->folder.'/other.csv', $this->folder.'/other.gpx', '--columns', $this->folder.'/columns.json')[0]);
+        self::assertStringContainsString('<trkpt', (string) file_get_contents($this->folder.'/other.gpx'));
+        self::assertStringContainsString('our own', $this->run_('columns', $this->folder.'/pass.csv')[1]);
+    }
+
+    public function test_faults_on_purpose_levels_and_a_craft_adrift(): void
+    {
+        file_put_contents($this->folder.'/slips.json', json_encode([['kind' => 'kick', 'finger' => 'turn', 'at' => 9.0, 'size' => 0.5, 'length' => 0.4]]));
+        $score = function (string ...$options): float {
+            self::assertSame(0, $this->run_('fly', $this->folder.'/shot.json', '--seed', '5', '--out', $this->folder.'/pass.csv', ...$options)[0]);
+
+            return (float) json_decode($this->run_('score', $this->folder.'/pass.csv', '--intent', $this->folder.'/shot.json', '--json')[1], true)['score'];
+        };
+        $clean = $score();
+        self::assertLessThan($clean - 3, $score('--slips', $this->folder.'/slips.json'));
+        self::assertLessThan($clean - 3, $score('--adrift'));
+        self::assertLessThan($score('--operator', 'expert'), $score('--operator', 'novice'));
+        file_put_contents($this->folder.'/slips.json', json_encode([['kind' => 'sneeze', 'at' => 1]]));
+        [$code, , $err] = $this->run_('fly', $this->folder.'/shot.json', '--slips', $this->folder.'/slips.json', '--out', $this->folder.'/pass.csv');
+        self::assertSame(1, $code);
+        self::assertStringContainsString('slips.json', $err);
+    }
+
+    public function test_the_moves_are_listed(): void
+    {
+        [$code, $text] = $this->run_('moves');
+        self::assertSame(0, $code);
+        self::assertSame(count(Catalogue::ids()), substr_count($text, "\n"));
+        self::assertSame(Catalogue::ids(), array_column(json_decode($this->run_('moves', '--json')[1], true, flags: JSON_THROW_ON_ERROR), 'id'));
     }
 
     public function test_wrong_usage_shows_how(): void

@@ -70,6 +70,7 @@ final class ContractTest extends FeatureCase
     {
         $import = Import::query()->latest('id')->firstOrFail();
         $paths = [
+            '/glossary' => [], '/combinations' => [], '/shots/{shot}/comparison' => ['shot' => $this->shot->id],
             '/me' => [], '/today' => [], '/sites' => [], '/rigs' => [], '/moves' => [], '/shots' => [], '/takes' => [], '/trend' => [], '/imports' => [],
             '/rigs/{rig}/meaning' => ['rig' => $this->shot->rig_id], '/shots/{shot}' => ['shot' => $this->shot->id],
             '/imports/{import}' => ['import' => $import->id], '/takes/{take}' => ['take' => $this->take->id], '/takes/{take}/replay' => ['take' => $this->take->id],
@@ -94,6 +95,16 @@ final class ContractTest extends FeatureCase
         $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', $draft));
         $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'expect' => false, 'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4]]));
         $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'parameters' => ['radius_m' => -3]]));
+        foreach (['pull-away', 'side-track', 'square-with-turns', 'locked-off'] as $move) {
+            $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'move' => $move, 'parameters' => (object) []]));
+        }
+        $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'move' => 'combination', 'parameters' => (object) [], 'join' => 'sequence', 'parts' => [['move' => 'push-in'], ['move' => 'rise']]]));
+        $wish = ['rig_id' => $this->shot->rig_id, 'subject_m' => 4.0, 'fills' => 0.4];
+        $this->assertKept('post', '/compositions', $this->postJson('/api/v1/compositions', $wish));
+        $this->assertKept('post', '/compositions', $this->postJson('/api/v1/compositions', [...$wish, 'height_m' => 450.0]));
+        foreach (['', '&fault=kick', '&fault=hiccup'] as $fault) {
+            $this->assertKept('get', '/moves/{move}/lesson', $this->getJson("/api/v1/moves/push-in/lesson?rig_id={$this->shot->rig_id}{$fault}"));
+        }
         $this->assertKept('post', '/shots', $this->postJson('/api/v1/shots', [...$draft, 'title' => 'Another round']));
         $this->assertKept('put', '/shots/{shot}', $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, 'title' => 'Closer']));
         $this->assertKept('post', '/shots/{shot}/flights', $this->postJson("/api/v1/shots/{$this->shot->id}/flights", ['operator' => 'steady', 'seed' => 2]));
