@@ -35,7 +35,7 @@ final class MovesTest extends BrowserCase
         $chrome->waitUntil(static fn (): bool => $chrome->path() === '/plan/moves/pull-away' && $chrome->text('h1') === 'Pull-away', 'The move was not shown.');
         $chrome->see('[data-picture=frame-strip] svg');
         $chrome->press('Plan one');
-        $chrome->waitUntil(static fn (): bool => $chrome->script('return [...document.querySelectorAll("main input")].some((item) => item.value.endsWith(", pull-away"))') === true, 'No plan of it began.');
+        $chrome->waitUntil(static fn (): bool => $chrome->script('return [...document.querySelectorAll("main input")].some((item) => item.placeholder.endsWith(", pull-away"))') === true, 'No plan of it began.');
     }
 
     public function test_a_fault_put_in_stands_beside_the_plan_and_costs_points(): void
