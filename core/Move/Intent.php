@@ -177,9 +177,10 @@ final readonly class Intent
             'aim' => ['x' => $this->aimX, 'y' => $this->aimY],
             'camera' => $this->lens->assumed ? null : $this->lens->toArray(),
             'home' => $this->home?->toArray(),
-            'parameters' => $this->parameters,
+            // None is written as an empty object, never as an empty list.
+            'parameters' => $this->parameters === [] ? new \stdClass : $this->parameters,
             'join' => $this->parts === [] ? null : $this->join,
-            'parts' => $this->parts === [] ? null : $this->parts,
+            'parts' => $this->parts === [] ? null : array_map(static fn (array $part): array => [...$part, 'parameters' => $part['parameters'] === [] ? new \stdClass : $part['parameters']], $this->parts),
         ], static fn (mixed $value): bool => $value !== null);
     }
 }
