@@ -47,7 +47,7 @@ final class MoveController extends Controller
 
         return new JsonResponse([
             'plan' => $plan->toArray(self::STRIDE),
-            'site' => $plan->shot->site->toArray(),
+            'site' => array_diff_key($plan->shot->site->toArray(), ['name' => 1]),
             'flown' => Lesson::flown($plan, $fault)->toArray(self::STRIDE),
         ]);
     }
