@@ -99,6 +99,11 @@ final class ContractTest extends FeatureCase
             $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'move' => $move, 'parameters' => (object) []]));
         }
         $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'move' => 'combination', 'parameters' => (object) [], 'join' => 'sequence', 'parts' => [['move' => 'push-in'], ['move' => 'rise']]]));
+        $combined = $this->postJson('/api/v1/shots', [...$draft, 'title' => 'Two in one', 'move' => 'combination', 'parameters' => (object) [], 'join' => 'sequence', 'parts' => [['move' => 'push-in'], ['move' => 'rise']]]);
+        $this->assertKept('post', '/shots', $combined);
+        $this->assertKept('get', '/shots/{shot}', $this->getJson('/api/v1/shots/'.$combined->json('id')));
+        $flown = $this->postJson("/api/v1/shots/{$combined->json('id')}/flights", ['operator' => 'steady', 'seed' => 3]);
+        $this->assertKept('get', '/takes/{take}', $this->getJson('/api/v1/takes/'.$flown->json('takes.0')));
         $wish = ['rig_id' => $this->shot->rig_id, 'subject_m' => 4.0, 'fills' => 0.4];
         $this->assertKept('post', '/compositions', $this->postJson('/api/v1/compositions', $wish));
         $this->assertKept('post', '/compositions', $this->postJson('/api/v1/compositions', [...$wish, 'height_m' => 450.0]));

@@ -48,7 +48,7 @@ class ShotResource extends JsonResource
             'rig_version' => $this->rig->version,
             'mode' => $this->mode,
             'move' => $this->move,
-            'intent' => $this->intent,
+            'intent' => WrittenIntent::of($this->intent),
             'subject_id' => $this->subjectId(),
             'subject_at' => $this->subjectAt(),
             'wind' => $this->wind,

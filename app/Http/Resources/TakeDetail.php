@@ -29,7 +29,7 @@ final class TakeDetail extends TakeResource
     {
         return [
             ...parent::toArray($request),
-            'judgement' => $this->judgement?->document,
+            'judgement' => $this->judgement === null ? null : [...$this->judgement->document, 'intent' => WrittenIntent::of($this->judgement->document['intent'] ?? [])],
             'log' => ['file_name' => $this->log->file_name, 'source' => $this->log->source, 'samples' => $this->log->samples, 'rate_hz' => $this->log->rate_hz, 'notes' => $this->log->notes],
             'craft' => $this->rig->craft ?? '',
             'rig_version' => $this->rig?->version,
