@@ -40,26 +40,34 @@ abstract readonly class Held extends PacedMove
         $first = $this->wanted($intent)->aimV;
         $wander = ($this->wanted($intent)->lastV ?? $first) - $first;
         $before = $pace->before($intent);
-        $at = static function (float $way) use ($path, $centre, $foot, $before): Position {
-            [$reach, $bearing, $height] = $path($way - $before);
-
-            return new Position($centre->east + $reach * sin($bearing), $centre->north + $reach * cos($bearing), $foot + $height);
-        };
-        $flight = MovePlan::sample($pace->duration(), static function (float $t) use ($at, $pace, $lead, $centre, $intent, $first, $wander): array {
-            $way = $pace->travelled($t);
-            $place = $at($way);
-            $v = $first + $wander * $way / $pace->length;
-            [$heading, $tilt] = View::aim($place, $centre, $intent->lens, $intent->u(), $v);
-            if ($lead > 0) {
-                [$heading] = View::aim($at($pace->travelled($pace->behind($t, $lead))), $centre, $intent->lens, $intent->u(), $v);
+        $place = static fn (float $reach, float $bearing, float $height): Position => new Position($centre->east + $reach * sin($bearing), $centre->north + $reach * cos($bearing), $foot + $height);
+        // The aim depends on the bearing by a turn alone: it is solved from due north, and once while reach, height and mark stay.
+        $solved = $from = null;
+        $aim = static function (float $reach, float $height, float $v) use (&$solved, &$from, $centre, $foot, $intent): array {
+            if ($solved === null || $from !== [$reach, $height, $v]) {
+                $solved = View::aim(new Position(0.0, $reach, $foot + $height), new Position(0.0, 0.0, $centre->up), $intent->lens, $intent->u(), $v);
+                $from = [$reach, $height, $v];
             }
 
-            return [$place, $heading, $tilt];
+            return $solved;
+        };
+        $flight = MovePlan::sample($pace->duration(), static function (float $t) use ($path, $place, $aim, $pace, $before, $lead, $first, $wander): array {
+            $way = $pace->travelled($t);
+            $v = $first + $wander * $way / $pace->length;
+            [$reach, $bearing, $height] = $path($way - $before);
+            [$heading, $tilt] = $aim($reach, $height, $v);
+            $turned = $bearing + $heading;
+            if ($lead > 0) {
+                [$reached, $passed, $stood] = $path($pace->travelled($pace->behind($t, $lead)) - $before);
+                $turned = $passed + $aim($reached, $stood, $v)[0];
+            }
+
+            return [$place($reach, $bearing, $height), $turned, $tilt];
         });
 
         return new MovePlan(
             $intent, $assumed, $flight, $pace->onset(), $pace->holdFrom(), $pace->holdTo(), $pace->stop(),
-            $subject, $foot, $at($pace->length / 2)->minus($centre)->length(), $pan, $lead,
+            $subject, $foot, $place(...$path($pace->length / 2 - $before))->minus($centre)->length(), $pan, $lead,
         );
     }
 }
