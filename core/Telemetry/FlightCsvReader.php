@@ -264,9 +264,10 @@ final class FlightCsvReader implements LogReader
     /** @param  array{float, float}  $scale  factor and offset to the contract's unit */
     private function number(string $cell, bool $decimalComma, string $name, array $scale, int $line): ?float
     {
-        $required = in_array($name, FlightLog::REQUIRED, true);
-        $cell = trim($cell);
+        // The common case first: of millions of cells nearly all are plain numbers.
         if (! is_numeric($cell)) {
+            $required = in_array($name, FlightLog::REQUIRED, true);
+            $cell = trim($cell);
             if ($decimalComma && is_numeric(str_replace(',', '.', $cell))) {
                 $cell = str_replace(',', '.', $cell);
             } elseif (! $required) {
