@@ -111,6 +111,55 @@ final readonly class Fields
         return $groups;
     }
 
+    /**
+     * A list of pairs of finite numbers, such as the points of a curve.
+     *
+     * @return list<array{float, float}>
+     */
+    public function pairs(string $name): array
+    {
+        $value = $this->values[$name] ?? null;
+        if (! is_array($value) || ! array_is_list($value)) {
+            throw new Refusal('This must be a list of pairs.', $this->place($name), 'a JSON array of [number, number]');
+        }
+        $pairs = [];
+        foreach ($value as $index => $pair) {
+            [$a, $b] = is_array($pair) && count($pair) === 2 && array_is_list($pair) ? $pair : [null, null];
+            if ((! is_int($a) && ! is_float($a)) || (! is_int($b) && ! is_float($b)) || ! is_finite((float) $a) || ! is_finite((float) $b)) {
+                throw new Refusal('This must be a pair of numbers.', $this->place($name).'.'.$index, '[number, number]');
+            }
+            $pairs[] = [(float) $a, (float) $b];
+        }
+
+        return $pairs;
+    }
+
+    /**
+     * A list of one or more numbers within [$least, $most].
+     *
+     * @return non-empty-list<float>
+     */
+    public function numbers(string $name, float $least = -INF, float $most = INF, string $unit = ''): array
+    {
+        $value = $this->values[$name] ?? null;
+        if (! is_array($value) || $value === [] || ! array_is_list($value)) {
+            throw new Refusal('This must be a list of numbers.', $this->place($name), 'a JSON array of numbers');
+        }
+        $list = new self($value, $this->place($name));
+
+        return array_map(static fn (int $index): float => $list->number((string) $index, $least, $most, $unit), array_keys($value));
+    }
+
+    public function flag(string $name, bool $default = false): bool
+    {
+        $value = $this->values[$name] ?? $default;
+        if (! is_bool($value)) {
+            throw new Refusal('This must be true or false.', $this->place($name), 'true or false');
+        }
+
+        return $value;
+    }
+
     /** @return list<string> */
     public function names(): array
     {

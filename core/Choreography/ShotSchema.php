@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\JsonSchema;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Combination;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Parameter;
-use Larkspur\Rig\CurveKinds;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\Rig;
+use Larkspur\Rig\RigSchema;
 use Larkspur\Site\Wind;
 
 /**
@@ -24,14 +24,14 @@ final class ShotSchema
     /** @return Schema */
     public static function shot(): array
     {
-        return self::document(Shot::SCHEMA, 'Everything that is needed to plan a shot and to fly it.', ['intent', 'rig', 'site'], [
+        return JsonSchema::document(Shot::SCHEMA, 'Everything that is needed to plan a shot and to fly it.', ['intent', 'rig', 'site'], [
             'intent' => self::intentBody(),
-            'rig' => self::rig(),
+            'rig' => RigSchema::rig(),
             'mode' => ['enum' => Rig::MODES, 'default' => 'standard'],
             'site' => self::site(),
-            'wind' => self::group(['mean_mps'], ['mean_mps' => self::number(0, 40), 'from_deg' => self::number(-360, 360), 'gust_mps' => self::number(0, 60), 'kind' => ['enum' => Wind::KINDS, 'default' => 'open']]),
-            'operator' => self::group([], ['stick_mode' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 4, 'default' => 2], 'wheel_up' => ['enum' => ['push', 'pull'], 'default' => 'push']]),
-            'comfort' => self::group(['least', 'most'], ['least' => self::number(0, 1), 'most' => self::number(0, 1)]),
+            'wind' => JsonSchema::group(['mean_mps'], ['mean_mps' => JsonSchema::number(0, 40), 'from_deg' => JsonSchema::number(-360, 360), 'gust_mps' => JsonSchema::number(0, 60), 'kind' => ['enum' => Wind::KINDS, 'default' => 'open']]),
+            'operator' => JsonSchema::group([], ['stick_mode' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 4, 'default' => 2], 'wheel_up' => ['enum' => ['push', 'pull'], 'default' => 'push']]),
+            'comfort' => JsonSchema::group(['least', 'most'], ['least' => JsonSchema::number(0, 1), 'most' => JsonSchema::number(0, 1)]),
         ]);
     }
 
@@ -40,13 +40,13 @@ final class ShotSchema
     {
         $body = self::intentBody();
 
-        return self::document(Intent::SCHEMA, 'What a take was meant to be. What is left out is fitted from the log.', ['move'], $body['properties']);
+        return JsonSchema::document(Intent::SCHEMA, 'What a take was meant to be. What is left out is fitted from the log.', ['move'], $body['properties']);
     }
 
     /** @return array{type: string, required: list<string>, properties: array<string, mixed>} */
     private static function intentBody(): array
     {
-        $described = static fn (Parameter $parameter): array => $parameter->choices === [] ? self::number($parameter->least, $parameter->most) : ['enum' => $parameter->choices];
+        $described = static fn (Parameter $parameter): array => $parameter->choices === [] ? JsonSchema::number($parameter->least, $parameter->most) : ['enum' => $parameter->choices];
         $parameters = [];
         foreach (Catalogue::ids() as $id) {
             foreach (Catalogue::move($id)->parameters() as $parameter) {
@@ -58,52 +58,30 @@ final class ShotSchema
             $parameters[$parameter->id] = $described($parameter);
         }
 
-        return self::group(['move'], [
+        return JsonSchema::group(['move'], [
             'schema' => ['const' => Intent::SCHEMA],
             'move' => ['enum' => Catalogue::ids()],
-            'subject' => self::point(['base_alt_m' => self::number(-500, 9000)]),
-            'aim' => self::group([], ['x' => self::number(0, 1), 'y' => self::number(0, 1)]),
-            'camera' => self::group(['hfov_deg'], ['hfov_deg' => self::number(2, 160), 'aspect' => self::number(0.3, 4)]),
+            'subject' => self::point(['base_alt_m' => JsonSchema::number(-500, 9000)]),
+            'aim' => JsonSchema::group([], ['x' => JsonSchema::number(0, 1), 'y' => JsonSchema::number(0, 1)]),
+            'camera' => JsonSchema::group(['hfov_deg'], ['hfov_deg' => JsonSchema::number(2, 160), 'aspect' => JsonSchema::number(0.3, 4)]),
             'home' => self::point(),
-            'parameters' => self::group([], $parameters),
+            'parameters' => JsonSchema::group([], $parameters),
             'join' => ['enum' => [Combination::SEQUENCE, Combination::TOGETHER], 'default' => Combination::SEQUENCE],
-            'parts' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 3, 'items' => self::group(['move'], ['move' => ['enum' => Catalogue::ids()], 'parameters' => self::group([], $parameters)])],
-        ]);
-    }
-
-    /** @return Schema */
-    private static function rig(): array
-    {
-        $curves = array_fill_keys(array_column(Finger::cases(), 'value'), self::group(['kind'], [
-            'kind' => ['enum' => array_keys(CurveKinds::MEANINGS)], 'value' => ['type' => 'number'], 'centre' => ['type' => 'number'], 'end' => ['type' => 'number'],
-        ]));
-        $mode = self::whole([
-            'run_mps' => self::number(0.1, 60), 'slide_mps' => self::number(0.1, 60), 'climb_mps' => self::number(0.1, 30), 'sink_mps' => self::number(0.1, 30),
-            'turn_dps' => self::number(1, 1000), 'accelerate_mps2' => self::number(0.1, 50), 'brake_mps2' => self::number(0.1, 50),
-            'climb_accelerate_mps2' => self::number(0.1, 50), 'turn_accelerate_dps2' => self::number(1, 5000),
-            'lag_s' => self::whole(['travel' => self::number(0, 5), 'climb' => self::number(0, 5), 'turn' => self::number(0, 5)]),
-            'gimbal' => self::whole(['top_rate_dps' => self::number(0.5, 500), 'cushion_s' => self::number(0, 5)]),
-            'curves' => self::whole($curves),
-        ]);
-
-        return self::whole([
-            'craft' => ['type' => 'string'], 'width_m' => self::number(0.02, 5), 'wind_limit_mps' => self::number(0.5, 40), 'gust_coupling' => self::number(0, 1),
-            'tilt_range_deg' => self::whole(['low' => self::number(-120, 0), 'high' => self::number(0, 90)]),
-            'battery_min' => self::number(1, 120), 'modes' => self::whole(array_fill_keys(Rig::MODES, $mode)),
+            'parts' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 3, 'items' => JsonSchema::group(['move'], ['move' => ['enum' => Catalogue::ids()], 'parameters' => JsonSchema::group([], $parameters)])],
         ]);
     }
 
     /** @return Schema */
     private static function site(): array
     {
-        $solid = self::group(['east_m', 'north_m', 'width_m', 'height_m'], [
+        $solid = JsonSchema::group(['east_m', 'north_m', 'width_m', 'height_m'], [
             'id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'role' => ['enum' => ['subject', 'obstacle']], 'shape' => ['enum' => ['box', 'cylinder']],
-            'east_m' => self::number(-20000, 20000), 'north_m' => self::number(-20000, 20000), 'base_m' => self::number(-500, 9000),
-            'width_m' => self::number(0.01, 2000), 'length_m' => self::number(0.01, 2000), 'height_m' => self::number(0.01, 1000), 'heading_deg' => self::number(-360, 360),
+            'east_m' => JsonSchema::number(-20000, 20000), 'north_m' => JsonSchema::number(-20000, 20000), 'base_m' => JsonSchema::number(-500, 9000),
+            'width_m' => JsonSchema::number(0.01, 2000), 'length_m' => JsonSchema::number(0.01, 2000), 'height_m' => JsonSchema::number(0.01, 1000), 'heading_deg' => JsonSchema::number(-360, 360),
         ]);
 
-        return self::group(['home'], [
-            'name' => ['type' => 'string'], 'home' => self::point(), 'ceiling_m' => self::number(1, 5000), 'sight_line_m' => self::number(10, 5000),
+        return JsonSchema::group(['home'], [
+            'name' => ['type' => 'string'], 'home' => self::point(), 'ceiling_m' => JsonSchema::number(1, 5000), 'sight_line_m' => JsonSchema::number(10, 5000),
             'solids' => ['type' => 'array', 'items' => $solid],
         ]);
     }
@@ -114,46 +92,6 @@ final class ShotSchema
      */
     private static function point(array $more = []): array
     {
-        return self::group(['lat', 'lon'], ['lat' => self::number(-89.9, 89.9), 'lon' => self::number(-180, 180), 'alt_m' => self::number(-500, 9000), ...$more]);
-    }
-
-    /**
-     * @param  list<string>  $required
-     * @param  Schema  $properties
-     * @return Schema
-     */
-    private static function document(string $schema, string $description, array $required, array $properties): array
-    {
-        return [
-            '$schema' => 'https://json-schema.org/draft/2020-12/schema', 'title' => $schema, 'description' => $description,
-            ...self::group($required, ['schema' => ['const' => $schema], ...$properties]),
-        ];
-    }
-
-    /**
-     * A group in which every property has to be there.
-     *
-     * @param  Schema  $properties
-     * @return Schema
-     */
-    private static function whole(array $properties): array
-    {
-        return self::group(array_keys($properties), $properties);
-    }
-
-    /**
-     * @param  list<string>  $required
-     * @param  Schema  $properties
-     * @return array{type: string, required: list<string>, properties: Schema}
-     */
-    private static function group(array $required, array $properties): array
-    {
-        return ['type' => 'object', 'required' => $required, 'properties' => $properties];
-    }
-
-    /** @return Schema */
-    private static function number(float $least, float $most): array
-    {
-        return ['type' => 'number', 'minimum' => $least, 'maximum' => $most];
+        return JsonSchema::group(['lat', 'lon'], ['lat' => JsonSchema::number(-89.9, 89.9), 'lon' => JsonSchema::number(-180, 180), 'alt_m' => JsonSchema::number(-500, 9000), ...$more]);
     }
 }

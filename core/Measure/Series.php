@@ -85,4 +85,43 @@ final class Series
 
         return $out;
     }
+
+    /**
+     * Even times from one to another, both included as far as the step goes.
+     *
+     * @return list<float>
+     */
+    public static function even(float $from, float $to, float $step): array
+    {
+        $times = [];
+        for ($k = 0, $n = (int) floor(($to - $from) / $step + 1e-9); $k <= $n; $k++) {
+            $times[] = $from + $k * $step;
+        }
+
+        return $times;
+    }
+
+    /**
+     * Values between samples, on the straight line from one to the next; outside them the nearest.
+     *
+     * @param  list<float>  $t  rising, one or more
+     * @param  list<float>  $values
+     * @param  list<float>  $times  rising
+     * @return list<float>
+     */
+    public static function interpolate(array $t, array $values, array $times): array
+    {
+        $out = [];
+        $last = count($t) - 1;
+        $i = 0;
+        foreach ($times as $time) {
+            while ($i < $last && $t[$i + 1] < $time) {
+                $i++;
+            }
+            $share = $i < $last ? max(0.0, min(1.0, ($time - $t[$i]) / ($t[$i + 1] - $t[$i]))) : 0.0;
+            $out[] = $values[$i] + ($share > 0 ? $share * ($values[$i + 1] - $values[$i]) : 0.0);
+        }
+
+        return $out;
+    }
 }

@@ -19,6 +19,12 @@ final readonly class CubicExpoCurve implements ResponseCurve
         }
     }
 
+    /** The curve through a point between rest and full travel, held within what the number may be. */
+    public static function through(float $travel, float $output): self
+    {
+        return new self(max(-0.5, min(1.0, ($travel - $output) / ($travel - $travel ** 3))));
+    }
+
     public function output(float $travel): float
     {
         $x = max(-1.0, min(1.0, $travel));

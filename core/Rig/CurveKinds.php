@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Larkspur\Rig;
 
 use Larkspur\Fields;
+use Larkspur\Refusal;
 
 /**
- * The registry of response-curve conventions: reads a curve from its stored form.
+ * The registry of response-curve conventions: reads a curve from its stored form, finds the number of a convention for
+ * a curve that is dragged, and says which number of another convention comes nearest to it.
  *
  * Numbers of different conventions must never be compared with each other; compare the curves.
  */
@@ -19,6 +21,7 @@ final class CurveKinds
         'half-stick-percent' => 'Output at half stick, times 100: 50 is straight, lower is softer',
         'soft-expo' => '0 is straight, larger is softer',
         'rates' => 'Rate about the centre, and rate at full stick',
+        PointsCurve::KIND => 'Drawn through points; this craft states no number',
     ];
 
     public static function read(Fields $fields): ResponseCurve
@@ -29,7 +32,32 @@ final class CurveKinds
             'half-stick' => new HalfStickCurve($fields->number('value', 0.05, 0.95)),
             'half-stick-percent' => new HalfStickCurve($fields->number('value', 5, 95) / 100, true),
             'soft-expo' => new CubicExpoCurve($fields->number('value', -0.5, 1)),
+            PointsCurve::KIND => PointsCurve::read($fields),
             default => new RateCurve($fields->number('centre', 1e-3), $fields->number('end', 1e-3)),
+        };
+    }
+
+    /**
+     * The curve of a convention that passes through a point, or as near to it as its numbers go: what a dragged curve means.
+     *
+     * @param  float  $travel  of the finger there, above 0 and below 1
+     * @param  float  $output  share of the full rate there, above 0 and below 1
+     * @param  float  $end  rate at full stick, for the convention that states it
+     *
+     * @throws Refusal where the point lies on the edge, or the convention is not known
+     */
+    public static function through(string $kind, float $travel, float $output, float $end = 100.0): ResponseCurve
+    {
+        if (! ($travel > 0 && $travel < 1 && $output > 0 && $output < 1)) {
+            throw new Refusal('Every curve goes through rest and through the full rate; drag it in between.', 'through', 'a travel and an output above 0 and below 1');
+        }
+
+        return match ($kind) {
+            'half-stick', 'half-stick-percent' => HalfStickCurve::through($travel, $output, $kind !== 'half-stick'),
+            'soft-expo' => CubicExpoCurve::through($travel, $output),
+            'rates' => RateCurve::through($travel, $output, $end),
+            PointsCurve::KIND => new PointsCurve([[0.0, 0.0], [$travel, $output], [1.0, 1.0]]),
+            default => throw new Refusal(sprintf('“%s” is not known here.', $kind), 'kind', 'one of '.implode(', ', array_keys(self::MEANINGS))),
         };
     }
 }

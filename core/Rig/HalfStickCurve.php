@@ -27,6 +27,12 @@ final readonly class HalfStickCurve implements ResponseCurve
         $this->exponent = log($halfStickOutput) / log(0.5);
     }
 
+    /** The curve through a point between rest and full travel, held within what the number may be. */
+    public static function through(float $travel, float $output, bool $asPercent = false): self
+    {
+        return new self(max(0.05, min(0.95, 0.5 ** (log($output) / log($travel)))), $asPercent);
+    }
+
     public function output(float $travel): float
     {
         $size = min(1.0, abs($travel)) ** $this->exponent;

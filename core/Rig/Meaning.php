@@ -4,34 +4,56 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Camera\Lens;
 use Larkspur\Measure\Angle;
 
-/** What the numbers of a rig do, in words of the field: rates, seconds, metres to stop, and the curve of each finger. */
-final class Meaning
+/**
+ * What the numbers of a rig do, in words of the field: rates, seconds to start and stop, metres to brake, picture
+ * widths a second, the finest dependable nudge, and the curve of each finger in its own convention and in the others.
+ */
+final readonly class Meaning
 {
     /** Points of a curve card. */
     private const POINTS = 21;
 
-    /** @return list<array<string, mixed>> one a flight mode */
-    public static function of(Rig $rig): array
+    /** From how far off a plain move is looked at, m: what picture widths of a travel need. */
+    public const LOOKED_AT = 20.0;
+
+    public function __construct(private Craft $craft, private Lens $lens, private Hands $hands, private float $distance = self::LOOKED_AT)
     {
-        return array_values(array_map(self::mode(...), $rig->modes));
     }
 
-    /** @return array<string, mixed> */
-    private static function mode(ModeTune $mode): array
+    /** @return array<string, mixed> of one flight mode */
+    public function of(ModeTune $mode): array
     {
+        $run = Response::of($mode, Finger::Run);
+
         return [
             'mode' => $mode->name,
-            // Stopping from v with deceleration a covers v^2 / 2a; the lag adds v times its time constant.
-            'brake_m' => round($mode->run ** 2 / (2 * $mode->brake) + $mode->run * $mode->travelLag, 2),
-            'brake_s' => round($mode->run / $mode->brake + $mode->travelLag, 2),
-            'fingers' => array_map(static fn (Finger $finger): array => self::finger($mode, $finger), Finger::cases()),
+            'brake_m' => round($run->stopWay(), 2),
+            'brake_s' => round($run->stopSeconds(), 2),
+            'fingers' => array_map(fn (Finger $finger): array => $this->finger($mode, $finger), Finger::cases()),
         ];
     }
 
+    /**
+     * Picture widths a second for one unit of rate (m/s or rad/s) of a finger.
+     *
+     * A turn or a tilt moves the whole picture by its share of the field of view; a slide or a climb moves what is
+     * `distance` away by its share of the width that is seen there; a run makes it grow, and its edge moves half as
+     * far (pinhole geometry).
+     */
+    public static function widths(Finger $finger, Lens $lens, float $distance): float
+    {
+        return match ($finger) {
+            Finger::Turn, Finger::Tilt => 1 / $lens->horizontal,
+            Finger::Slide, Finger::Climb => 1 / (2 * $distance * $lens->halfWidth),
+            Finger::Run => 0.5 / $distance,
+        };
+    }
+
     /** @return array<string, mixed> */
-    private static function finger(ModeTune $mode, Finger $finger): array
+    private function finger(ModeTune $mode, Finger $finger): array
     {
         $scale = $finger->rotates() ? 1 / Angle::DEGREE : 1.0;
         $curve = $mode->curve($finger);
@@ -40,18 +62,37 @@ final class Meaning
             $travel = $i / (self::POINTS - 1);
             $points[] = [round($travel, 3), round($mode->asked($finger, $travel) * $scale, 3)];
         }
+        $response = Response::of($mode, $finger);
+        $widths = self::widths($finger, $this->lens, $this->distance);
+        $finest = $mode->asked($finger, 0.5 + $this->hands->nudge() / 2) - $mode->asked($finger, 0.5 - $this->hands->nudge() / 2);
+        $stated = $curve->toArray();
 
         return [
             'finger' => $finger->value,
             'ends' => $finger->ends(),
+            'thumb' => $this->hands->mode->thumb($finger),
             'unit' => $finger->rotates() ? 'deg/s' : 'm/s',
             'top' => round($mode->top($finger) * $scale, 2),
             'top_back' => round($mode->top($finger, false) * $scale, 2),
+            'ceiling' => round($this->craft->ceiling($mode->name, $finger) * $scale, 2),
             'half_stick' => round($mode->asked($finger, 0.5) * $scale, 2),
-            // A first-order response has covered 95 % after three time constants.
-            'settles_s' => round(3 * $mode->lag($finger), 2),
-            'curve' => $curve->toArray(),
-            'convention' => CurveKinds::MEANINGS[(string) $curve->toArray()['kind']],
+            'start_s' => round($response->startSeconds(), 2),
+            'stop_s' => round($response->stopSeconds(), 2),
+            // Metres on the way to rest, or degrees.
+            'stop_way' => round($response->stopWay() * $scale, 2),
+            'stop_widths' => round($response->stopWay() * $widths, 3),
+            'top_widths' => round($mode->top($finger) * $widths, 3),
+            'half_widths' => round($mode->asked($finger, 0.5) * $widths, 3),
+            'nudge' => round($finest * $scale, 3),
+            'nudge_widths' => round($finest * $widths, 4),
+            'cushion_s' => $finger->rotates() ? round($mode->cushion($finger), 2) : null,
+            'own' => $finger->rotates() ? [
+                'rate' => round($mode->top($finger) * $scale * $this->craft->rateUnit, 1),
+                'cushion' => round($mode->cushion($finger) * $this->craft->cushionUnit, 1),
+            ] : null,
+            'curve' => $stated,
+            'convention' => CurveKinds::MEANINGS[$stated['kind']],
+            'says' => array_map(static fn (Conversion $conversion): array => $conversion->toArray(), Conversion::all($curve, $mode->top($finger) * $scale)),
             'points' => $points,
         ];
     }

@@ -13,6 +13,9 @@ use Larkspur\Measure\Angle;
  */
 final readonly class ModeTune
 {
+    /** A first-order response has covered 95 % after three time constants. */
+    private const CUSHION = 3.0;
+
     /**
      * @param  float  $run  top speed ahead and back, m/s
      * @param  float  $slide  top speed sideways, m/s
@@ -86,6 +89,32 @@ final readonly class ModeTune
         );
     }
 
+    /**
+     * The same mode with one finger set up otherwise; what is left out stays.
+     *
+     * @param  ?float  $top  greatest rate, m/s or rad/s; of the climb the way up, the way down in proportion
+     * @param  ?float  $cushion  seconds in which the turn or the tilt is there; other axes keep theirs
+     */
+    public function with(Finger $finger, ?float $top = null, ?ResponseCurve $curve = null, ?float $cushion = null): self
+    {
+        $share = $top === null ? 1.0 : $top / $this->top($finger);
+        $of = static fn (Finger $one, float $rate): float => $finger === $one ? $rate * $share : $rate;
+
+        return new self(
+            $this->name, $of(Finger::Run, $this->run), $of(Finger::Slide, $this->slide), $of(Finger::Climb, $this->climb), $of(Finger::Climb, $this->sink), $of(Finger::Turn, $this->turn),
+            $this->accelerate, $this->brake, $this->climbAccelerate, $this->turnAccelerate, $this->travelLag, $this->climbLag,
+            $finger === Finger::Turn && $cushion !== null ? $cushion / self::CUSHION : $this->turnLag,
+            $of(Finger::Tilt, $this->tilt), $finger === Finger::Tilt && $cushion !== null ? $cushion : $this->tiltCushion,
+            $curve === null ? $this->curves : [...$this->curves, $finger->value => $curve],
+        );
+    }
+
+    /** Seconds in which an axis is there: three time constants. */
+    public function cushion(Finger $finger): float
+    {
+        return self::CUSHION * $this->lag($finger);
+    }
+
     public function curve(Finger $finger): ResponseCurve
     {
         return $this->curves[$finger->value];
@@ -110,8 +139,7 @@ final readonly class ModeTune
             Finger::Climb => $this->climbLag,
             Finger::Turn => $this->turnLag,
             Finger::Run, Finger::Slide => $this->travelLag,
-            // A first-order response has covered 95 % after three time constants.
-            Finger::Tilt => $this->tiltCushion / 3,
+            Finger::Tilt => $this->tiltCushion / self::CUSHION,
         };
     }
 

@@ -26,6 +26,14 @@ final readonly class RateCurve implements ResponseCurve
         $this->bend = 1 - $centre / $end;
     }
 
+    /** The curve through a point between rest and full travel that ends at $end, held within what the numbers may be. */
+    public static function through(float $travel, float $output, float $end): self
+    {
+        $bend = ($travel - $output) / ($travel * (1 - $output));
+
+        return new self($end * max(0.05, min(1.0, 1 - $bend)), $end);
+    }
+
     public function output(float $travel): float
     {
         $x = max(-1.0, min(1.0, $travel));

@@ -21,7 +21,7 @@ interface ResponseCurve
     /**
      * The curve in the convention in which the craft states it.
      *
-     * @return array<string, string|float>
+     * @return array{kind: string, value?: float, centre?: float, end?: float, points?: list<array{float, float}>}
      */
     public function toArray(): array;
 }

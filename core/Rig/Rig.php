@@ -21,6 +21,8 @@ final readonly class Rig
      * @param  float  $tiltHigh  highest tilt, rad
      * @param  float  $batteryMinutes  hover time of one battery
      * @param  array<string, ModeTune>  $modes  slow, standard and fast
+     * @param  ?Hands  $hands  how the operator whose rig it is holds the sticks
+     * @param  ?Ducted  $ducted  of a ducted craft: its throttle and camera angle
      */
     public function __construct(
         public string $craft,
@@ -31,6 +33,8 @@ final readonly class Rig
         public float $tiltHigh,
         public float $batteryMinutes,
         public array $modes,
+        public ?Hands $hands = null,
+        public ?Ducted $ducted = null,
     ) {
     }
 
@@ -53,12 +57,20 @@ final readonly class Rig
             $high * Angle::DEGREE,
             $fields->number('battery_min', 1, 120, 'minutes'),
             $modes,
+            $fields->has('hands') ? Hands::read($fields->group('hands')) : null,
+            $fields->has('ducted') ? Ducted::read($fields->group('ducted')) : null,
         );
     }
 
     public function mode(string $name): ModeTune
     {
         return $this->modes[$name] ?? throw new Refusal(sprintf('This craft has no flight mode “%s”.', $name), 'mode', 'one of '.implode(', ', self::MODES));
+    }
+
+    /** The same rig with one mode set up otherwise. */
+    public function withMode(ModeTune $mode): self
+    {
+        return new self($this->craft, $this->width, $this->windLimit, $this->gustCoupling, $this->tiltLow, $this->tiltHigh, $this->batteryMinutes, [...$this->modes, $mode->name => $mode], $this->hands, $this->ducted);
     }
 
     /** @return array<string, mixed> */
@@ -70,6 +82,8 @@ final readonly class Rig
             'tilt_range_deg' => ['low' => round($this->tiltLow / Angle::DEGREE, 6), 'high' => round($this->tiltHigh / Angle::DEGREE, 6)],
             'battery_min' => $this->batteryMinutes,
             'modes' => array_map(static fn (ModeTune $mode): array => $mode->toArray(), $this->modes),
+            ...$this->hands === null ? [] : ['hands' => $this->hands->toArray()],
+            ...$this->ducted === null ? [] : ['ducted' => $this->ducted->toArray()],
         ];
     }
 }

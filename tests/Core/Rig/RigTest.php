@@ -7,9 +7,11 @@ namespace Tests\Core\Rig;
 use Demo\Rigs;
 use Larkspur\Fields;
 use Larkspur\Refusal;
+use Larkspur\Rig\Craft;
 use Larkspur\Rig\CurveKinds;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\HalfStickCurve;
+use Larkspur\Rig\Hands;
 use Larkspur\Rig\Meaning;
 use Larkspur\Rig\Rig;
 use Larkspur\Rig\StickMode;
@@ -106,16 +108,28 @@ final class RigTest extends TestCase
 
     public function test_the_meaning_of_a_rig_is_in_the_units_of_the_field(): void
     {
-        $rig = Rig::read(Fields::of(Rigs::all()['lapwing']));
-        $meaning = Meaning::of($rig)[1];
+        $craft = Craft::read(Fields::of(Rigs::crafts()['lapwing']));
+        $meaning = (new Meaning($craft, $craft->camera->lens(), new Hands))->of($craft->stock->mode('standard'));
         $turn = $meaning['fingers'][1];
+        $slide = $meaning['fingers'][3];
 
         self::assertSame('standard', $meaning['mode']);
         self::assertSame('deg/s', $turn['unit']);
         self::assertEqualsWithDelta(58.0, $turn['top'], 0.01);
         self::assertEqualsWithDelta(58 * 0.33, $turn['half_stick'], 0.01);
-        // Stopping from v with deceleration a covers v^2 / 2a (elementary mechanics), the lag v tau on top.
-        self::assertEqualsWithDelta(9.2 ** 2 / 7.6 + 9.2 * 0.38, $meaning['brake_m'], 0.01);
+        // Braking from v at b covers v^2 / 2b, and the tail of the lag b tau^2 / 2 more (elementary mechanics).
+        self::assertEqualsWithDelta(9.2 ** 2 / 7.6 + 3.8 * 0.38 ** 2 / 2, $meaning['brake_m'], 0.01);
+        // A turn of the whole field of view is one picture width; at 20 m a lens of 71.6 degrees sees 28.8 m.
+        self::assertEqualsWithDelta(58 / 71.6, $turn['top_widths'], 0.001);
+        self::assertEqualsWithDelta(8.3 / (2 * 20 * tan(deg2rad(35.8))), $slide['top_widths'], 0.001);
+        self::assertSame(['rate' => 81.2, 'cushion' => 11.3], $turn['own'], 'the craft’s own numbers: 1.4 a deg/s, 21 a second');
+        self::assertNull($slide['own']);
+        self::assertSame(110.0, $turn['ceiling']);
+        $percent = array_column($turn['says'], null, 'kind')['half-stick-percent'];
+        self::assertSame(['same', 33.0], [$percent['closeness'], $percent['curve']['value']]);
+        // The finest dependable nudge about half stick: twice the tremble, through the slope k x^(k-1) of the curve there.
+        $k = log(0.33) / log(0.5);
+        self::assertEqualsWithDelta(58 * $k * 0.5 ** ($k - 1) * (new Hands)->nudge(), $turn['nudge'], 0.01);
     }
 
     public function test_one_curve_in_two_conventions_is_one_curve(): void

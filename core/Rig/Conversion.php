@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Rig;
+
+/**
+ * One curve said in another convention: the number that comes nearest, and how near that is.
+ *
+ * Nearest is least in the mean square of the output over the whole travel. Conventions bend differently, so two of
+ * them agree everywhere only where both are straight, or where one is the other times 100.
+ */
+final readonly class Conversion
+{
+    /** Largest difference of the output, share of the full rate, up to which a number of the other convention is given. */
+    public const ROUGH = 0.08;
+
+    /** Up to which a thumb hardly tells the two apart (our judgement). */
+    public const CLOSE = 0.03;
+
+    private const POINTS = 40;
+
+    private function __construct(public string $kind, public ResponseCurve $curve, public float $difference)
+    {
+    }
+
+    /** @param  float  $end  rate at full stick, for the convention that states it */
+    public static function of(ResponseCurve $curve, string $kind, float $end = 100.0): self
+    {
+        $own = $curve->toArray()['kind'];
+        if ($own === $kind) {
+            return new self($kind, $curve, 0.0);
+        }
+        // Every convention has one free number, so the search is along the output at half stick.
+        $at = static fn (float $half): ResponseCurve => CurveKinds::through($kind, 0.5, $half, $end);
+        $best = self::least(static fn (float $half): float => self::meanSquare($curve, $at($half)), 0.04, 0.96);
+
+        return new self($kind, $at($best), self::largest($curve, $at($best)));
+    }
+
+    /**
+     * The same curve in every convention that states a number.
+     *
+     * @return list<self>
+     */
+    public static function all(ResponseCurve $curve, float $end): array
+    {
+        $kinds = array_values(array_diff(array_keys(CurveKinds::MEANINGS), [PointsCurve::KIND]));
+
+        return array_map(static fn (string $kind): self => self::of($curve, $kind, $end), $kinds);
+    }
+
+    /** "same", "close", "rough", or "none" where the convention has no number for such a curve. */
+    public function closeness(): string
+    {
+        return match (true) {
+            $this->difference < 1e-6 => 'same',
+            $this->difference <= self::CLOSE => 'close',
+            $this->difference <= self::ROUGH => 'rough',
+            default => 'none',
+        };
+    }
+
+    /** @return array{kind: string, convention: string, closeness: string, difference: float, curve: ?array<string, mixed>} */
+    public function toArray(): array
+    {
+        return [
+            'kind' => $this->kind, 'convention' => CurveKinds::MEANINGS[$this->kind], 'closeness' => $this->closeness(),
+            'difference' => round($this->difference, 4),
+            'curve' => $this->closeness() === 'none' ? null : self::plain($this->curve->toArray()),
+        ];
+    }
+
+    /**
+     * Numbers as a craft would show them.
+     *
+     * @param  array{kind: string, value?: float, centre?: float, end?: float, points?: list<array{float, float}>}  $curve
+     * @return array<string, mixed>
+     */
+    private static function plain(array $curve): array
+    {
+        $places = $curve['kind'] === 'half-stick-percent' || $curve['kind'] === 'rates' ? 1 : 3;
+
+        return array_map(static fn (mixed $value): mixed => is_float($value) ? round($value, $places) : $value, $curve);
+    }
+
+    private static function meanSquare(ResponseCurve $a, ResponseCurve $b): float
+    {
+        $sum = 0.0;
+        for ($i = 1; $i < self::POINTS; $i++) {
+            $sum += ($a->output($i / self::POINTS) - $b->output($i / self::POINTS)) ** 2;
+        }
+
+        return $sum / self::POINTS;
+    }
+
+    /** Largest difference of the output of two curves, share of the full rate. */
+    public static function largest(ResponseCurve $a, ResponseCurve $b): float
+    {
+        $largest = 0.0;
+        for ($i = 1; $i < self::POINTS; $i++) {
+            $largest = max($largest, abs($a->output($i / self::POINTS) - $b->output($i / self::POINTS)));
+        }
+
+        return $largest;
+    }
+
+    /**
+     * Golden-section search (J. Kiefer, Proc. Am. Math. Soc. 4 (1953) 502-506).
+     *
+     * @param  callable(float): float  $cost
+     */
+    private static function least(callable $cost, float $low, float $high): float
+    {
+        $golden = (sqrt(5) - 1) / 2;
+        $a = $high - $golden * ($high - $low);
+        $b = $low + $golden * ($high - $low);
+        [$costA, $costB] = [$cost($a), $cost($b)];
+        for ($i = 0; $i < 32; $i++) {
+            if ($costA < $costB) {
+                [$high, $b, $costB] = [$b, $a, $costA];
+                $a = $high - $golden * ($high - $low);
+                $costA = $cost($a);
+            } else {
+                [$low, $a, $costA] = [$a, $b, $costB];
+                $b = $low + $golden * ($high - $low);
+                $costB = $cost($b);
+            }
+        }
+
+        return ($low + $high) / 2;
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Rig;
+
+use Larkspur\Fields;
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\Statistics;
+use Larkspur\Refusal;
+
+/**
+ * What a machine can do, whoever flies it: its envelope in each mode, its gimbal, its camera, and how its own screens
+ * state things (schema "larkspur/craft/1", docs/formats.md). A rig is a craft as somebody has set it up, within this.
+ */
+final readonly class Craft
+{
+    public const SCHEMA = 'larkspur/craft/1';
+
+    public const KINDS = ['camera', 'ducted'];
+
+    /**
+     * @param  'camera'|'ducted'  $kind
+     * @param  float  $mass  kg
+     * @param  string  $convention  in which its screens state a curve (CurveKinds)
+     * @param  Rig  $stock  as it leaves the box; its rates are the greatest there are in each mode
+     * @param  float  $gimbalTop  greatest tilt rate that may be set in any mode, rad/s
+     * @param  float  $turnTop  greatest turn rate that may be set in any mode, rad/s
+     * @param  float  $rateUnit  the craft's own number for a gimbal rate of 1 deg/s
+     * @param  float  $cushionUnit  the craft's own number for a cushion of 1 s
+     */
+    public function __construct(
+        public string $name,
+        public string $kind,
+        public float $mass,
+        public string $convention,
+        public Rig $stock,
+        public CraftCamera $camera,
+        public float $gimbalTop,
+        public float $turnTop,
+        public float $rateUnit,
+        public float $cushionUnit,
+    ) {
+    }
+
+    public static function read(Fields $fields): self
+    {
+        $schema = $fields->textOrNull('schema') ?? self::SCHEMA;
+        if ($schema !== self::SCHEMA) {
+            throw new Refusal(sprintf('This file says it is “%s”.', $schema), $fields->place('schema'), '“'.self::SCHEMA.'”');
+        }
+        $stock = Rig::read($fields->group('stock'));
+        $units = $fields->groupOrNull('gimbal_units');
+        $kind = $fields->choiceOrNull('kind', self::KINDS) ?? 'camera';
+        if ($kind === 'ducted' && $stock->ducted === null) {
+            throw new Refusal('A ducted craft states how its throttle is set up.', $fields->place('stock.ducted'), 'hover, limit, soft, camera_deg');
+        }
+
+        return new self(
+            $stock->craft,
+            $kind === 'ducted' ? 'ducted' : 'camera',
+            $fields->number('mass_kg', 0.01, 50, 'kg'),
+            $fields->choiceOrNull('convention', array_keys(CurveKinds::MEANINGS)) ?? $fields->text('convention'),
+            $stock,
+            CraftCamera::read($fields->group('camera')),
+            ($fields->numberOrNull('gimbal_top_dps', 0.5, 500, 'deg/s') ?? Statistics::greatest(array_map(static fn (ModeTune $mode): float => $mode->tilt, array_values($stock->modes))) / Angle::DEGREE) * Angle::DEGREE,
+            ($fields->numberOrNull('turn_top_dps', 1, 1000, 'deg/s') ?? Statistics::greatest(array_map(static fn (ModeTune $mode): float => $mode->turn, array_values($stock->modes))) / Angle::DEGREE) * Angle::DEGREE,
+            $units?->numberOrNull('rate_per_dps', 0.01, 100) ?? 1.0,
+            $units?->numberOrNull('cushion_per_s', 0.1, 1000) ?? 10.0,
+        );
+    }
+
+    /**
+     * A rig of this craft from what somebody has set: the airframe is the craft's, the settings are theirs, and none
+     * asks for more than the craft has.
+     *
+     * @param  array<string, mixed>  $settings  modes, hands and ducted, in the form of a rig
+     *
+     * @throws Refusal naming the setting that the craft can't give
+     */
+    public function setUp(array $settings): Rig
+    {
+        $rig = Rig::read(Fields::of([...$this->stock->toArray(), ...array_intersect_key($settings, ['modes' => 1, 'hands' => 1, 'ducted' => 1])]));
+        foreach ($rig->modes as $name => $mode) {
+            $this->within($name, $mode, $this->stock->mode($name));
+        }
+
+        return $rig;
+    }
+
+    /** Greatest rate that may be set for a finger in a mode, m/s or rad/s. */
+    public function ceiling(string $mode, Finger $finger, bool $positive = true): float
+    {
+        return match ($finger) {
+            Finger::Tilt => $this->gimbalTop,
+            Finger::Turn => $this->turnTop,
+            default => $this->stock->mode($mode)->top($finger, $positive),
+        };
+    }
+
+    private function within(string $name, ModeTune $mode, ModeTune $stock): void
+    {
+        $most = [
+            ['run_mps', $mode->run, $stock->run, 'm/s'], ['slide_mps', $mode->slide, $stock->slide, 'm/s'],
+            ['climb_mps', $mode->climb, $stock->climb, 'm/s'], ['sink_mps', $mode->sink, $stock->sink, 'm/s'],
+            ['turn_dps', $mode->turn / Angle::DEGREE, $this->turnTop / Angle::DEGREE, 'deg/s'],
+            ['gimbal.top_rate_dps', $mode->tilt / Angle::DEGREE, $this->gimbalTop / Angle::DEGREE, 'deg/s'],
+            ['accelerate_mps2', $mode->accelerate, $stock->accelerate, 'm/s2'], ['brake_mps2', $mode->brake, $stock->brake, 'm/s2'],
+            ['climb_accelerate_mps2', $mode->climbAccelerate, $stock->climbAccelerate, 'm/s2'],
+            ['turn_accelerate_dps2', $mode->turnAccelerate / Angle::DEGREE, $stock->turnAccelerate / Angle::DEGREE, 'deg/s2'],
+        ];
+        foreach ($most as [$place, $value, $limit, $unit]) {
+            if ($value > $limit * (1 + 1e-9)) {
+                throw new Refusal(sprintf('%s gives no more than %s %s there in %s mode.', $this->name, Fields::figure($limit), $unit, $name), "modes.$name.$place", sprintf('%s %s or less', Fields::figure($limit), $unit));
+            }
+        }
+        foreach ([['travel', $mode->travelLag, $stock->travelLag], ['climb', $mode->climbLag, $stock->climbLag], ['turn', $mode->turnLag, $stock->turnLag]] as [$axis, $value, $least]) {
+            if ($value < $least * (1 - 1e-9)) {
+                throw new Refusal(sprintf('%s can’t answer quicker than that in %s mode.', $this->name, $name), "modes.$name.lag_s.$axis", sprintf('%s s or more', Fields::figure($least)));
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'schema' => self::SCHEMA, 'kind' => $this->kind, 'mass_kg' => $this->mass, 'convention' => $this->convention,
+            'gimbal_top_dps' => round($this->gimbalTop / Angle::DEGREE, 6), 'turn_top_dps' => round($this->turnTop / Angle::DEGREE, 6),
+            'gimbal_units' => ['rate_per_dps' => $this->rateUnit, 'cushion_per_s' => $this->cushionUnit],
+            'camera' => $this->camera->toArray(), 'stock' => $this->stock->toArray(),
+        ];
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Rig;
+
+use Larkspur\Fields;
+use Larkspur\Measure\Angle;
+
+/**
+ * How an operator holds the controller: stick mode, wheel, grip, length of the sticks, and how finely the fingers
+ * can be relied on.
+ */
+final readonly class Hands
+{
+    /** How far a stick leans from its middle to its stop (common practice, no published source). */
+    private const LEAN = 25 * Angle::DEGREE;
+
+    /** A nudge is dependable where it stands out from the tremble: twice its standard deviation. */
+    private const STANDS_OUT = 2.0;
+
+    /**
+     * @param  float  $stickMm  from the pivot to the tip, mm
+     * @param  ?float  $measured  tremble measured from the operator's own logs, travel, standard deviation
+     */
+    public function __construct(
+        public StickMode $mode = StickMode::Mode2,
+        public bool $wheelUp = true,
+        public Grip $grip = Grip::Thumbs,
+        public float $stickMm = 21.0,
+        public ?float $measured = null,
+    ) {
+    }
+
+    public static function read(?Fields $fields): self
+    {
+        return $fields === null ? new self : new self(
+            StickMode::from((int) ($fields->numberOrNull('stick_mode', 1, 4) ?? 2)),
+            $fields->choiceOrNull('wheel_up', ['push', 'pull']) !== 'pull',
+            Grip::from($fields->choiceOrNull('grip', array_column(Grip::cases(), 'value')) ?? Grip::Thumbs->value),
+            $fields->numberOrNull('stick_mm', 5, 80, 'mm') ?? 21.0,
+        );
+    }
+
+    public function withTremble(?float $measured): self
+    {
+        return new self($this->mode, $this->wheelUp, $this->grip, $this->stickMm, $measured);
+    }
+
+    /** Share of the travel that a millimetre at the tip is: a longer stick gives a finer hand. */
+    public function perMillimetre(): float
+    {
+        return 1 / ($this->stickMm * sin(self::LEAN));
+    }
+
+    /** Tremble of the finger, travel, standard deviation: the operator's own where it was measured. */
+    public function tremble(): float
+    {
+        return $this->measured ?? $this->grip->tremble() * $this->perMillimetre();
+    }
+
+    /** Smallest change of travel that the fingers can be relied on to make. */
+    public function nudge(): float
+    {
+        return self::STANDS_OUT * $this->tremble();
+    }
+
+    /** @return array{stick_mode: int, wheel_up: string, grip: string, stick_mm: float} */
+    public function toArray(): array
+    {
+        return ['stick_mode' => $this->mode->value, 'wheel_up' => $this->wheelUp ? 'push' : 'pull', 'grip' => $this->grip->value, 'stick_mm' => $this->stickMm];
+    }
+}
