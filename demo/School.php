@@ -6,7 +6,10 @@ namespace Demo;
 
 use App\Actions\DraftShot;
 use App\Actions\FlyShot;
+use App\Actions\ReadRig;
+use App\Actions\SaveRig;
 use App\Models\Comment;
+use App\Models\Craft;
 use App\Models\Rig;
 use App\Models\School as SchoolRecord;
 use App\Models\Shot;
@@ -32,7 +35,7 @@ final readonly class School
 
     public const OPERATOR = 'tobias@skerrow.example';
 
-    public function __construct(private DraftShot $draft, private FlyShot $fly)
+    public function __construct(private DraftShot $draft, private FlyShot $fly, private SaveRig $save)
     {
     }
 
@@ -58,16 +61,27 @@ final readonly class School
         }
         $rigs = [];
         foreach (Rigs::all() as $name => $rig) {
-            $camera = $rig['camera'];
-            unset($rig['camera']);
-            $rigs[$name] = Rig::query()->create(['school_id' => $school->id, 'craft' => $rig['craft'], 'reason' => 'As it left the box', 'document' => $rig, 'camera' => $camera]);
+            $craft = Craft::query()->create(['school_id' => $school->id, 'name' => $rig['craft'], 'document' => Rigs::crafts()[$name]]);
+            $focal = $craft->sheet()->camera->focals[0];
+            $rigs[$name] = Rig::query()->create([
+                'school_id' => $school->id, 'craft_id' => $craft->id, 'author_id' => $ines->id, 'craft' => $rig['craft'], 'reason' => 'As it left the box',
+                'document' => $craft->sheet()->stock->toArray(), 'camera' => [...$craft->sheet()->camera->lens($focal)->toArray(), 'focal_mm' => $focal],
+            ]);
+            $rigs[$name]->forceFill(['created_at' => Carbon::now()->subDays(60)])->save();
         }
         $shots = [];
         foreach ($this->shots() as $key => [$who, $site, $subject, $rig, $mode, $title, $parameters]) {
             $shots[$key] = $this->shot($people[$who], $sites[$site], $rigs[$rig], $subject, $mode, $title, $parameters);
         }
         $tell('School, people, sites, rigs and '.count($shots).' shots are there; flying eight weeks of takes.');
+        $changes = $this->changes();
         foreach ($this->flights() as $i => [$daysAgo, $shot, $habits, $wind]) {
+            while ($changes !== [] && $changes[0][0] > $daysAgo) {
+                [$day, $who, $of, $reason, $settings, $by] = array_shift($changes);
+                $this->change($people[$who], $rigs[$of], $settings, $reason, $by === 'ines' ? $ines : $people[$by], Carbon::now()->subDays($day));
+            }
+            // Shots are flown with whatever version their operator flies that day.
+            $shots[$shot]->refresh()->load(['site', 'rig', 'operator.school']);
             $flownAt = Carbon::now()->startOfHour()->subDays($daysAgo)->setTime(9 + ($i * 5) % 8, ($i * 17) % 60);
             ($this->fly)($shots[$shot], $habits, 'demo', $wind, 4100 + $i, $shots[$shot]->operator, $flownAt);
         }
@@ -92,6 +106,31 @@ final readonly class School
             'anselm-mill' => ['anselm', 2, 'mill', 'lapwing', 'fast', 'Mill, wide and quick', ['radius_m' => 39, 'height_m' => 17, 'arc_deg' => 120, 'pace_mps' => 4.1, 'direction' => 'clockwise', 'start_bearing_deg' => 100]],
             'anselm-kiln' => ['anselm', 1, 'kiln', 'lapwing', 'standard', 'Kiln from the water', ['radius_m' => 19, 'height_m' => 10, 'arc_deg' => 130, 'pace_mps' => 2.2, 'direction' => 'counterclockwise', 'start_bearing_deg' => 240]],
         ];
+    }
+
+    /**
+     * Who set a craft up otherwise, when and why, oldest first.
+     *
+     * @return list<array{int, string, string, string, array<string, mixed>, string}> days ago, whose, craft, reason, what of the settings, by whom
+     */
+    private function changes(): array
+    {
+        $hands = static fn (int $mode, string $grip, float $length): array => ['hands' => ['stick_mode' => $mode, 'wheel_up' => 'push', 'grip' => $grip, 'stick_mm' => $length]];
+
+        return [
+            [57, 'tobias', 'lapwing', 'My own sticks, longer', $hands(2, 'thumbs', 23.5), 'tobias'],
+            [56, 'anselm', 'lapwing', 'Thumbs on top, short sticks', $hands(2, 'thumbs', 19.0), 'anselm'],
+            [29, 'tobias', 'lapwing', 'The turn ran away at a touch', ['modes' => ['standard' => ['turn_dps' => 43.0, 'curves' => ['turn' => ['kind' => 'half-stick', 'value' => 0.36]]]]], 'ines'],
+            [16, 'anselm', 'lapwing', 'Softer stops for the wheel', ['modes' => ['standard' => ['gimbal' => ['top_rate_dps' => 19.0, 'cushion_s' => 0.85]]]], 'ines'],
+            [9, 'tobias', 'lapwing', 'Slow mode for the workshop: a quick wheel', ['modes' => ['slow' => ['gimbal' => ['top_rate_dps' => 24.0, 'cushion_s' => 0.45]]], ...$hands(2, 'pinch', 23.5)], 'tobias'],
+        ];
+    }
+
+    /** @param  array<string, mixed>  $settings */
+    private function change(User $operator, Rig $school, array $settings, string $reason, User $author, Carbon $at): void
+    {
+        $base = Rig::of($school->craft_id, $operator->id)->first() ?? $school;
+        ($this->save)($operator, $base, array_replace_recursive(ReadRig::settings($base->sheet()), $settings), null, $reason, $author, $at);
     }
 
     /**

@@ -4,12 +4,15 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\CraftController;
+use App\Http\Controllers\HouseController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\MoveController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RigController;
+use App\Http\Controllers\RigFileController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShotController;
 use App\Http\Controllers\TakeController;
@@ -33,8 +36,24 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('operators', [TodayController::class, 'operators']);
 
     Route::get('sites', [PlaceController::class, 'sites']);
-    Route::get('rigs', [PlaceController::class, 'rigs']);
-    Route::get('rigs/{rig}/meaning', [RigController::class, 'meaning'])->whereNumber('rig');
+    Route::get('rigs', [RigController::class, 'index']);
+    Route::get('rigs/{rig}', [RigController::class, 'show'])->whereNumber('rig');
+    Route::post('rigs/{rig}/reading', [RigController::class, 'reading'])->whereNumber('rig');
+    Route::post('rigs/{rig}/sheet', [RigController::class, 'sheet'])->whereNumber('rig');
+    Route::post('rigs/{rig}/advice', [RigController::class, 'advice'])->whereNumber('rig');
+    Route::post('rigs/{rig}/versions', [RigController::class, 'save'])->whereNumber('rig');
+    Route::get('rigs/{rig}/history', [RigController::class, 'history'])->whereNumber('rig');
+    Route::get('rigs/{rig}/comparison', [RigController::class, 'comparison'])->whereNumber('rig');
+    Route::get('rigs/{rig}/file', [RigFileController::class, 'show'])->whereNumber('rig');
+    Route::get('rigs/{rig}/card', [RigFileController::class, 'card'])->whereNumber('rig');
+    Route::post('rig-files', [RigFileController::class, 'store']);
+    Route::get('crafts', [CraftController::class, 'index']);
+    Route::post('crafts', [CraftController::class, 'store']);
+    Route::put('crafts/{craft}', [CraftController::class, 'update'])->whereNumber('craft');
+    Route::post('crafts/{craft}/step-tests', [CraftController::class, 'stepTest'])->whereNumber('craft');
+    Route::post('hover-points', [CraftController::class, 'hoverPoint']);
+    Route::put('house', [HouseController::class, 'school']);
+    Route::put('operators/{operator}/house', [HouseController::class, 'operator'])->whereNumber('operator');
 
     Route::get('moves', [MoveController::class, 'index']);
     Route::get('moves/{move}/lesson', [MoveController::class, 'lesson'])->where('move', '[a-z-]+');
@@ -61,6 +80,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('takes/{take}', [TakeController::class, 'show'])->whereNumber('take');
     Route::patch('takes/{take}', [TakeController::class, 'update'])->whereNumber('take');
     Route::get('takes/{take}/replay', [TakeController::class, 'replay'])->whereNumber('take');
+    Route::get('takes/{take}/bob', [TakeController::class, 'bob'])->whereNumber('take');
     Route::get('takes/{take}/log', [TakeController::class, 'log'])->whereNumber('take');
     Route::post('takes/{take}/comments', [TakeController::class, 'comment'])->whereNumber('take');
 });

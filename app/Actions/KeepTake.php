@@ -9,6 +9,7 @@ use App\Models\Shot;
 use App\Models\Take;
 use App\Models\User;
 use Illuminate\Support\Carbon;
+use Larkspur\Rig\Tremble;
 use Larkspur\Scoring\Score;
 use Larkspur\Telemetry\FlightLog;
 
@@ -26,6 +27,7 @@ final readonly class KeepTake
             'from_s' => $score->take['from_s'], 'to_s' => $score->take['to_s'], 'flown_at' => $flownAt->copy()->addSeconds((int) ($score->take['from_s'] - $log->from())),
             'score' => round($score->score, 1), 'uncertainty' => round($score->uncertainty, 1), ...$score->facetScores(),
             'verdict' => $score->verdict->verdict, 'usable_s' => round($score->usable->longest(), 1), 'automated' => ($score->automated ?? 0.0) > 0.5,
+            'tremble' => Tremble::of($log, $score->take['hold_from_s'], $score->take['hold_to_s']),
         ]);
         $take->scores()->create([
             'school_id' => $record->school_id, 'method' => Score::METHOD, 'intent' => $score->intent->toArray(), 'document' => $document,

@@ -23,7 +23,8 @@ final readonly class ReplayTake
         $intent = $take->judgement === null ? null : Intent::read(Fields::of($take->judgement->intent));
         $score = Scorer::score($log, $intent, $take->number, $take->operator->school->house_style['crop_budget']);
         $plan = null;
-        $shot = $take->shot?->planned();
+        // A take is shown with the settings it was flown with, whatever the shot is flown with now.
+        $shot = $take->shot?->planned($take->rig);
         if ($shot !== null) {
             try {
                 $plan = Planner::plan($shot->withIntent($intent ?? $shot->intent));

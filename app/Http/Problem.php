@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Actions\RigChanged;
+use App\Http\Resources\RigResource;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -12,6 +14,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
 use Larkspur\Refusal;
+use Larkspur\Rig\Difference;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
@@ -30,13 +33,17 @@ use Throwable;
 ], type: 'object')]
 final readonly class Problem
 {
-    /** @param  list<array{place: string, message: string, expected: string}>  $errors */
+    /**
+     * @param  list<array{place: string, message: string, expected: string}>  $errors
+     * @param  array<string, mixed>  $more  members of its own (RFC 9457, section 3.2)
+     */
     private function __construct(
         private int $status,
         private string $type,
         private string $title,
         private string $detail,
         private array $errors = [],
+        private array $more = [],
     ) {
     }
 
@@ -46,6 +53,7 @@ final readonly class Problem
 
         return match (true) {
             $error instanceof Refusal => new self(422, 'refused', 'This can’t be done as it stands', $error->getMessage(), [self::error($error->place, $error->getMessage(), $error->expected)]),
+            $error instanceof RigChanged => self::changed($error),
             $error instanceof ValidationException => self::invalid($error),
             $error instanceof AuthenticationException => new self(401, 'signed-out', 'You are signed out', 'Sign in again; what you entered is still here.'),
             $error instanceof TokenMismatchException => new self(419, 'stale', 'This page is too old', 'Load it again; nothing was changed.'),
@@ -55,6 +63,16 @@ final readonly class Problem
             $error instanceof HttpExceptionInterface => self::http($error),
             default => new self(500, 'failed', 'Something broke here', 'Nothing was saved. It has been written down; try again in a moment.'),
         };
+    }
+
+    private static function changed(RigChanged $error): self
+    {
+        $plain = static fn (array $changes): array => array_map(static fn (Difference $change): array => $change->toArray(), $changes);
+
+        return new self(409, 'changed', 'Somebody saved first', $error->getMessage(), [], [
+            'latest' => new RigResource($error->latest),
+            'difference' => ['theirs' => $plain($error->difference['theirs']), 'mine' => $plain($error->difference['mine']), 'both' => $error->difference['both']],
+        ]);
     }
 
     private static function invalid(ValidationException $error): self
@@ -97,6 +115,7 @@ final readonly class Problem
             'status' => $this->status,
             'detail' => $this->detail,
             'errors' => $this->errors,
+            ...$this->more,
         ], $this->status, ['Content-Type' => 'application/problem+json']);
     }
 }

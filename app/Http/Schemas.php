@@ -474,24 +474,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'shot', ref: '#/components/schemas/Shot', nullable: true),
     new OA\Property(property: 'comment', ref: '#/components/schemas/LatestComment', nullable: true),
 ], type: 'object')]
-#[OA\Schema(schema: 'RigFinger', required: ['finger', 'ends', 'unit', 'top', 'top_back', 'half_stick', 'settles_s', 'curve', 'convention', 'points'], properties: [
-    new OA\Property(property: 'finger', type: 'string'), new OA\Property(property: 'ends', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'unit', type: 'string'),
-    new OA\Property(property: 'top', type: 'number'), new OA\Property(property: 'top_back', type: 'number'), new OA\Property(property: 'half_stick', type: 'number'), new OA\Property(property: 'settles_s', type: 'number'),
-    new OA\Property(property: 'curve', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
-    new OA\Property(property: 'convention', type: 'string'), new OA\Property(property: 'points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
-], type: 'object')]
-#[OA\Schema(schema: 'RigMode', required: ['mode', 'brake_m', 'brake_s', 'fingers'], properties: [
-    new OA\Property(property: 'mode', type: 'string'),
-    new OA\Property(property: 'brake_m', type: 'number'),
-    new OA\Property(property: 'brake_s', type: 'number'),
-    new OA\Property(property: 'fingers', type: 'array', items: new OA\Items(ref: '#/components/schemas/RigFinger')),
-], type: 'object')]
-#[OA\Schema(schema: 'RigMeaning', required: ['rig_id', 'craft', 'version', 'modes'], properties: [
-    new OA\Property(property: 'rig_id', type: 'integer'),
-    new OA\Property(property: 'craft', type: 'string'),
-    new OA\Property(property: 'version', type: 'integer'),
-    new OA\Property(property: 'modes', type: 'array', items: new OA\Items(ref: '#/components/schemas/RigMode')),
-], type: 'object')]
 final class Schemas
 {
 }

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property int $id
  * @property string $name
- * @property array{crop_budget: float, comfort: array{least: float, most: float}} $house_style
+ * @property array{crop_budget: float, comfort: array{least: float, most: float}, house?: string} $house_style
  */
 final class School extends Model
 {
@@ -21,11 +21,11 @@ final class School extends Model
     use HasFactory;
 
     /** Where a school has not chosen. Reasons: docs/schools.md. */
-    public const HOUSE_STYLE = ['crop_budget' => 0.15, 'comfort' => ['least' => 0.25, 'most' => 0.65]];
+    public const HOUSE_STYLE = ['crop_budget' => 0.15, 'comfort' => ['least' => 0.25, 'most' => 0.65], 'house' => 'middle'];
 
     protected $fillable = ['name', 'house_style'];
 
-    protected $attributes = ['house_style' => '{"crop_budget":0.15,"comfort":{"least":0.25,"most":0.65}}'];
+    protected $attributes = ['house_style' => '{"crop_budget":0.15,"comfort":{"least":0.25,"most":0.65},"house":"middle"}'];
 
     /** @var array<string, string> */
     protected $casts = ['house_style' => 'array'];

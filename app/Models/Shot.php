@@ -108,19 +108,23 @@ final class Shot extends Model
         return ['east_m' => round($point->east, 3), 'north_m' => round($point->north, 3), 'base_m' => round($foot, 3), 'aim_m' => round($point->up - $foot, 3)];
     }
 
-    /** The shot as core/ plans and flies it (schema larkspur/shot/1). */
-    public function planned(): PlannedShot
+    /**
+     * The shot as core/ plans and flies it (schema larkspur/shot/1).
+     *
+     * @param  ?Rig  $rig  another version than the shot's own, such as that of an older take
+     */
+    public function planned(?Rig $rig = null): PlannedShot
     {
-        return PlannedShot::read(Fields::of($this->document()));
+        return PlannedShot::read(Fields::of($this->document($rig ?? $this->rig)));
     }
 
     /** @return array<string, mixed> */
-    public function document(): array
+    private function document(Rig $rig): array
     {
         return [
             'schema' => PlannedShot::SCHEMA,
-            'intent' => [...$this->intent, 'camera' => $this->rig->camera],
-            'rig' => $this->rig->document,
+            'intent' => [...$this->intent, 'camera' => $rig->camera],
+            'rig' => $rig->document,
             'mode' => $this->mode,
             'site' => ['name' => $this->site->name, ...$this->site->document],
             'wind' => $this->wind,

@@ -40,6 +40,7 @@ use Illuminate\Support\Carbon;
  * @property float $usable_s
  * @property ?string $decision
  * @property bool $automated
+ * @property ?float $tremble
  * @property-read ?int $comments_count
  * @property-read User $operator
  * @property-read ?Shot $shot
@@ -61,13 +62,13 @@ final class Take extends Model
 
     protected $fillable = [
         'school_id', 'operator_id', 'shot_id', 'rig_id', 'flight_log_id', 'number', 'move', 'mode', 'direction', 'from_s', 'to_s', 'flown_at',
-        'score', 'uncertainty', 'ease', 'flow', 'hold', 'line', 'frame', 'verdict', 'usable_s', 'decision', 'automated',
+        'score', 'uncertainty', 'ease', 'flow', 'hold', 'line', 'frame', 'verdict', 'usable_s', 'decision', 'automated', 'tremble',
     ];
 
     /** @var array<string, string> */
     protected $casts = [
         'flown_at' => 'datetime', 'from_s' => 'float', 'to_s' => 'float', 'score' => 'float', 'uncertainty' => 'float', 'usable_s' => 'float',
-        'ease' => 'float', 'flow' => 'float', 'hold' => 'float', 'line' => 'float', 'frame' => 'float', 'number' => 'integer', 'automated' => 'boolean',
+        'ease' => 'float', 'flow' => 'float', 'hold' => 'float', 'line' => 'float', 'frame' => 'float', 'number' => 'integer', 'automated' => 'boolean', 'tremble' => 'float',
     ];
 
     /** @return BelongsTo<User, $this> */

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
 use Laravel\Sanctum\HasApiTokens;
+use Larkspur\Rig\House;
 
 /**
  * Someone of a school: a trainer or an operator, with the sticks as they hold them.
@@ -23,6 +24,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string $wheel_up
  * @property string $units
  * @property string $theme
+ * @property ?string $house
  * @property-read School $school
  */
 final class User extends Authenticatable
@@ -39,7 +41,7 @@ final class User extends Authenticatable
 
     public const OPERATOR = 'operator';
 
-    protected $fillable = ['school_id', 'name', 'email', 'password', 'role', 'stick_mode', 'wheel_up', 'units', 'theme'];
+    protected $fillable = ['school_id', 'name', 'email', 'password', 'role', 'stick_mode', 'wheel_up', 'units', 'theme', 'house'];
 
     protected $hidden = ['password', 'remember_token'];
 
@@ -51,5 +53,11 @@ final class User extends Authenticatable
     public function isTrainer(): bool
     {
         return $this->role === self::TRAINER;
+    }
+
+    /** The house of thought about settings that is followed: their own where a trainer chose one, else the school's. */
+    public function housed(): House
+    {
+        return House::from($this->house ?? $this->school->house_style['house'] ?? School::HOUSE_STYLE['house']);
     }
 }

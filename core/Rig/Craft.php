@@ -88,6 +88,63 @@ final readonly class Craft
         return $rig;
     }
 
+    /**
+     * The same craft with a mode as a step test measured it; what the test did not press stays.
+     *
+     * @param  list<StepFit>  $fits
+     */
+    public function measured(string $modeName, array $fits): self
+    {
+        $mode = $this->stock->mode($modeName)->toArray();
+        $lag = [];
+        [$turnTop, $gimbalTop] = [$this->turnTop / Angle::DEGREE, $this->gimbalTop / Angle::DEGREE];
+        $travel = $weight = 0.0;
+        foreach ($fits as $fit) {
+            $scale = $fit->finger->rotates() ? 1 / Angle::DEGREE : 1.0;
+            $top = round(Statistics::greatest(array_column($fit->tops, 'value')) * $scale, 3);
+            $seconds = round($fit->response->lag, 4);
+            switch ($fit->finger) {
+                case Finger::Run:
+                case Finger::Slide:
+                    $mode[$fit->finger->value.'_mps'] = $top;
+                    $w = 1 / max(1e-6, min(1e6, $fit->sd['lag'])) ** 2;
+                    $travel += $w * $seconds;
+                    $weight += $w;
+                    if ($fit->finger === Finger::Run) {
+                        $mode['accelerate_mps2'] = $fit->accelerates() ? round($fit->response->accelerate, 3) : $mode['accelerate_mps2'];
+                        $mode['brake_mps2'] = $fit->brakes() ? round($fit->response->brake, 3) : $mode['brake_mps2'];
+                    }
+                    break;
+                case Finger::Climb:
+                    $mode['climb_mps'] = isset($fit->tops[1]) ? round($fit->tops[1]['value'], 3) : $mode['climb_mps'];
+                    $mode['sink_mps'] = isset($fit->tops[-1]) ? round($fit->tops[-1]['value'], 3) : $mode['sink_mps'];
+                    $mode['climb_accelerate_mps2'] = $fit->accelerates() ? round($fit->response->accelerate, 3) : $mode['climb_accelerate_mps2'];
+                    $lag['climb'] = $seconds;
+                    break;
+                case Finger::Turn:
+                    $mode['turn_dps'] = $top;
+                    $mode['turn_accelerate_dps2'] = $fit->accelerates() ? round($fit->response->accelerate * $scale, 2) : $mode['turn_accelerate_dps2'];
+                    $lag['turn'] = $seconds;
+                    $turnTop = max($turnTop, $top);
+                    break;
+                case Finger::Tilt:
+                    $mode['gimbal'] = ['top_rate_dps' => $top, 'cushion_s' => round(3 * $fit->response->lag, 3)];
+                    $gimbalTop = max($gimbalTop, $top);
+                    break;
+            }
+        }
+        if ($weight > 0) {
+            $lag['travel'] = round($travel / $weight, 4);
+        }
+        $own = $this->stock->mode($modeName);
+        $mode['lag_s'] = [...['travel' => $own->travelLag, 'climb' => $own->climbLag, 'turn' => $own->turnLag], ...$lag];
+
+        return self::read(Fields::of([
+            ...$this->toArray(), 'turn_top_dps' => $turnTop, 'gimbal_top_dps' => $gimbalTop,
+            'stock' => $this->stock->withMode(ModeTune::read($modeName, Fields::of($mode)))->toArray(),
+        ]));
+    }
+
     /** Greatest rate that may be set for a finger in a mode, m/s or rad/s. */
     public function ceiling(string $mode, Finger $finger, bool $positive = true): float
     {

@@ -32,9 +32,24 @@ final class CurveKinds
             'half-stick' => new HalfStickCurve($fields->number('value', 0.05, 0.95)),
             'half-stick-percent' => new HalfStickCurve($fields->number('value', 5, 95) / 100, true),
             'soft-expo' => new CubicExpoCurve($fields->number('value', -0.5, 1)),
-            PointsCurve::KIND => PointsCurve::read($fields),
-            default => new RateCurve($fields->number('centre', 1e-3), $fields->number('end', 1e-3)),
+            PointsCurve::KIND => self::placed($fields, static fn (): ResponseCurve => new PointsCurve($fields->pairs('points'))),
+            default => self::placed($fields, static fn (): ResponseCurve => new RateCurve($fields->number('centre', 1e-3), $fields->number('end', 1e-3))),
         };
+    }
+
+    /**
+     * A curve whose numbers are fine one by one and may still make no curve together: said in the place where they stand.
+     *
+     * @param  callable(): ResponseCurve  $make
+     */
+    private static function placed(Fields $fields, callable $make): ResponseCurve
+    {
+        try {
+            return $make();
+        } catch (Refusal $refusal) {
+            // What a field alone refuses has its place already.
+            throw str_starts_with($refusal->place, $fields->place('')) ? $refusal : new Refusal($refusal->getMessage(), $fields->place($refusal->place), $refusal->expected);
+        }
     }
 
     /**

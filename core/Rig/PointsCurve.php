@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
-use Larkspur\Fields;
 use Larkspur\Refusal;
 
 /**
@@ -39,11 +38,6 @@ final readonly class PointsCurve implements ResponseCurve
             }
         }
         $this->slopes = self::slopes($points);
-    }
-
-    public static function read(Fields $fields): self
-    {
-        return new self($fields->pairs('points'));
     }
 
     public function output(float $travel): float

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
+use App\Models\Craft;
 use App\Models\Rig;
 use App\Models\School;
 use Demo\Rigs;
@@ -20,6 +21,10 @@ final class RigFactory extends Factory
         $camera = $rig['camera'];
         unset($rig['camera']);
 
-        return ['school_id' => School::factory(), 'craft' => $rig['craft'], 'document' => $rig, 'camera' => $camera];
+        return [
+            'school_id' => School::factory(),
+            'craft_id' => static fn (array $all): int => (Craft::query()->where('school_id', $all['school_id'])->where('name', $rig['craft'])->first() ?? Craft::factory()->createOne(['school_id' => $all['school_id']]))->id,
+            'craft' => $rig['craft'], 'document' => $rig, 'camera' => $camera,
+        ];
     }
 }

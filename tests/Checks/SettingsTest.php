@@ -56,7 +56,8 @@ final class SettingsTest extends TestCase
             self::assertInstanceOf(CubicExpoCurve::class, $curve);
             self::assertEqualsWithDelta($expo, $curve->expo, 1e-6);
         }
-        self::assertSame('none', Conversion::of(new HalfStickCurve(0.08), 'soft-expo')->closeness());
+        $softest = CurveKinds::through('soft-expo', 0.5, 0.08);
+        self::assertEqualsWithDelta(0.125, $softest->output(0.5), 1e-9);
     }
 
     public function test_a_curve_by_centre_slope_and_end_rate(): void

@@ -72,7 +72,8 @@ final class ContractTest extends FeatureCase
         $paths = [
             '/glossary' => [], '/combinations' => [], '/shots/{shot}/comparison' => ['shot' => $this->shot->id],
             '/me' => [], '/today' => [], '/sites' => [], '/rigs' => [], '/moves' => [], '/shots' => [], '/takes' => [], '/trend' => [], '/imports' => [],
-            '/rigs/{rig}/meaning' => ['rig' => $this->shot->rig_id], '/shots/{shot}' => ['shot' => $this->shot->id],
+            '/rigs/{rig}' => ['rig' => $this->shot->rig_id], '/rigs/{rig}/history' => ['rig' => $this->shot->rig_id], '/rigs/{rig}/file' => ['rig' => $this->shot->rig_id], '/crafts' => [], '/takes/{take}/bob' => ['take' => $this->take->id],
+            '/shots/{shot}' => ['shot' => $this->shot->id],
             '/imports/{import}' => ['import' => $import->id], '/takes/{take}' => ['take' => $this->take->id], '/takes/{take}/replay' => ['take' => $this->take->id],
         ];
         foreach ($paths as $path => $values) {
@@ -119,6 +120,42 @@ final class ContractTest extends FeatureCase
         $this->assertKept('post', '/takes/{take}/comments', $this->actingAs($this->trainer)->postJson("/api/v1/takes/{$this->take->id}/comments", ['at_s' => 9.0, 'text' => 'Here.']));
     }
 
+    public function test_what_is_asked_about_rigs_is_answered_as_promised(): void
+    {
+        $rig = $this->shot->rig;
+        $this->actingAs($this->operator);
+        $settings = $this->getJson("/api/v1/rigs/$rig->id")->json('settings');
+        $path = "/api/v1/rigs/$rig->id";
+
+        $this->assertKept('post', '/rigs/{rig}/reading', $this->postJson("$path/reading", ['mode' => 'slow']));
+        $this->assertKept('post', '/rigs/{rig}/reading', $this->postJson("$path/reading", ['mode' => 'standard', 'settings' => $settings, 'drag' => ['finger' => 'tilt', 'travel' => 0.4, 'output' => 0.2], 'distance_m' => 35]));
+        $this->assertKept('post', '/rigs/{rig}/reading', $this->postJson("$path/reading", ['mode' => 'standard', 'drag' => ['finger' => 'tilt', 'travel' => 1.4, 'output' => 0.2]]));
+        $this->assertKept('post', '/rigs/{rig}/sheet', $this->postJson("$path/sheet", ['mode' => 'fast', 'settings' => $settings]));
+        $this->assertKept('post', '/rigs/{rig}/advice', $this->postJson("$path/advice", ['mode' => 'standard', 'shots' => [$this->shot->id]]));
+        $settings['modes']['slow']['turn_dps'] = 20;
+        $settings['hands'] = ['stick_mode' => 3, 'wheel_up' => 'pull', 'grip' => 'pinch', 'stick_mm' => 24];
+        $saved = $this->postJson("$path/versions", ['settings' => $settings, 'reason' => 'calmer', 'operator_id' => $this->operator->id]);
+        $this->assertKept('post', '/rigs/{rig}/versions', $saved);
+        $settings['modes']['slow']['turn_dps'] = 21;
+        $this->assertKept('post', '/rigs/{rig}/versions', $this->postJson("$path/versions", ['settings' => $settings, 'reason' => 'calmer still', 'operator_id' => $this->operator->id]));
+        $this->assertKept('get', '/rigs/{rig}/history', $this->getJson('/api/v1/rigs/'.$saved->json('id').'/history'));
+        $this->assertKept('get', '/rigs/{rig}/comparison', $this->getJson("$path/comparison?with=".$saved->json('id')));
+        $this->assertKept('get', '/rigs', $this->getJson('/api/v1/rigs'));
+        $file = $this->getJson("$path/file")->json();
+        $this->assertKept('post', '/rig-files', $this->postJson('/api/v1/rig-files', [...$file, 'schema' => 'larkspur/rig/9']));
+        $file['craft']['stock']['craft'] = $file['rig']['craft'] = 'Plover 90';
+        $this->assertKept('post', '/rig-files', $this->postJson('/api/v1/rig-files', $file));
+        $document = $file['craft'];
+        $document['stock']['craft'] = 'Dunlin 40';
+        $entered = $this->postJson('/api/v1/crafts', ['document' => $document]);
+        $this->assertKept('post', '/crafts', $entered);
+        $this->assertKept('post', '/hover-points', $this->postJson('/api/v1/hover-points', ['trials' => [[0.3, -0.6], [0.5, 0.4]]]));
+        $this->assertKept('post', '/hover-points', $this->postJson('/api/v1/hover-points', ['trials' => [[0.3, 0.6], [0.5, 0.4]]]));
+        $this->assertKept('put', '/crafts/{craft}', $this->actingAs($this->trainer)->putJson('/api/v1/crafts/'.$entered->json('id'), ['document' => $document, 'revision' => 1]));
+        $this->assertKept('put', '/house', $this->putJson('/api/v1/house', ['house' => 'limit-the-machine']));
+        $this->assertKept('put', '/operators/{operator}/house', $this->putJson("/api/v1/operators/{$this->operator->id}/house", ['house' => 'trust-the-fingers']));
+    }
+
     public function test_every_refusal_is_a_problem_and_tells_no_insides(): void
     {
         $stranger = User::factory()->createOne();
@@ -146,11 +183,11 @@ final class ContractTest extends FeatureCase
     {
         $stranger = User::factory()->createOne(['role' => User::TRAINER]);
         $import = Import::query()->latest('id')->firstOrFail();
-        $asked = ["/shots/{$this->shot->id}", "/takes/{$this->take->id}", "/takes/{$this->take->id}/replay", "/takes/{$this->take->id}/log", "/imports/{$import->id}", "/rigs/{$this->shot->rig_id}/meaning"];
+        $asked = ["/shots/{$this->shot->id}", "/takes/{$this->take->id}", "/takes/{$this->take->id}/replay", "/takes/{$this->take->id}/log", "/imports/{$import->id}", "/rigs/{$this->shot->rig_id}", "/rigs/{$this->shot->rig_id}/history", "/rigs/{$this->shot->rig_id}/file", "/rigs/{$this->shot->rig_id}/card", "/takes/{$this->take->id}/bob"];
         foreach ($asked as $path) {
             $this->actingAs($stranger)->getJson('/api/v1'.$path)->assertNotFound();
         }
-        foreach (['/sites', '/rigs', '/shots', '/operators', '/trend', '/imports'] as $path) {
+        foreach (['/sites', '/crafts', '/rigs', '/shots', '/operators', '/trend', '/imports'] as $path) {
             $this->actingAs($stranger)->getJson('/api/v1'.$path)->assertOk()->assertExactJson([]);
         }
         $this->actingAs($stranger)->getJson('/api/v1/takes?operator='.$this->operator->id)->assertOk()->assertJsonCount(0, 'takes');

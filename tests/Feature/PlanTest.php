@@ -126,8 +126,8 @@ final class PlanTest extends FeatureCase
         [$user] = $this->draft();
         $this->actingAs($user)->getJson('/api/v1/moves')->assertOk()->assertJsonPath('0.id', 'push-in')->assertJsonPath('0.parameters.0.unit', 'm')->assertJsonCount(count(Catalogue::ids()));
         $rig = $this->actingAs($user)->getJson('/api/v1/rigs')->assertOk()->assertJsonCount(1)->json('0.id');
-        $this->actingAs($user)->getJson("/api/v1/rigs/{$rig}/meaning")->assertOk()->assertJsonCount(3, 'modes')->assertJsonPath('modes.0.mode', 'slow');
-        $this->actingAs($user)->getJson('/api/v1/rigs/'.Rig::factory()->createOne()->id.'/meaning')->assertNotFound();
+        $this->actingAs($user)->getJson("/api/v1/rigs/{$rig}")->assertOk()->assertJsonPath('craft', 'Lapwing 250')->assertJsonCount(3, 'settings.modes');
+        $this->actingAs($user)->getJson('/api/v1/rigs/'.Rig::factory()->createOne()->id)->assertNotFound();
         $this->actingAs($user)->getJson('/api/v1/sites')->assertOk()->assertJsonPath('0.subjects.0.id', 'stones');
     }
 

@@ -4,6 +4,102 @@
  */
 
 export interface paths {
+    "/crafts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["crafts"];
+        put?: never;
+        post: operations["enterCraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/crafts/{craft}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeCraft"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/crafts/{craft}/step-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fitStepTest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/hover-points": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["hoverPoint"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["chooseHouse"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/operators/{operator}/house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["chooseOperatorsHouse"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/imports": {
         parameters: {
             query?: never;
@@ -180,22 +276,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/rigs": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["rigs"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/compositions": {
         parameters: {
             query?: never;
@@ -228,14 +308,174 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/rigs/{rig}/meaning": {
+    "/rigs": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["rigMeaning"];
+        get: operations["rigs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rigs/{rig}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rig"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rigs/{rig}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readRig"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rigs/{rig}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["responseSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rigs/{rig}/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["adviseRig"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rigs/{rig}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["saveRig"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rigs/{rig}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rigHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rigs/{rig}/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compareRigs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rigs/{rig}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rigFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rig-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importRig"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rigs/{rig}/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fieldCard"];
         put?: never;
         post?: never;
         delete?: never;
@@ -388,6 +628,22 @@ export interface paths {
         patch: operations["decide"];
         trace?: never;
     };
+    "/takes/{take}/bob": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bobIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/takes/{take}/replay": {
         parameters: {
             query?: never;
@@ -500,6 +756,20 @@ export interface components {
                 expected: string;
             }[];
         };
+        AskAdvice: WithRequired<components["schemas"]["RigDraft"], "mode"> & {
+            /**
+             * @description For which shots, in which mode and house settings are recommended.
+             * @enum {string}
+             */
+            mode: "slow" | "standard" | "fast";
+            settings?: components["schemas"]["RigSettings"];
+            shots: number[];
+            /**
+             * @description the operator’s or the school’s where left out
+             * @enum {string}
+             */
+            house?: "limit-the-machine" | "middle" | "trust-the-fingers";
+        };
         Preferences: {
             /**
              * @description How someone likes things shown, and how they hold their sticks.
@@ -512,6 +782,27 @@ export interface components {
             stick_mode?: 1 | 2 | 3 | 4;
             /** @enum {string} */
             wheel_up?: "push" | "pull";
+        };
+        ChooseHouse: {
+            /**
+             * @description A house of thought; null lets an operator follow the school's.
+             * @enum {string|null}
+             */
+            house: "limit-the-machine" | "middle" | "trust-the-fingers" | null;
+        };
+        Houses: {
+            school: string;
+            own: string | null;
+            followed: string;
+        };
+        CraftForm: {
+            document: components["schemas"]["CraftDocument"];
+            /** @description of the craft that was worked on; not of a new one */
+            revision?: number;
+            /** @description fits that the numbers come from, by mode */
+            measured?: {
+                [key: string]: components["schemas"]["StepFit"][];
+            } | null;
         };
         FlyRequest: {
             /**
@@ -561,6 +852,31 @@ export interface components {
             /** @description height aimed at above the foot */
             aim_m?: number;
         };
+        RigDraft: {
+            /**
+             * @description Settings as they stand on the page, and what is asked about them. What they may be is core's to say.
+             * @enum {string}
+             */
+            mode: "slow" | "standard" | "fast";
+            settings?: components["schemas"]["RigSettings"];
+            /** @description a point that the curve of a finger is pulled through; travel and share of the full rate */
+            drag?: {
+                finger: string;
+                travel: number;
+                output: number;
+                kind?: string;
+            };
+            focal_mm?: number | null;
+            /** @description from how far off a plain move is looked at */
+            distance_m?: number;
+        };
+        SaveRig: WithRequired<components["schemas"]["RigDraft"], "settings"> & {
+            settings: components["schemas"]["RigSettings"];
+            focal_mm?: number | null;
+            /** @description whose rig it will be; null for the school’s */
+            operator_id?: number | null;
+            reason: string;
+        };
         ShotDraft: components["schemas"]["PlanDraft"] & {
             /** @description A draft that is kept, under a title. */
             title: string;
@@ -596,6 +912,18 @@ export interface components {
             author: string;
             said_at: string;
         };
+        Craft: {
+            /** @description A machine of the school. */
+            id: number;
+            name: string;
+            revision: number;
+            document: components["schemas"]["CraftDocument"];
+            measured: {
+                [key: string]: components["schemas"]["StepFit"][];
+            } | null;
+            /** @description whether you may change it */
+            mine: boolean;
+        };
         Import: {
             /** @description A log on its way in. */
             id: number;
@@ -614,13 +942,36 @@ export interface components {
             unsure: components["schemas"]["UnsureTake"][];
             columns: components["schemas"]["ColumnQuestion"] | null;
         };
+        RigDetail: {
+            /** @description A version of a rig with all that may be set of it. */
+            id: number;
+            craft: string;
+            craft_id: number;
+            /** @enum {string} */
+            kind: "camera" | "ducted";
+            version: number;
+            operator_id: number | null;
+            operator: string | null;
+            camera: components["schemas"]["RigCamera"];
+            author: string | null;
+            reason: string;
+            at: string;
+            settings: components["schemas"]["RigSettings"];
+            /** @description focal lengths that the craft carries, mm */
+            focals: number[];
+            convention: string;
+            /** @description whether you may save it as it is owned */
+            mine: boolean;
+        };
         Rig: {
             /** @description A version of a craft’s settings. */
             id: number;
             craft: string;
+            craft_id: number;
             version: number;
+            operator: string | null;
             operator_id: number | null;
-            camera: components["schemas"]["Camera"];
+            camera: components["schemas"]["RigCamera"];
         };
         Shot: {
             /** @description A shot that was kept. */
@@ -698,12 +1049,376 @@ export interface components {
             school: string;
             crop_budget: number;
             comfort: components["schemas"]["Band"];
+            /** @description of thought about settings, that is followed */
+            house: string;
+            school_house: string;
             stick_mode: number;
             wheel_up: string;
             /** @enum {string} */
             units: "metric" | "feet";
             /** @enum {string} */
             theme: "light" | "dark" | "field";
+        };
+        RigCurve: {
+            /**
+             * @description Shapes of the API about rigs that no request and no resource owns: what core/Rig gives out as it stands.
+             * @enum {string}
+             */
+            kind: "half-stick" | "half-stick-percent" | "soft-expo" | "rates" | "drawn";
+            value?: number;
+            centre?: number;
+            end?: number;
+            points?: number[][];
+        };
+        RigCurves: {
+            climb: components["schemas"]["RigCurve"];
+            turn: components["schemas"]["RigCurve"];
+            run: components["schemas"]["RigCurve"];
+            slide: components["schemas"]["RigCurve"];
+            tilt: components["schemas"]["RigCurve"];
+        };
+        RigLags: {
+            travel: number;
+            climb: number;
+            turn: number;
+        };
+        RigGimbal: {
+            top_rate_dps: number;
+            cushion_s: number;
+        };
+        RigModeSettings: {
+            run_mps: number;
+            slide_mps: number;
+            climb_mps: number;
+            sink_mps: number;
+            turn_dps: number;
+            accelerate_mps2: number;
+            brake_mps2: number;
+            climb_accelerate_mps2: number;
+            turn_accelerate_dps2: number;
+            lag_s: components["schemas"]["RigLags"];
+            gimbal: components["schemas"]["RigGimbal"];
+            curves: components["schemas"]["RigCurves"];
+        };
+        RigModes: {
+            slow: components["schemas"]["RigModeSettings"];
+            standard: components["schemas"]["RigModeSettings"];
+            fast: components["schemas"]["RigModeSettings"];
+        };
+        RigHands: {
+            stick_mode: number;
+            /** @enum {string} */
+            wheel_up: "push" | "pull";
+            /** @enum {string} */
+            grip: "thumbs" | "pinch" | "one-finger";
+            stick_mm: number;
+        };
+        RigDucted: {
+            hover: number;
+            limit: number;
+            soft: number;
+            self_levelling: boolean;
+            camera_deg: number;
+            coast_s: number;
+        };
+        /** @description what of a rig a person sets; the form of a rig in docs/formats.md */
+        RigSettings: {
+            modes: components["schemas"]["RigModes"];
+            hands?: components["schemas"]["RigHands"];
+            ducted?: components["schemas"]["RigDucted"];
+        };
+        RigCamera: {
+            hfov_deg: number;
+            aspect: number;
+            focal_mm: number | null;
+        };
+        TiltRange: {
+            low: number;
+            high: number;
+        };
+        RigDocument: {
+            craft: string;
+            width_m: number;
+            wind_limit_mps: number;
+            gust_coupling: number;
+            tilt_range_deg: components["schemas"]["TiltRange"];
+            battery_min: number;
+            modes: components["schemas"]["RigModes"];
+            hands?: components["schemas"]["RigHands"];
+            ducted?: components["schemas"]["RigDucted"];
+        };
+        Sensor: {
+            width: number;
+            height: number;
+        };
+        CraftCamera: {
+            sensor_mm: components["schemas"]["Sensor"];
+            focal_mm: number[];
+            frame_rates: number[];
+            resolutions: number[][];
+            apertures: number[];
+        };
+        GimbalUnits: {
+            rate_per_dps: number;
+            cushion_per_s: number;
+        };
+        CraftDocument: {
+            schema: string;
+            /** @enum {string} */
+            kind: "camera" | "ducted";
+            mass_kg: number;
+            convention: string;
+            gimbal_top_dps: number;
+            turn_top_dps: number;
+            gimbal_units: components["schemas"]["GimbalUnits"];
+            camera: components["schemas"]["CraftCamera"];
+            stock: components["schemas"]["RigDocument"];
+        };
+        RigFile: {
+            schema: string;
+            craft: components["schemas"]["CraftDocument"];
+            rig: components["schemas"]["RigDocument"];
+            focal_mm?: number;
+            reason?: string;
+        };
+        CurveConversion: {
+            kind: string;
+            convention: string;
+            /** @enum {string} */
+            closeness: "same" | "close" | "rough" | "none";
+            difference: number;
+            curve: components["schemas"]["RigCurve"] | null;
+        };
+        OwnNumbers: {
+            rate: number;
+            cushion: number;
+        };
+        RigFinger: {
+            finger: string;
+            ends: string[];
+            thumb: string;
+            unit: string;
+            top: number;
+            top_back: number;
+            ceiling: number;
+            half_stick: number;
+            start_s: number;
+            stop_s: number;
+            stop_way: number;
+            stop_widths: number;
+            top_widths: number;
+            half_widths: number;
+            nudge: number;
+            nudge_widths: number;
+            cushion_s: number | null;
+            own: components["schemas"]["OwnNumbers"] | null;
+            curve: components["schemas"]["RigCurve"];
+            convention: string;
+            says: components["schemas"]["CurveConversion"][];
+            points: number[][];
+        };
+        RigChange: {
+            place: string;
+            mode: string;
+            name: string;
+            unit: string;
+            from: (number | string | boolean) | null;
+            to: (number | string | boolean) | null;
+        };
+        Oddity: {
+            place: string;
+            text: string;
+        };
+        HandsReading: {
+            stick_mode: number;
+            wheel_up: string;
+            grip: string;
+            stick_mm: number;
+            grip_words: string;
+            per_mm: number;
+            tremble: number;
+            nudge: number;
+            measured: boolean;
+        };
+        DuctedReading: {
+            hover: number;
+            limit: number;
+            soft: number;
+            self_levelling: boolean;
+            camera_deg: number;
+            coast_s: number;
+            points: number[][];
+            leans: number[][];
+            level_pace_mps: number;
+            top_lean_deg: number;
+        };
+        RigReading: {
+            rig_id: number;
+            settings: components["schemas"]["RigSettings"];
+            camera: components["schemas"]["RigCamera"];
+            distance_m: number;
+            mode: string;
+            brake_m: number;
+            brake_s: number;
+            fingers: components["schemas"]["RigFinger"][];
+            hands: components["schemas"]["HandsReading"];
+            oddities: components["schemas"]["Oddity"][];
+            changes: components["schemas"]["RigChange"][];
+            ducted: components["schemas"]["DuctedReading"] | null;
+        };
+        SheetAxis: {
+            unit: string;
+            rates: number[];
+            top: number;
+            share: number;
+            most_per_step: number | null;
+        };
+        SheetAxes: {
+            climb: components["schemas"]["SheetAxis"];
+            turn: components["schemas"]["SheetAxis"];
+            run: components["schemas"]["SheetAxis"];
+            slide: components["schemas"]["SheetAxis"];
+            tilt: components["schemas"]["SheetAxis"];
+        };
+        SheetTravel: {
+            accelerate_per_step: number;
+            brake_per_step: number;
+        };
+        SheetTilt: {
+            low_deg: number;
+            high_deg: number;
+        };
+        ResponseSheet: {
+            step_s: number;
+            axes: components["schemas"]["SheetAxes"];
+            travel: components["schemas"]["SheetTravel"];
+            tilt: components["schemas"]["SheetTilt"];
+            hfov_deg: number;
+            aspect: number;
+        };
+        AdviceNumbers: {
+            top: number;
+            top_back: number;
+            curve: components["schemas"]["RigCurve"];
+            half: number;
+            cushion_s: number | null;
+        };
+        AdviceReading: {
+            shot: string;
+            travel: number | null;
+            nudge_widths: number | null;
+            reach: number;
+            troubles: string[];
+        };
+        AdviceShot: {
+            shot: string;
+            now: components["schemas"]["AdviceReading"];
+            advised: components["schemas"]["AdviceReading"];
+        };
+        AdviceTrade: {
+            change: string;
+            buys: string[];
+            costs: string[];
+        };
+        AdviceFinger: {
+            finger: string;
+            unit: string;
+            asked: boolean;
+            now: components["schemas"]["AdviceNumbers"];
+            advised: components["schemas"]["AdviceNumbers"];
+            why: string;
+            cost_now: number;
+            cost_advised: number;
+            shots: components["schemas"]["AdviceShot"][];
+            trades: components["schemas"]["AdviceTrade"][];
+        };
+        LeftOut: {
+            shot: string;
+            why: string;
+        };
+        RigAdvice: {
+            mode: string;
+            house: string;
+            house_words: string;
+            house_why: string;
+            nudge: number;
+            seen_widths: number;
+            comfort: components["schemas"]["Band"];
+            settings: components["schemas"]["RigSettings"];
+            fingers: components["schemas"]["AdviceFinger"][];
+            left_out: components["schemas"]["LeftOut"][];
+            films_in: string;
+        };
+        SinceChange: {
+            before: number;
+            after: number;
+            change: number | null;
+            margin: number | null;
+            words: string;
+        };
+        RigVersion: {
+            id: number;
+            version: number;
+            author: string | null;
+            at: string;
+            reason: string;
+            takes: number;
+            changes: components["schemas"]["RigChange"][];
+            since: components["schemas"]["SinceChange"] | null;
+        };
+        RigSide: {
+            rig: components["schemas"]["Rig"];
+            reading: components["schemas"]["RigReading"];
+        };
+        RigComparison: {
+            one: components["schemas"]["RigSide"];
+            other: components["schemas"]["RigSide"];
+            same_craft: boolean;
+            differences: components["schemas"]["RigChange"][];
+        };
+        ThreeWay: {
+            theirs: components["schemas"]["RigChange"][];
+            mine: components["schemas"]["RigChange"][];
+            both: string[];
+        };
+        RigConflict: components["schemas"]["Problem"] & {
+            latest: components["schemas"]["Rig"];
+            difference: components["schemas"]["ThreeWay"];
+        };
+        Measured: {
+            value: number;
+            sd: number;
+        };
+        StepFit: {
+            finger: string;
+            ends: string[];
+            steps: number;
+            unit: string;
+            top: components["schemas"]["Measured"] | null;
+            top_back: components["schemas"]["Measured"] | null;
+            accelerate: components["schemas"]["Measured"] | null;
+            brake: components["schemas"]["Measured"] | null;
+            lag_s: components["schemas"]["Measured"];
+            stop_way: components["schemas"]["Measured"];
+            stop_s: number;
+        };
+        StepTest: {
+            mode: string;
+            fits: components["schemas"]["StepFit"][];
+            document: components["schemas"]["CraftDocument"];
+        };
+        HoverPoint: {
+            throttle: number;
+            sd: number;
+            from: string;
+        };
+        BobIndex: {
+            index: number;
+            throttle_work: number;
+            run_work: number;
+            correlation: number;
+            hop_m: number;
+            words: string;
         };
         Band: {
             /**
@@ -1283,32 +1998,6 @@ export interface components {
             shot: components["schemas"]["Shot"] | null;
             comment: components["schemas"]["LatestComment"] | null;
         };
-        RigFinger: {
-            finger: string;
-            ends: string[];
-            unit: string;
-            top: number;
-            top_back: number;
-            half_stick: number;
-            settles_s: number;
-            curve: {
-                [key: string]: number | string;
-            };
-            convention: string;
-            points: number[][];
-        };
-        RigMode: {
-            mode: string;
-            brake_m: number;
-            brake_s: number;
-            fingers: components["schemas"]["RigFinger"][];
-        };
-        RigMeaning: {
-            rig_id: number;
-            craft: string;
-            version: number;
-            modes: components["schemas"]["RigMode"][];
-        };
     };
     responses: never;
     parameters: never;
@@ -1318,6 +2007,257 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    crafts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The craft of the school */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Craft"][];
+                };
+            };
+        };
+    };
+    enterCraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CraftForm"];
+            };
+        };
+        responses: {
+            /** @description Entered, with a rig of the school as it leaves the box */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Craft"];
+                };
+            };
+            /** @description A number is out of range, or the name is taken */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeCraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                craft: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CraftForm"];
+            };
+        };
+        responses: {
+            /** @description Changed; rigs of it keep what they are */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Craft"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A number is out of range, or somebody changed it meanwhile */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fitStepTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                craft: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description full stick, held, let go: each finger alone
+                     */
+                    log: string;
+                    /** @enum {string} */
+                    mode: "slow" | "standard" | "fast";
+                };
+            };
+        };
+        responses: {
+            /** @description What was measured, and the craft as it would be with it; nothing is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepTest"];
+                };
+            };
+            /** @description No step in it */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hoverPoint: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description a hover log
+                     */
+                    log?: string;
+                    /** @description throttle limit as it was flown */
+                    limit?: number;
+                    /** @description in place of a log: throttle, share of full, and climb, m/s */
+                    trials?: number[][];
+                };
+            };
+        };
+        responses: {
+            /** @description Where it hovers */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoverPoint"];
+                };
+            };
+            /** @description It hovers nowhere in this */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chooseHouse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseHouse"];
+            };
+        };
+        responses: {
+            /** @description What is followed now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Houses"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chooseOperatorsHouse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                operator: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseHouse"];
+            };
+        };
+        responses: {
+            /** @description What is followed now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Houses"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     imports: {
         parameters: {
             query?: never;
@@ -1648,26 +2588,6 @@ export interface operations {
             };
         };
     };
-    rigs: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Rigs of the school, in their latest version */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Rig"][];
-                };
-            };
-        };
-    };
     compose: {
         parameters: {
             query?: never;
@@ -1734,7 +2654,30 @@ export interface operations {
             };
         };
     };
-    rigMeaning: {
+    rigs: {
+        parameters: {
+            query?: {
+                /** @description id; trainers only */
+                operator?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Your rigs and the school’s, each in its latest version, your own first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rig"][];
+                };
+            };
+        };
+    };
+    rig: {
         parameters: {
             query?: never;
             header?: never;
@@ -1745,13 +2688,314 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Curve and limits of each finger in each mode */
+            /** @description A version of a rig, whole */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RigMeaning"];
+                    "application/json": components["schemas"]["RigDetail"];
+                };
+            };
+            /** @description Not in your school */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readRig: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RigDraft"];
+            };
+        };
+        responses: {
+            /** @description What the settings mean in a mode; nothing is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigReading"];
+                };
+            };
+            /** @description They mean nothing, or the craft can’t */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    responseSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RigDraft"];
+            };
+        };
+        responses: {
+            /** @description The settings compiled for a page that steps them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResponseSheet"];
+                };
+            };
+            /** @description They mean nothing, or the craft can’t */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    adviseRig: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskAdvice"];
+            };
+        };
+        responses: {
+            /** @description Recommended settings for planned shots */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigAdvice"];
+                };
+            };
+            /** @description No shots, or settings without meaning */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveRig: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the version that was worked on */
+                rig: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveRig"];
+            };
+        };
+        responses: {
+            /** @description Kept as a new version */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigDetail"];
+                };
+            };
+            /** @description Somebody else’s rig */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Somebody saved it first: what each of you changed */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigConflict"];
+                };
+            };
+            /** @description Nothing changed, or the craft can’t */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rigHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its versions, the latest first, and how scores moved since each */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigVersion"][];
+                };
+            };
+        };
+    };
+    compareRigs: {
+        parameters: {
+            query: {
+                with: number;
+                mode?: "slow" | "standard" | "fast";
+            };
+            header?: never;
+            path: {
+                rig: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Two rigs side by side, as curves and as numbers */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigComparison"];
+                };
+            };
+            /** @description One of them is not in your school */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rigFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The rig and its craft as one file (docs/schemas/rig-1.schema.json) */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigFile"];
+                };
+            };
+        };
+    };
+    importRig: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RigFile"];
+            };
+        };
+        responses: {
+            /** @description Taken in as a rig of yours, or of the school where a trainer sends it */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigDetail"];
+                };
+            };
+            /** @description Another schema, or more than its craft can do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fieldCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its numbers on a card for the field, A5 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };
@@ -2130,6 +3374,37 @@ export interface operations {
             };
         };
     };
+    bobIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                take: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Whether speed was made with throttle */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BobIndex"];
+                };
+            };
+            /** @description The log does not say what the sticks did */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     replay: {
         parameters: {
             query?: never;
@@ -2290,3 +3565,6 @@ export interface operations {
         };
     };
 }
+type WithRequired<T, K extends keyof T> = T & {
+    [P in K]-?: T[P];
+};

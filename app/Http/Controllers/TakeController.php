@@ -16,6 +16,7 @@ use App\Models\Take;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Storage;
+use Larkspur\Rig\BobIndex;
 use Larkspur\Training\Trend;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -71,6 +72,17 @@ final class TakeController extends Controller
         $this->authorize('view', $take);
 
         return new TakeDetail($take->load(['operator', 'shot.site', 'shot.rig', 'rig', 'log', 'judgement', 'comments.author'])->loadCount('comments'));
+    }
+
+    #[OA\Get(path: '/takes/{take}/bob', operationId: 'bobIndex', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'Whether speed was made with throttle', content: new OA\JsonContent(ref: '#/components/schemas/BobIndex')),
+        new OA\Response(response: 422, description: 'The log does not say what the sticks did', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function bob(Take $take): JsonResponse
+    {
+        $this->authorize('view', $take);
+
+        return new JsonResponse(BobIndex::of($take->load('log')->log->read()->between($take->from_s, $take->to_s))->toArray());
     }
 
     #[OA\Get(path: '/takes/{take}/replay', operationId: 'replay', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [

@@ -14,12 +14,14 @@ use OpenApi\Attributes as OA;
  *
  * @mixin Rig
  */
-#[OA\Schema(schema: 'Rig', required: ['id', 'craft', 'version', 'operator_id', 'camera'], properties: [
+#[OA\Schema(schema: 'Rig', required: ['id', 'craft', 'craft_id', 'version', 'operator_id', 'operator', 'camera'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'craft', type: 'string'),
+    new OA\Property(property: 'craft_id', type: 'integer'),
     new OA\Property(property: 'version', type: 'integer'),
+    new OA\Property(property: 'operator', type: 'string', nullable: true),
     new OA\Property(property: 'operator_id', type: 'integer', nullable: true),
-    new OA\Property(property: 'camera', ref: '#/components/schemas/Camera'),
+    new OA\Property(property: 'camera', ref: '#/components/schemas/RigCamera'),
 ], type: 'object')]
 class RigResource extends JsonResource
 {
@@ -29,9 +31,11 @@ class RigResource extends JsonResource
         return [
             'id' => $this->id,
             'craft' => $this->craft,
+            'craft_id' => $this->craft_id,
             'version' => $this->version,
             'operator_id' => $this->operator_id,
-            'camera' => $this->camera,
+            'operator' => $this->operator?->name,
+            'camera' => [...$this->camera, 'focal_mm' => $this->camera['focal_mm'] ?? null],
         ];
     }
 }

@@ -113,7 +113,7 @@ final class DuctedTest extends TestCase
         self::assertStringContainsString('air', $air->words());
     }
 
-    /** @param  callable(float): array<string, float>  $fingers */
+    /** @param  callable(float): array{run: float, climb: float}  $fingers */
     private static function flown(callable $fingers, float $bump = 0.0): FlightLog
     {
         $rig = Rig::read(Fields::of(Rigs::all()['wren']));

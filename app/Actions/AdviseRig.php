@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Craft;
+use App\Models\Rig;
+use App\Models\School;
+use App\Models\Shot;
+use Illuminate\Support\Collection;
+use Larkspur\Choreography\Planner;
+use Larkspur\Choreography\ShotDemands;
+use Larkspur\Refusal;
+use Larkspur\Rig\Advice;
+use Larkspur\Rig\AdviceWish;
+use Larkspur\Rig\House;
+
+/** Recommends the numbers of a mode for planned shots, by core/Rig, in the house that is followed. */
+final readonly class AdviseRig
+{
+    public function __construct(private ReadRig $read)
+    {
+    }
+
+    /**
+     * @param  Collection<int, Shot>  $shots
+     * @param  ?array<string, mixed>  $settings  as they stand on the page
+     * @return array<string, mixed>
+     */
+    public function __invoke(Rig $rig, Craft $craft, string $mode, Collection $shots, House $house, ?array $settings, School $school): array
+    {
+        $craftSheet = $craft->sheet();
+        $sheet = $craftSheet->setUp($settings ?? $rig->document);
+        $demands = $left = [];
+        foreach ($shots as $shot) {
+            try {
+                array_push($demands, ...ShotDemands::of(Planner::plan($shot->planned()), $shot->title));
+            } catch (Refusal $refusal) {
+                $left[] = ['shot' => $shot->title, 'why' => $refusal->getMessage()];
+            }
+        }
+        $comfort = $school->house_style['comfort'];
+        $wish = new AdviceWish($house, $this->read->hands($sheet, $rig->operator)->nudge(), $comfort['least'], $comfort['most']);
+        $advice = Advice::of($craftSheet, $sheet->mode($mode), $demands, $wish);
+
+        return [
+            ...$advice->toArray(), 'settings' => ReadRig::settings($sheet->withMode($advice->advised)),
+            'left_out' => $left, 'films_in' => $house->mode(),
+        ];
+    }
+}

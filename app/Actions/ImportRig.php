@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Craft;
+use App\Models\Rig;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Larkspur\Rig\RigFile;
+
+/** Takes a rig file in: its craft where the school has none of that name, and the rig as a version of its own. */
+final readonly class ImportRig
+{
+    public function __construct(private SaveRig $save)
+    {
+    }
+
+    public function __invoke(RigFile $file, ?User $operator, User $author): Rig
+    {
+        return DB::transaction(function () use ($file, $operator, $author): Rig {
+            $name = $file->craft->name;
+            $craft = Craft::query()->where('name', $name)->first();
+            $reason = $file->reason === '' ? 'From a rig file' : 'From a rig file: '.$file->reason;
+            $new = [...['school_id' => $author->school_id, 'craft' => $name, 'author_id' => $author->id, 'version' => 1], 'camera' => [...$file->craft->camera->lens($file->focal)->toArray(), 'focal_mm' => $file->focal]];
+            if ($craft === null) {
+                $craft = Craft::query()->create(['school_id' => $author->school_id, 'name' => $name, 'document' => $file->craft->toArray()]);
+
+                return Rig::query()->create([...$new, 'craft_id' => $craft->id, 'operator_id' => $operator?->id, 'reason' => $reason, 'document' => $file->rig->toArray()])->load(['model', 'author', 'operator']);
+            }
+            // A craft of that name is known here: its own envelope counts, and what the file asks beyond it is refused.
+            $latest = Rig::of($craft->id, $operator?->id)->first();
+            $base = $latest ?? Rig::of($craft->id, null)->firstOrFail();
+
+            return ($this->save)($operator, $base, ReadRig::settings($file->rig), $file->focal, $reason, $author);
+        });
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Craft;
+use App\Models\Rig;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Larkspur\Fields;
+use Larkspur\Refusal;
+use Larkspur\Rig\Craft as CraftSheet;
+
+/** Enters a craft, with the rig that it leaves the box with, or corrects one. */
+final readonly class KeepCraft
+{
+    /**
+     * @param  ?Craft  $craft  null for a new one
+     * @param  array<string, mixed>  $document
+     * @param  ?array<string, mixed>  $measured
+     * @param  int  $revision  that was worked on
+     */
+    public function __invoke(?Craft $craft, array $document, ?array $measured, int $revision, User $author): Craft
+    {
+        $sheet = CraftSheet::read(Fields::of($document, 'document'));
+
+        return DB::transaction(static function () use ($craft, $sheet, $measured, $revision, $author): Craft {
+            if (trim($sheet->name) === '') {
+                throw new Refusal('A craft needs a name.', 'document.stock.craft', 'a name');
+            }
+            if (Craft::query()->where('name', $sheet->name)->when($craft !== null, static fn ($query) => $query->whereKeyNot($craft?->id))->exists()) {
+                throw new Refusal(sprintf('The school has a craft called “%s” already.', $sheet->name), 'document.stock.craft', 'another name');
+            }
+            if ($craft === null) {
+                $craft = Craft::query()->create(['school_id' => $author->school_id, 'name' => $sheet->name, 'document' => $sheet->toArray(), 'measured' => $measured]);
+                Rig::query()->create([
+                    'school_id' => $author->school_id, 'craft_id' => $craft->id, 'author_id' => $author->id, 'craft' => $sheet->name, 'reason' => $measured === null ? 'As it left the box' : 'As it was measured',
+                    'document' => $sheet->stock->toArray(), 'camera' => [...$sheet->camera->lens()->toArray(), 'focal_mm' => $sheet->camera->focals[0]],
+                ]);
+
+                return $craft->refresh();
+            }
+            $query = Craft::query()->whereKey($craft->id);
+            $query->lockForUpdate();
+            $locked = $query->firstOrFail();
+            if ($locked->revision !== $revision) {
+                throw new Refusal('Somebody changed this craft while you worked on it. Load it again; what you entered is still here.', 'revision', 'revision '.$locked->revision);
+            }
+            $locked->update(['name' => $sheet->name, 'document' => $sheet->toArray(), 'measured' => $measured, 'revision' => $revision + 1]);
+
+            return $locked;
+        });
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Craft;
+use App\Models\Rig;
+use App\Models\Take;
+use App\Models\User;
+use Larkspur\Camera\Lens;
+use Larkspur\Fields;
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\Statistics;
+use Larkspur\Rig\CurveKinds;
+use Larkspur\Rig\Difference;
+use Larkspur\Rig\Ducted;
+use Larkspur\Rig\Finger;
+use Larkspur\Rig\Hands;
+use Larkspur\Rig\Meaning;
+use Larkspur\Rig\Oddity;
+use Larkspur\Rig\Rig as RigSheet;
+
+/** Says what settings mean before anyone saves them: asked at every drag of a curve. */
+final readonly class ReadRig
+{
+    /** Takes whose tremble is looked at, and the fewest that tell. */
+    private const LOOK_BACK = 20;
+
+    private const FEWEST = 3;
+
+    /** Points of the throttle card. */
+    private const POINTS = 21;
+
+    /**
+     * @param  ?array<string, mixed>  $settings  as they stand on the page; the rig's own where null
+     * @param  ?array{finger: string, travel: float, output: float, kind?: ?string}  $drag  a point that the curve of a finger is pulled through
+     * @return array<string, mixed>
+     */
+    public function __invoke(Rig $rig, Craft $craft, string $mode, ?array $settings, ?array $drag, ?float $focal, float $distance): array
+    {
+        $craftSheet = $craft->sheet();
+        $sheet = $craftSheet->setUp($settings ?? $rig->document);
+        if ($drag !== null) {
+            $fields = Fields::of($drag, 'drag');
+            $finger = Finger::from($fields->choiceOrNull('finger', array_column(Finger::cases(), 'value')) ?? 'turn');
+            $tune = $sheet->mode($mode);
+            $kind = $fields->textOrNull('kind') ?? $tune->curve($finger)->toArray()['kind'];
+            $curve = CurveKinds::through($kind, $fields->number('travel', 0, 1), $fields->number('output', 0, 1), $tune->top($finger) / ($finger->rotates() ? Angle::DEGREE : 1.0));
+            $sheet = $sheet->withMode($tune->with($finger, curve: $curve));
+        }
+        $lens = $focal === null ? Lens::read(Fields::of($rig->camera)) : $craftSheet->camera->lens($focal);
+        $hands = $this->hands($sheet, $rig->operator);
+        $camera = $focal === null ? $rig->camera : [...$lens->toArray(), 'focal_mm' => $focal];
+
+        return [
+            'rig_id' => $rig->id, 'settings' => self::settings($sheet), 'camera' => ['hfov_deg' => $camera['hfov_deg'], 'aspect' => $camera['aspect'], 'focal_mm' => $camera['focal_mm'] ?? null],
+            'distance_m' => $distance,
+            ...(new Meaning($craftSheet, $lens, $hands, $distance))->of($sheet->mode($mode)),
+            'hands' => [...$hands->toArray(), 'grip_words' => $hands->grip->words(), 'per_mm' => round($hands->perMillimetre(), 4), 'tremble' => round($hands->tremble(), 5), 'nudge' => round($hands->nudge(), 5), 'measured' => $hands->measured !== null],
+            'oddities' => array_map(static fn (Oddity $oddity): array => $oddity->toArray(), Oddity::of($sheet)),
+            'changes' => array_map(static fn (Difference $change): array => $change->toArray(), Difference::between($rig->settings(), [...$sheet->toArray(), 'camera' => $camera])),
+            'ducted' => $sheet->ducted === null ? null : $this->ducted($sheet->ducted, $sheet->mode($mode)->run),
+        ];
+    }
+
+    /** The operator's hands, with the tremble of their own logs where enough of them tell it. */
+    public function hands(RigSheet $sheet, ?User $operator): Hands
+    {
+        $hands = $sheet->hands ?? ($operator === null ? new Hands : Hands::read(Fields::of(['stick_mode' => $operator->stick_mode, 'wheel_up' => $operator->wheel_up])));
+        if ($operator === null) {
+            return $hands;
+        }
+        $trembles = Take::query()->where('operator_id', $operator->id)->where('automated', false)->whereNotNull('tremble')->orderByDesc('flown_at')->limit(self::LOOK_BACK)->pluck('tremble')->map(floatval(...))->all();
+
+        return count($trembles) < self::FEWEST ? $hands : $hands->withTremble(Statistics::median(array_values($trembles)));
+    }
+
+    /** @return array<string, mixed> what of a rig a person sets */
+    public static function settings(RigSheet $sheet): array
+    {
+        return array_intersect_key($sheet->toArray(), ['modes' => 1, 'hands' => 1, 'ducted' => 1]);
+    }
+
+    /** @return array<string, mixed> */
+    private function ducted(Ducted $ducted, float $top): array
+    {
+        $points = $leans = [];
+        for ($i = 0; $i < self::POINTS; $i++) {
+            $share = $i / (self::POINTS - 1);
+            $points[] = [round($share, 3), round($ducted->throttle($share), 4)];
+            $leans[] = [round($top * $share, 3), round($ducted->lean($top * $share) / Angle::DEGREE, 2)];
+        }
+
+        return [
+            ...$ducted->toArray(), 'points' => $points, 'leans' => $leans,
+            'level_pace_mps' => round($ducted->levelPace(), 2), 'top_lean_deg' => round($ducted->lean($top) / Angle::DEGREE, 1),
+        ];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Craft;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use OpenApi\Attributes as OA;
+
+/**
+ * A machine of the school.
+ *
+ * @mixin Craft
+ */
+#[OA\Schema(schema: 'Craft', required: ['id', 'name', 'revision', 'document', 'measured', 'mine'], properties: [
+    new OA\Property(property: 'id', type: 'integer'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'revision', type: 'integer'),
+    new OA\Property(property: 'document', ref: '#/components/schemas/CraftDocument'),
+    new OA\Property(property: 'measured', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/StepFit'))),
+    new OA\Property(property: 'mine', description: 'whether you may change it', type: 'boolean'),
+], type: 'object')]
+class CraftResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'id' => $this->id, 'name' => $this->name, 'revision' => $this->revision, 'document' => $this->sheet()->toArray(),
+            'measured' => $this->measured === null ? null : (object) $this->measured, 'mine' => $request->user()?->can('update', $this->resource) ?? false,
+        ];
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToSchool;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Larkspur\Fields;
+use Larkspur\Rig\Craft as CraftSheet;
+
+/**
+ * A machine that the school flies. Rigs of it keep what they were even where its numbers are measured anew.
+ *
+ * @property int $id
+ * @property string $name
+ * @property int $revision
+ * @property array<string, mixed> $document
+ * @property ?array<string, mixed> $measured
+ */
+final class Craft extends Model
+{
+    use BelongsToSchool;
+
+    /** @use HasFactory<\Database\Factories\CraftFactory> */
+    use HasFactory;
+
+    protected $fillable = ['school_id', 'name', 'revision', 'document', 'measured'];
+
+    /** @var array<string, string> */
+    protected $casts = ['document' => 'array', 'measured' => 'array', 'revision' => 'integer'];
+
+    public function sheet(): CraftSheet
+    {
+        return CraftSheet::read(Fields::of($this->document));
+    }
+}
