@@ -19,6 +19,8 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Larkspur\Choreography\Planner;
 use Larkspur\Flight\OperatorHabits;
+use Larkspur\Flight\Slip;
+use Larkspur\Rig\Finger;
 use Larkspur\Site\Wind;
 
 /**
@@ -101,6 +103,7 @@ final readonly class School
             'tobias-left' => ['tobias', 0, 'stones', 'lapwing', 'standard', 'Seven stones, the other way', ['radius_m' => 21.5, 'height_m' => 8, 'arc_deg' => 145, 'pace_mps' => 2.4, 'direction' => 'counterclockwise', 'start_bearing_deg' => 350]],
             'mairi-arch' => ['mairi', 3, 'arch', 'curlew', 'standard', 'Round the sea arch', ['radius_m' => 46, 'height_m' => 31, 'arc_deg' => 110, 'pace_mps' => 3.4, 'direction' => 'clockwise', 'start_bearing_deg' => 160]],
             'mairi-mill' => ['mairi', 2, 'mill', 'curlew', 'slow', 'Tide mill at slack water', ['radius_m' => 33, 'height_m' => 13, 'arc_deg' => 95, 'pace_mps' => 1.9, 'direction' => 'counterclockwise', 'start_bearing_deg' => 120]],
+            'mairi-wren' => ['mairi', 1, 'kiln', 'wren', 'standard', 'Close round the kiln, ducted', ['radius_m' => 8.5, 'height_m' => 3.5, 'arc_deg' => 130, 'pace_mps' => 1.1, 'direction' => 'clockwise', 'start_bearing_deg' => 140]],
             'juno-kiln' => ['juno', 1, 'kiln', 'lapwing', 'standard', 'Half round the kiln', ['radius_m' => 17, 'height_m' => 9.5, 'arc_deg' => 165, 'pace_mps' => 1.9, 'direction' => 'counterclockwise', 'start_bearing_deg' => 290]],
             'juno-stones' => ['juno', 0, 'stones', 'lapwing', 'slow', 'Stones, close and slow', ['radius_m' => 15.5, 'height_m' => 6, 'arc_deg' => 120, 'pace_mps' => 1.3, 'direction' => 'clockwise', 'start_bearing_deg' => 230]],
             'anselm-mill' => ['anselm', 2, 'mill', 'lapwing', 'fast', 'Mill, wide and quick', ['radius_m' => 39, 'height_m' => 17, 'arc_deg' => 120, 'pace_mps' => 4.1, 'direction' => 'clockwise', 'start_bearing_deg' => 100]],
@@ -156,6 +159,9 @@ final readonly class School
         foreach ([55, 50, 48, 43, 41, 36, 34, 29, 27, 22, 20, 15, 13, 6] as $i => $day) {
             $flights[] = [$day, $i % 3 === 2 ? 'mairi-mill' : 'mairi-arch', OperatorHabits::named('drifter')->scaled(1.2 - 0.07 * $i), $winds[($i + 1) % 4]];
         }
+        // In the small ducted craft she made her speed with the throttle, then with the lean.
+        $flights[] = [8, 'mairi-wren', OperatorHabits::named('steady')->slipping(new Slip('bounce', Finger::Climb, 3.0, 0.34, 14.0)), $winds[0]];
+        $flights[] = [7, 'mairi-wren', OperatorHabits::named('steady'), $winds[0]];
         // Juno is steady and grows steadier.
         foreach ([53, 49, 44, 39, 37, 32, 30, 25, 23, 18, 16, 11, 9, 4, 2] as $i => $day) {
             $flights[] = [$day, $i % 2 === 0 ? 'juno-kiln' : 'juno-stones', OperatorHabits::named('steady')->scaled(2.6 - 0.12 * $i), $winds[($i + 2) % 4]];

@@ -48,7 +48,7 @@ const router = createBrowserRouter([
         errorElement: <Broken />,
         children: [
           { path: '/', element: station(<Today />) },
-          { path: '/rig', element: station(<RigStation />) },
+          { path: '/rig/:view?', element: station(<RigStation />) },
           { path: '/plan/moves/:move?', element: station(<MovesPage />) },
           { path: '/plan/:shot?', element: station(<PlanStation />) },
           { path: '/fly/:shot?', element: station(<FlyStation />) },

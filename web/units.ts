@@ -39,7 +39,7 @@ const NAMES: Record<string, string> = {
 export function withUnit(value: number, unit: string, units: Units, places = 1): string {
   const own = shown(value, unit, units);
   const name = NAMES[own.unit] ?? own.unit;
-  return `${figure(own.value, places)}${name === '\u00b0' ? '' : '\u00a0'}${name}`;
+  return `${figure(own.value, places)}${name === '\u00b0' || name === '' ? '' : '\u00a0'}${name}`;
 }
 
 /** Seconds as the field says them: 0:31.2. */

@@ -26,6 +26,9 @@ final readonly class BobIndex
     /** Hands quieter than this make no speed at all, travel. */
     private const QUIET = 0.012;
 
+    /** A hop below this may be the noise of the log’s heights, m. */
+    private const HOP = 0.08;
+
     private const RATE = 20.0;
 
     private function __construct(public float $index, public float $throttle, public float $run, public float $correlation, public float $hop)
@@ -69,7 +72,7 @@ final readonly class BobIndex
         return match (true) {
             $this->index >= self::THROTTLE => 'Speed is being made with throttle: the craft hops with your thumb. Lean it, and leave the throttle at the hover.',
             $this->index >= self::THROTTLE / 2 => 'Some of the speed is made with throttle. Rest that thumb on the hover and let the lean do it.',
-            $this->hop > 0.03 => 'It hops, but not with your thumb: that is the air.',
+            $this->hop > self::HOP => 'It hops, but not with your thumb: that is the air.',
             default => 'Speed is made with the lean. The throttle rests.',
         };
     }

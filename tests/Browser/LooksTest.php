@@ -9,7 +9,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** Every station on every page it must fit: nothing beyond the edge, and nothing that axe-core's WCAG rules find wrong. */
 final class LooksTest extends BrowserCase
 {
-    private const STATIONS = ['/' => 'h1', '/rig' => '[data-picture=curve-card]', '/plan' => '[data-picture=frame-strip] svg', '/plan/moves/orbit' => '[data-picture=frame-strip] svg', '/fly' => 'input[type=file]', '/debrief' => '[data-role=clock]', '/progress' => '[data-take]'];
+    private const STATIONS = ['/' => 'h1', '/rig' => '[data-picture=curve-card] svg', '/rig/try' => '[data-pad]', '/rig/advise' => '[data-advice]', '/rig/compare' => '[data-picture=curve-card] svg', '/rig/history' => '[data-version]', '/rig/craft' => 'table', '/rig/ducted?rig=3' => '[data-picture=throttle-card] svg', '/plan' => '[data-picture=frame-strip] svg', '/plan/moves/orbit' => '[data-picture=frame-strip] svg', '/fly' => 'input[type=file]', '/debrief' => '[data-role=clock]', '/progress' => '[data-take]'];
 
     /** @return iterable<string, array{string, int, int, float}> */
     public static function pages(): iterable

@@ -27,8 +27,39 @@ export const useSites = () =>
     staleTime: 300_000,
   });
 
-export const useRigs = () =>
-  useQuery({ queryKey: ['rigs'], queryFn: () => call<Schemas['Rig'][]>('GET', '/rigs'), staleTime: 300_000 });
+export const useRigs = (operator?: number) =>
+  useQuery({
+    queryKey: ['rigs', operator ?? null],
+    queryFn: () =>
+      call<Schemas['Rig'][]>('GET', `/rigs${operator === undefined ? '' : `?operator=${operator}`}`),
+    staleTime: 60_000,
+  });
+
+export const useRig = (id: number | undefined) =>
+  useQuery({
+    queryKey: ['rig', id],
+    queryFn: () => call<Schemas['RigDetail']>('GET', `/rigs/${id}`),
+    enabled: id !== undefined,
+    staleTime: 60_000,
+  });
+
+export const useCrafts = () =>
+  useQuery({ queryKey: ['crafts'], queryFn: () => call<Schemas['Craft'][]>('GET', '/crafts') });
+
+export const useRigHistory = (rig: number) =>
+  useQuery({
+    queryKey: ['history', rig],
+    queryFn: () => call<Schemas['RigVersion'][]>('GET', `/rigs/${rig}/history`),
+  });
+
+export const useRigComparison = (one: number, other: number | undefined, mode: string) =>
+  useQuery({
+    queryKey: ['rig-comparison', one, other, mode],
+    queryFn: () =>
+      call<Schemas['RigComparison']>('GET', `/rigs/${one}/comparison?with=${other}&mode=${mode}`),
+    enabled: other !== undefined,
+    placeholderData: keepPreviousData,
+  });
 
 export const useMoves = () =>
   useQuery({
@@ -74,14 +105,6 @@ export const useComparison = (shot: number | null) =>
     enabled: shot !== null,
   });
 
-export const useMeaning = (rig: number | undefined) =>
-  useQuery({
-    queryKey: ['meaning', rig],
-    queryFn: () => call<Schemas['RigMeaning']>('GET', `/rigs/${rig}/meaning`),
-    enabled: rig !== undefined,
-    staleTime: 300_000,
-  });
-
 export const useShots = (operator?: number) =>
   useQuery({
     queryKey: ['shots', operator ?? null],
@@ -103,12 +126,13 @@ export const useTrend = (operator?: number) =>
       call<Schemas['Trend'][]>('GET', `/trend${operator === undefined ? '' : `?operator=${operator}`}`),
   });
 
-export const useTakes = (operator?: number) =>
+export const useTakes = (operator?: number, craft?: number) =>
   useInfiniteQuery({
-    queryKey: ['takes', operator ?? null],
+    queryKey: ['takes', operator ?? null, craft ?? null],
     queryFn: ({ pageParam }) => {
       const query = new URLSearchParams();
       if (operator !== undefined) query.set('operator', String(operator));
+      if (craft !== undefined) query.set('craft', String(craft));
       if (pageParam !== '') query.set('cursor', pageParam);
       return call<Schemas['TakePage']>('GET', `/takes?${query}`);
     },

@@ -3271,6 +3271,8 @@ export interface operations {
                 /** @description id; trainers only */
                 operator?: number;
                 shot?: number;
+                /** @description flown with any rig of this craft */
+                craft?: number;
                 cursor?: string;
             };
             header?: never;

@@ -1,7 +1,7 @@
 // A value that is dragged: its track shows where the hand is comfortable; the number can be typed as well.
 import { Slider } from 'radix-ui';
-import { useState } from 'react';
-import { shown, stored, type Units, withUnit } from '~/units';
+import { type Units, withUnit } from '~/units';
+import { NumberInput } from './NumberInput';
 
 type Props = {
   label: string;
@@ -31,38 +31,20 @@ export function Dial({
   warn,
   onChange,
 }: Props) {
-  const [typing, setTyping] = useState<string | null>(null);
-  const own = shown(value, unit, units);
   const share = (v: number) => (100 * (Math.min(most, Math.max(least, v)) - least)) / (most - least);
-  const take = () => {
-    const number = Number((typing ?? '').replace(',', '.').replace('\u2212', '-'));
-    if (typing !== null && typing.trim() !== '' && Number.isFinite(number)) {
-      onChange(stored(number, unit, units));
-    }
-    setTyping(null);
-  };
   return (
     <div className="grid grid-cols-[1fr_auto] gap-x-2 items-baseline">
       <span className="text-sm" aria-hidden>
         {label}
       </span>
-      <input
-        className={`figure font-semibold text-right bg-transparent w-28 min-h-6 rounded-md border border-transparent hover:border-line focus:border-petal ${warn ? 'text-brick' : ''}`}
-        aria-label={`${label}, ${own.unit}`}
-        value={typing ?? withUnit(value, unit, units, places)}
-        onFocus={(event) => {
-          setTyping(own.value.toFixed(places));
-          requestAnimationFrame(() => event.target.select());
-        }}
-        onChange={(event) => setTyping(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
-          if (event.key === 'Escape') {
-            setTyping(null);
-            event.currentTarget.blur();
-          }
-        }}
+      <NumberInput
+        label={label}
+        value={value}
+        unit={unit}
+        units={units}
+        places={places}
+        warn={warn}
+        onChange={onChange}
       />
       <Slider.Root
         className="col-span-2 relative flex items-center h-6 touch-none select-none"

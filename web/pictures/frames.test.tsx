@@ -130,6 +130,6 @@ describe('a curve card', () => {
     expect(ys[0]).toBeGreaterThan(ys[1] ?? 0);
     expect(ys[1]).toBeGreaterThan(ys[2] ?? 0);
     const band = container.querySelector('rect');
-    expect(Number(band?.getAttribute('width'))).toBeCloseTo(0.4 * (654 - 34 - 10), 6);
+    expect(Number(band?.getAttribute('width'))).toBeCloseTo(0.4 * (654 - 38 - 10), 6);
   });
 });

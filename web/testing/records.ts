@@ -81,6 +81,8 @@ export function aUser(change: Partial<Schemas['User']> = {}): Schemas['User'] {
     school: 'Skerrow Field School',
     crop_budget: 0.15,
     comfort: { least: 0.25, most: 0.65 },
+    house: 'middle',
+    school_house: 'middle',
     stick_mode: 2,
     wheel_up: 'push',
     theme: 'light',

@@ -143,7 +143,7 @@ final class RigController extends Controller
             'one' => $side($rig), 'other' => $side($other),
             // Bare numbers of two craft say nothing beside each other; their curves and rates do.
             'same_craft' => $rig->craft_id === $other->craft_id,
-            'differences' => $rig->craft_id !== $other->craft_id ? [] : array_map(static fn (Difference $change): array => $change->toArray(), Difference::between($rig->settings(), $other->settings())),
+            'differences' => $rig->craft_id !== $other->craft_id ? [] : array_map(static fn (Difference $change): array => $change->toArray(), Difference::between($other->settings(), $rig->settings())),
         ]);
     }
 }

@@ -12,6 +12,7 @@ use App\Http\Resources\CommentResource;
 use App\Http\Resources\TakeDetail;
 use App\Http\Resources\TakeResource;
 use App\Models\Comment;
+use App\Models\Rig;
 use App\Models\Take;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
@@ -32,6 +33,7 @@ final class TakeController extends Controller
     #[OA\Get(path: '/takes', operationId: 'takes', parameters: [
         new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(name: 'shot', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'craft', description: 'flown with any rig of this craft', in: 'query', schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(name: 'cursor', in: 'query', schema: new OA\Schema(type: 'string')),
     ], responses: [new OA\Response(response: 200, description: 'A page, newest first', content: new OA\JsonContent(ref: '#/components/schemas/TakePage'))])]
     public function index(TakeList $request): JsonResponse
@@ -149,6 +151,10 @@ final class TakeController extends Controller
         }
         if ($request->integer('shot') > 0) {
             $query->where('shot_id', $request->integer('shot'));
+        }
+
+        if ($request->integer('craft') > 0) {
+            $query->whereIn('rig_id', Rig::query()->where('craft_id', $request->integer('craft'))->select('id'));
         }
 
         return $query;

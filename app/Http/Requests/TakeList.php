@@ -15,6 +15,7 @@ final class TakeList extends FormRequest
         return [
             'operator' => ['sometimes', 'integer'],
             'shot' => ['sometimes', 'integer'],
+            'craft' => ['sometimes', 'integer'],
             'cursor' => ['sometimes', 'nullable', 'string', 'max:400'],
         ];
     }

@@ -102,7 +102,7 @@ final class DuctedTest extends TestCase
         $lean = BobIndex::of(self::flown(static fn (float $t): array => ['run' => 0.3 + 0.12 * sin(2.1 * $t), 'climb' => 0.0]));
         $throttle = BobIndex::of(self::flown(static fn (float $t): array => ['run' => 0.3, 'climb' => 0.25 * sin(4.2 * $t)]));
         $both = BobIndex::of(self::flown(static fn (float $t): array => ['run' => 0.3 + 0.12 * sin(2.6 * $t), 'climb' => 0.08 * sin(5.0 * $t)]));
-        $air = BobIndex::of(self::flown(static fn (float $t): array => ['run' => 0.3 + 0.1 * sin(2.1 * $t), 'climb' => 0.0], 1.2));
+        $air = BobIndex::of(self::flown(static fn (float $t): array => ['run' => 0.3 + 0.1 * sin(2.1 * $t), 'climb' => 0.0], 2.4));
 
         self::assertLessThan(5.0, $lean->index);
         self::assertGreaterThan(80.0, $throttle->index);

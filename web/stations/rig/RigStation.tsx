@@ -1,40 +1,92 @@
-// Rig: what the settings of a craft do, finger by finger: curve, top rate, half stick, seconds to settle, metres to stop.
-import { useState } from 'react';
-import { useMeaning, useRigs } from '~/api/queries';
-import { Card } from '~/kit/Card';
+// Rig: the settings of a craft, what they do, whether they suit the shots, and how they became what they are. Which rig, which
+// mode and which view stand in the address, so that a trainer can send it.
+import { Download, FileText } from 'lucide-react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import type { Schemas } from '~/api/client';
+import { useRig, useRigs } from '~/api/queries';
+import { buttonLook } from '~/kit/Button';
 import { Choice } from '~/kit/Choice';
 import { Pick } from '~/kit/Pick';
 import { Skeleton } from '~/kit/Skeleton';
-import { CurveCard } from '~/pictures/CurveCard';
 import { useSession } from '~/shell/session';
-import { figure, shown, withUnit } from '~/units';
+import { Advise } from './Advise';
+import { Compare } from './Compare';
+import { CraftView } from './CraftView';
+import { Ducted } from './Ducted';
+import { History } from './History';
+import { Numbers } from './Numbers';
+import { SaveBar } from './SaveBar';
+import { TryIt } from './TryIt';
+import { useRigDraft } from './useRigDraft';
+
+const VIEWS = {
+  numbers: 'Numbers',
+  try: 'Try it',
+  advise: 'Advise',
+  ducted: 'Throttle',
+  compare: 'Compare',
+  history: 'History',
+  craft: 'Craft',
+};
+
+type View = keyof typeof VIEWS;
 
 export default function RigStation() {
-  const { units, user } = useSession();
-  const rigs = useRigs();
-  const [chosen, setChosen] = useState<number>();
-  const [mode, setMode] = useState<'slow' | 'standard' | 'fast'>('standard');
-  const rig = chosen ?? rigs.data?.[0]?.id;
-  const meaning = useMeaning(rig);
-  const tune = meaning.data?.modes.find((item) => item.mode === mode);
+  const { whose } = useSession();
+  const [search] = useSearchParams();
+  const rigs = useRigs(whose);
+  const asked = Number(search.get('rig')) || undefined;
+  const id = asked ?? rigs.data?.[0]?.id;
+  const rig = useRig(id);
+  if (rigs.error) throw rigs.error;
+  if (rig.error) throw rig.error;
+  if (rigs.data?.length === 0 && asked === undefined) {
+    return (
+      <main className="p-5">
+        <h1>Rig</h1>
+        <p>The school has no craft yet. A trainer enters one, or takes one in from a rig file.</p>
+      </main>
+    );
+  }
+  if (!rigs.data || !rig.data) return <Skeleton className="h-[80vh] m-5" />;
+  return <Bench key={rig.data.id} rig={rig.data} rigs={rigs.data} />;
+}
+
+function Bench({ rig, rigs }: { rig: Schemas['RigDetail']; rigs: Schemas['Rig'][] }) {
+  const params = useParams();
+  const [search, setSearch] = useSearchParams();
+  const view = (params.view ?? 'numbers') as View;
+  const mode =
+    (['slow', 'standard', 'fast'] as const).find((one) => one === search.get('mode')) ?? 'standard';
+  const draft = useRigDraft(rig, mode);
+  const at = (next: View) => `/rig${next === 'numbers' ? '' : `/${next}`}?rig=${rig.id}&mode=${mode}`;
+  const put = (key: string, value: string) => {
+    const next = new URLSearchParams(search);
+    next.set(key, value);
+    setSearch(next, { replace: true });
+  };
+  const options = rigs.some((one) => one.id === rig.id)
+    ? rigs
+    : [{ ...rig, operator: rig.operator } as Schemas['Rig'], ...rigs];
   return (
     <main className="p-5 grid gap-3">
       <div className="flex flex-wrap gap-4 items-end justify-between">
-        <div>
-          <h1>{meaning.data?.craft ?? 'Rig'}</h1>
+        <div className="min-w-0">
+          <h1>{rig.craft}</h1>
           <p className="m-0 text-sm text-ink-soft">
-            What each finger does in this mode. The green band is where a thumb holds steadily.
+            {rig.operator ?? 'The school’s'}, version {rig.version}: {rig.reason}.
           </p>
         </div>
         <div className="flex flex-wrap gap-3 items-end">
-          <div className="w-52">
+          <div className="w-64">
             <Pick
-              label="Craft"
-              value={String(rig ?? '')}
-              onChange={(value) => setChosen(Number(value))}
-              options={(rigs.data ?? []).map((item) => ({
+              label="Rig"
+              value={String(rig.id)}
+              onChange={(value) => put('rig', value)}
+              options={options.map((item) => ({
                 value: String(item.id),
                 label: `${item.craft}, version ${item.version}`,
+                group: item.operator ?? 'The school’s',
               }))}
             />
           </div>
@@ -42,7 +94,7 @@ export default function RigStation() {
             <Choice
               label="Flight mode"
               value={mode}
-              onChange={setMode}
+              onChange={(value) => put('mode', value)}
               options={[
                 { value: 'slow', label: 'Slow' },
                 { value: 'standard', label: 'Standard' },
@@ -52,72 +104,40 @@ export default function RigStation() {
           </div>
         </div>
       </div>
-      {tune === undefined ? (
-        <Skeleton className="h-96" />
-      ) : (
-        <div className="grid gap-3 grid-cols-[repeat(auto-fill,minmax(min(100%,290px),1fr))]">
-          {tune.fingers.map((finger) => {
-            const top = shown(finger.top, finger.unit, units);
-            const factor = finger.top === 0 ? 1 : top.value / finger.top;
-            const unit = top.unit === 'deg/s' ? '\u00b0/s' : top.unit;
-            return (
-              <Card
-                key={finger.finger}
-                caption={
-                  <span style={{ color: `var(--${finger.finger})`, fontWeight: 650 }}>{finger.finger}</span>
-                }
-                aside={`${finger.ends[0]} / ${finger.ends[1]}`}
+      <div className="flex flex-wrap gap-2 items-center justify-between">
+        <nav aria-label="Views of this rig" className="flex flex-wrap gap-1">
+          {(Object.keys(VIEWS) as View[])
+            .filter((one) => one !== 'ducted' || rig.kind === 'ducted')
+            .map((one) => (
+              <Link
+                key={one}
+                to={at(one)}
+                aria-current={one === view ? 'page' : undefined}
+                className={`inline-flex items-center min-h-11 px-3 rounded-md no-underline ${one === view ? 'bg-haze text-ink font-semibold' : 'text-ink-soft'}`}
               >
-                <div className="px-3 pb-3 grid gap-2">
-                  <CurveCard
-                    points={finger.points.map(([a, b]) => [a ?? 0, (b ?? 0) * factor])}
-                    unit={unit}
-                    top={top.value}
-                    comfort={user.comfort}
-                    color={`var(--${finger.finger})`}
-                    label={`Curve of ${finger.finger}: half stick gives ${withUnit(finger.half_stick, finger.unit, units)}`}
-                  />
-                  <dl className="grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 m-0 text-sm">
-                    <dt>Full stick {finger.ends[1]}</dt>
-                    <dd className="figure m-0 text-right">{withUnit(finger.top, finger.unit, units)}</dd>
-                    {finger.top_back !== finger.top && (
-                      <>
-                        <dt>Full stick {finger.ends[0]}</dt>
-                        <dd className="figure m-0 text-right">
-                          {withUnit(finger.top_back, finger.unit, units)}
-                        </dd>
-                      </>
-                    )}
-                    <dt>Half stick</dt>
-                    <dd className="figure m-0 text-right">
-                      {withUnit(finger.half_stick, finger.unit, units)}
-                    </dd>
-                    <dt>Settles within</dt>
-                    <dd className="figure m-0 text-right">{figure(finger.settles_s, 2)} s</dd>
-                    <dt className="text-ink-soft">
-                      On this craft: <span className="figure">{curveNumber(finger.curve)}</span>
-                    </dt>
-                  </dl>
-                  <p className="m-0 text-sm text-ink-soft">{finger.convention}.</p>
-                </div>
-              </Card>
-            );
-          })}
-          <Card caption="From full speed to rest">
-            <div className="px-3 pb-3 grid gap-1">
-              <span className="figure text-2xl font-semibold">{withUnit(tune.brake_m, 'm', units)}</span>
-              <span className="text-sm text-ink-soft">
-                in {figure(tune.brake_s)} s after you let go. Look that far ahead, and behind you when you fly
-                backward.
-              </span>
-            </div>
-          </Card>
+                {VIEWS[one]}
+              </Link>
+            ))}
+        </nav>
+        <div className="flex flex-wrap gap-2">
+          <a className={buttonLook()} href={`/api/v1/rigs/${rig.id}/card`} target="_blank" rel="noreferrer">
+            <FileText size={17} aria-hidden />
+            Field card
+          </a>
+          <a className={buttonLook()} href={`/api/v1/rigs/${rig.id}/file`} download>
+            <Download size={17} aria-hidden />
+            Rig file
+          </a>
         </div>
-      )}
+      </div>
+      {view === 'numbers' && <Numbers draft={draft} />}
+      {view === 'try' && <TryIt draft={draft} />}
+      {view === 'advise' && <Advise draft={draft} />}
+      {view === 'ducted' && <Ducted draft={draft} />}
+      {view === 'compare' && <Compare draft={draft} first={Number(search.get('with')) || undefined} />}
+      {view === 'history' && <History draft={draft} />}
+      {view === 'craft' && <CraftView draft={draft} />}
+      {(view === 'numbers' || view === 'ducted' || view === 'try') && <SaveBar draft={draft} />}
     </main>
   );
-}
-
-function curveNumber(curve: Record<string, string | number>): string {
-  return curve.kind === 'rates' ? `${curve.centre} to ${curve.end}` : String(curve.value);
 }

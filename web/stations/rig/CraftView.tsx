@@ -1,0 +1,465 @@
+// The craft itself: its envelope in each mode, its gimbal and camera, entered by form or measured by a step test; and rigs that
+// come in as files.
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { call, Problem, type Schemas, upload } from '~/api/client';
+import { useCrafts } from '~/api/queries';
+import { Button } from '~/kit/Button';
+import { Card } from '~/kit/Card';
+import { Field } from '~/kit/Field';
+import { Notice } from '~/kit/Notice';
+import { NumberInput } from '~/kit/NumberInput';
+import { Skeleton } from '~/kit/Skeleton';
+import { useSession } from '~/shell/session';
+import { figure, withUnit } from '~/units';
+import type { Mode, RigDraft } from './useRigDraft';
+
+type Document = Schemas['CraftDocument'];
+type ModeNumbers = Schemas['RigModeSettings'];
+
+const MODES: Mode[] = ['slow', 'standard', 'fast'];
+
+const ENVELOPE: [
+  string,
+  string,
+  string,
+  (mode: ModeNumbers) => number,
+  (mode: ModeNumbers, value: number) => ModeNumbers,
+][] = [
+  ['run_mps', 'Top speed ahead', 'm/s', (m) => m.run_mps, (m, run_mps) => ({ ...m, run_mps })],
+  ['slide_mps', 'Top speed sideways', 'm/s', (m) => m.slide_mps, (m, slide_mps) => ({ ...m, slide_mps })],
+  ['climb_mps', 'Climb', 'm/s', (m) => m.climb_mps, (m, climb_mps) => ({ ...m, climb_mps })],
+  ['sink_mps', 'Sink', 'm/s', (m) => m.sink_mps, (m, sink_mps) => ({ ...m, sink_mps })],
+  ['turn_dps', 'Turn', 'deg/s', (m) => m.turn_dps, (m, turn_dps) => ({ ...m, turn_dps })],
+  [
+    'accelerate_mps2',
+    'Gain of speed',
+    'm/s2',
+    (m) => m.accelerate_mps2,
+    (m, accelerate_mps2) => ({ ...m, accelerate_mps2 }),
+  ],
+  ['brake_mps2', 'Braking', 'm/s2', (m) => m.brake_mps2, (m, brake_mps2) => ({ ...m, brake_mps2 })],
+  [
+    'climb_accelerate_mps2',
+    'Change of climb',
+    'm/s2',
+    (m) => m.climb_accelerate_mps2,
+    (m, climb_accelerate_mps2) => ({ ...m, climb_accelerate_mps2 }),
+  ],
+  [
+    'turn_accelerate_dps2',
+    'Change of turn',
+    'deg/s2',
+    (m) => m.turn_accelerate_dps2,
+    (m, turn_accelerate_dps2) => ({ ...m, turn_accelerate_dps2 }),
+  ],
+  [
+    'lag_s.travel',
+    'Time constant, travel',
+    's',
+    (m) => m.lag_s.travel,
+    (m, travel) => ({ ...m, lag_s: { ...m.lag_s, travel } }),
+  ],
+  [
+    'lag_s.climb',
+    'Time constant, climb',
+    's',
+    (m) => m.lag_s.climb,
+    (m, climb) => ({ ...m, lag_s: { ...m.lag_s, climb } }),
+  ],
+  [
+    'lag_s.turn',
+    'Time constant, turn',
+    's',
+    (m) => m.lag_s.turn,
+    (m, turn) => ({ ...m, lag_s: { ...m.lag_s, turn } }),
+  ],
+  [
+    'gimbal.top_rate_dps',
+    'Gimbal rate',
+    'deg/s',
+    (m) => m.gimbal.top_rate_dps,
+    (m, top_rate_dps) => ({ ...m, gimbal: { ...m.gimbal, top_rate_dps } }),
+  ],
+  [
+    'gimbal.cushion_s',
+    'Gimbal cushion',
+    's',
+    (m) => m.gimbal.cushion_s,
+    (m, cushion_s) => ({ ...m, gimbal: { ...m.gimbal, cushion_s } }),
+  ],
+];
+
+export function CraftView({ draft }: { draft: RigDraft }) {
+  const crafts = useCrafts();
+  if (crafts.error) throw crafts.error;
+  const craft = crafts.data?.find((one) => one.id === draft.rig.craft_id);
+  if (craft === undefined) return <Skeleton className="h-96" />;
+  return <CraftForm key={`${craft.id} ${craft.revision}`} craft={craft} mode={draft.mode} />;
+}
+
+function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
+  const { units } = useSession();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [document, setDocument] = useState<Document>(craft.document);
+  const [measured, setMeasured] = useState<Record<string, Schemas['StepFit'][]>>(craft.measured ?? {});
+  const [name, setName] = useState('');
+  const keep = useMutation({
+    mutationFn: (asNew: boolean) =>
+      asNew
+        ? call<Schemas['Craft']>('POST', '/crafts', {
+            document: { ...document, stock: { ...document.stock, craft: name.trim() } },
+            measured: Object.keys(measured).length > 0 ? measured : null,
+          })
+        : call<Schemas['Craft']>('PUT', `/crafts/${craft.id}`, {
+            document,
+            revision: craft.revision,
+            measured: Object.keys(measured).length > 0 ? measured : null,
+          }),
+    onSuccess: async (_, asNew) => {
+      for (const key of ['crafts', 'reading', 'sheet']) void client.invalidateQueries({ queryKey: [key] });
+      await client.invalidateQueries({ queryKey: ['rigs'] });
+      if (!asNew) return;
+      const rigs = await call<Schemas['Rig'][]>('GET', '/rigs');
+      const made = rigs.find((rig) => rig.craft === name.trim());
+      if (made !== undefined) navigate(`/rig?rig=${made.id}&mode=${mode}`);
+    },
+  });
+  const test = useMutation({
+    mutationFn: (log: File) => {
+      const form = new FormData();
+      form.append('log', log);
+      form.append('mode', mode);
+      return upload<Schemas['StepTest']>(`/crafts/${craft.id}/step-tests`, form, () => {});
+    },
+    onSuccess: (fitted) => {
+      setDocument({
+        ...document,
+        gimbal_top_dps: Math.max(document.gimbal_top_dps, fitted.document.gimbal_top_dps),
+        turn_top_dps: Math.max(document.turn_top_dps, fitted.document.turn_top_dps),
+        stock: {
+          ...document.stock,
+          modes: { ...document.stock.modes, [mode]: fitted.document.stock.modes[mode] },
+        },
+      });
+      setMeasured({ ...measured, [mode]: fitted.fits });
+    },
+  });
+  const places = keep.error instanceof Problem ? keep.error.details.errors.map((error) => error.place) : [];
+  const bad = (place: string) => places.some((one) => one === place);
+  const stock = document.stock;
+  const number = (
+    label: string,
+    value: number,
+    unit: string,
+    set: (value: number) => Document,
+    place: string,
+    spots = 2,
+  ) => (
+    <NumberInput
+      label={label}
+      value={value}
+      unit={unit}
+      units={units}
+      places={spots}
+      className="w-full min-h-8"
+      warn={bad(place)}
+      onChange={(next) => setDocument(set(next))}
+    />
+  );
+  const facts: [string, number, string, (value: number) => Document, string][] = [
+    ['Mass', document.mass_kg, 'kg', (mass_kg) => ({ ...document, mass_kg }), 'document.mass_kg'],
+    [
+      'Width, tip to tip',
+      stock.width_m,
+      'm',
+      (width_m) => ({ ...document, stock: { ...stock, width_m } }),
+      'document.stock.width_m',
+    ],
+    [
+      'Wind it may fly in',
+      stock.wind_limit_mps,
+      'm/s',
+      (wind_limit_mps) => ({ ...document, stock: { ...stock, wind_limit_mps } }),
+      'document.stock.wind_limit_mps',
+    ],
+    [
+      'Share of a gust that reaches it',
+      stock.gust_coupling,
+      '',
+      (gust_coupling) => ({ ...document, stock: { ...stock, gust_coupling } }),
+      'document.stock.gust_coupling',
+    ],
+    [
+      'Battery, hovering',
+      stock.battery_min,
+      'min',
+      (battery_min) => ({ ...document, stock: { ...stock, battery_min } }),
+      'document.stock.battery_min',
+    ],
+    [
+      'Gimbal down to',
+      stock.tilt_range_deg.low,
+      'deg',
+      (low) => ({ ...document, stock: { ...stock, tilt_range_deg: { ...stock.tilt_range_deg, low } } }),
+      'document.stock.tilt_range_deg.low',
+    ],
+    [
+      'Gimbal up to',
+      stock.tilt_range_deg.high,
+      'deg',
+      (high) => ({ ...document, stock: { ...stock, tilt_range_deg: { ...stock.tilt_range_deg, high } } }),
+      'document.stock.tilt_range_deg.high',
+    ],
+    [
+      'Gimbal rate at most',
+      document.gimbal_top_dps,
+      'deg/s',
+      (gimbal_top_dps) => ({ ...document, gimbal_top_dps }),
+      'document.gimbal_top_dps',
+    ],
+    [
+      'Its own number for 1°/s',
+      document.gimbal_units.rate_per_dps,
+      '',
+      (rate_per_dps) => ({ ...document, gimbal_units: { ...document.gimbal_units, rate_per_dps } }),
+      'document.gimbal_units.rate_per_dps',
+    ],
+    [
+      'Its own number for a cushion of 1 s',
+      document.gimbal_units.cushion_per_s,
+      '',
+      (cushion_per_s) => ({ ...document, gimbal_units: { ...document.gimbal_units, cushion_per_s } }),
+      'document.gimbal_units.cushion_per_s',
+    ],
+    [
+      'Sensor width',
+      document.camera.sensor_mm.width,
+      'mm',
+      (width) => ({
+        ...document,
+        camera: { ...document.camera, sensor_mm: { ...document.camera.sensor_mm, width } },
+      }),
+      'document.camera.sensor_mm.width',
+    ],
+    [
+      'Sensor height',
+      document.camera.sensor_mm.height,
+      'mm',
+      (height) => ({
+        ...document,
+        camera: { ...document.camera, sensor_mm: { ...document.camera.sensor_mm, height } },
+      }),
+      'document.camera.sensor_mm.height',
+    ],
+  ];
+  const list = (label: string, key: 'focal_mm' | 'frame_rates' | 'apertures') => (
+    <Field
+      label={label}
+      defaultValue={document.camera[key].join(', ')}
+      problem={bad(`document.camera.${key}`) ? 'Numbers with commas between them.' : undefined}
+      onBlur={(event) => {
+        const numbers = event.target.value
+          .split(/[\s,;]+/)
+          .map(Number)
+          .filter((value) => value > 0);
+        setDocument({ ...document, camera: { ...document.camera, [key]: numbers } });
+      }}
+    />
+  );
+  const changed = JSON.stringify(document) !== JSON.stringify(craft.document);
+  return (
+    <div className="grid gap-3 lg:grid-cols-[1.3fr_1fr] items-start">
+      <Card caption={`Envelope of the ${craft.name}`} aside="the most that may be set in each mode">
+        <div className="px-3 pb-3 overflow-x-auto">
+          <table className="w-full text-sm">
+            <thead>
+              <tr>
+                <th className="text-left font-normal text-ink-soft" />
+                {MODES.map((one) => (
+                  <th
+                    key={one}
+                    className={`text-right ${one === mode ? 'font-semibold' : 'font-normal text-ink-soft'}`}
+                  >
+                    {one}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {ENVELOPE.map(([place, label, unit, get, put]) => (
+                <tr key={place} className="border-t border-line">
+                  <th scope="row" className="text-left font-normal">
+                    {label}
+                  </th>
+                  {MODES.map((one) => (
+                    <td key={one}>
+                      {number(
+                        `${label}, ${one}`,
+                        get(stock.modes[one]),
+                        unit,
+                        (value) => ({
+                          ...document,
+                          stock: { ...stock, modes: { ...stock.modes, [one]: put(stock.modes[one], value) } },
+                        }),
+                        `document.stock.modes.${one}.${place}`,
+                      )}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </Card>
+      <div className="grid gap-3">
+        <Card caption="Airframe, gimbal and camera">
+          <div className="px-3 pb-3 grid gap-2">
+            <dl className="grid grid-cols-[1fr_7rem] m-0 text-sm items-center">
+              {facts.map(([label, value, unit, set, place]) => (
+                <div key={label} className="contents">
+                  <dt>{label}</dt>
+                  <dd className="m-0">{number(label, value, unit, set, place, unit === '' ? 1 : 2)}</dd>
+                </div>
+              ))}
+            </dl>
+            {list('Focal lengths, mm', 'focal_mm')}
+            <div className="grid grid-cols-2 gap-2">
+              {list('Frames a second', 'frame_rates')}
+              {list('Apertures, f/', 'apertures')}
+            </div>
+            <Field
+              label="Resolutions, pixels"
+              defaultValue={document.camera.resolutions.map((one) => one.join('\u00d7')).join(', ')}
+              problem={
+                places.some((place) => place.startsWith('document.camera.resolutions'))
+                  ? 'Such as 3840×2160, with commas between them.'
+                  : undefined
+              }
+              onBlur={(event) => {
+                const resolutions = event.target.value
+                  .split(/[,;]+/)
+                  .map((one) => one.split(/[x\u00d7*]/i).map((value) => Math.round(Number(value))))
+                  .filter((one) => one.length === 2 && one.every((value) => value > 0));
+                setDocument({ ...document, camera: { ...document.camera, resolutions } });
+              }}
+            />
+          </div>
+        </Card>
+        <Card caption="Measure it: a step test" aside={`${mode} mode`}>
+          <div className="px-3 pb-3 grid gap-2">
+            <p className="m-0 text-sm text-ink-soft">
+              In the open, high and still: one finger to full travel, held until the speed no longer grows,
+              let go, at rest again; each way six times, then the next finger. The log needs its stick
+              columns. Keep the craft in sight.
+            </p>
+            <input
+              type="file"
+              aria-label={`Log of a step test in ${mode} mode`}
+              accept=".csv,.gpx,.kml,.geojson"
+              className="min-h-11 py-2"
+              onChange={(event) => event.target.files?.[0] && test.mutate(event.target.files[0])}
+            />
+            {test.error && <Notice error={test.error} />}
+            {measured[mode] !== undefined && <Fits fits={measured[mode]} />}
+          </div>
+        </Card>
+        <Card className="p-3 grid gap-2">
+          {keep.error && <Notice error={keep.error} />}
+          {keep.data && !changed && <Notice tone="leaf" text="Kept." />}
+          {craft.mine ? (
+            <Button primary disabled={!changed || keep.isPending} onClick={() => keep.mutate(false)}>
+              Keep these numbers for the {craft.name}
+            </Button>
+          ) : (
+            <p className="m-0 text-sm text-ink-soft">
+              A trainer corrects the school’s craft. You may enter your own:
+            </p>
+          )}
+          <Field
+            label="Or enter them as another craft, called"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <Button disabled={name.trim() === '' || keep.isPending} onClick={() => keep.mutate(true)}>
+            Enter it
+          </Button>
+        </Card>
+        <RigFiles />
+      </div>
+    </div>
+  );
+}
+
+function Fits({ fits }: { fits: Schemas['StepFit'][] }) {
+  const { units } = useSession();
+  const said = (one: Schemas['Measured'] | null, unit: string, places = 2) =>
+    one === null ? 'not felt' : `${withUnit(one.value, unit, units, places)} ± ${figure(one.sd, places)}`;
+  return (
+    <table className="w-full text-sm" data-fits>
+      <thead>
+        <tr className="text-left text-ink-soft">
+          <th className="font-normal">Finger</th>
+          <th className="font-normal text-right">Top</th>
+          <th className="font-normal text-right">Time constant</th>
+          <th className="font-normal text-right">To rest</th>
+        </tr>
+      </thead>
+      <tbody>
+        {fits.map((fit) => (
+          <tr key={fit.finger} className="border-t border-line">
+            <th scope="row" className="text-left font-normal" style={{ color: `var(--${fit.finger})` }}>
+              {fit.finger}
+              <span className="text-ink-soft"> ×{fit.steps}</span>
+            </th>
+            <td className="figure text-right">{said(fit.top ?? fit.top_back, fit.unit)}</td>
+            <td className="figure text-right">{said(fit.lag_s, 's')}</td>
+            <td className="figure text-right">{said(fit.stop_way, fit.unit === 'm/s' ? 'm' : 'deg', 1)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function RigFiles() {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const take = useMutation({
+    mutationFn: async (file: File) => {
+      let body: unknown;
+      try {
+        body = JSON.parse(await file.text());
+      } catch {
+        throw new Problem(422, {
+          type: 'urn:larkspur:problem:refused',
+          title: 'No rig file',
+          status: 422,
+          detail: `${file.name} is not JSON, so it is no rig file. Nothing was changed.`,
+          errors: [],
+        });
+      }
+      return call<Schemas['RigDetail']>('POST', '/rig-files', body);
+    },
+    onSuccess: (rig) => {
+      for (const key of ['rigs', 'crafts']) void client.invalidateQueries({ queryKey: [key] });
+      navigate(`/rig?rig=${rig.id}`);
+    },
+  });
+  return (
+    <Card caption="A rig from a file">
+      <div className="px-3 pb-3 grid gap-2">
+        <input
+          type="file"
+          aria-label="Rig file"
+          accept=".json"
+          className="min-h-11 py-2"
+          onChange={(event) => event.target.files?.[0] && take.mutate(event.target.files[0])}
+        />
+        {take.error && <Notice error={take.error} />}
+      </div>
+    </Card>
+  );
+}

@@ -1,0 +1,121 @@
+// The opening view of Rig: a curve card for each finger, what lies around them, and the bar that keeps what was changed.
+import { TriangleAlert } from 'lucide-react';
+import type { Schemas } from '~/api/client';
+import { Card } from '~/kit/Card';
+import { NumberInput } from '~/kit/NumberInput';
+import { Pick } from '~/kit/Pick';
+import { Skeleton } from '~/kit/Skeleton';
+import { useSession } from '~/shell/session';
+import { figure, withUnit } from '~/units';
+import { FingerCard } from './FingerCard';
+import { HandsCard } from './HandsCard';
+import { type RigDraft, withMode } from './useRigDraft';
+
+export function Numbers({ draft }: { draft: RigDraft }) {
+  const { reading } = draft;
+  if (reading === null) return <Skeleton className="h-96" />;
+  return (
+    <div className="grid gap-3 grid-cols-[repeat(auto-fill,minmax(min(100%,350px),1fr))] items-start">
+      {reading.fingers.map((finger) => (
+        <FingerCard key={finger.finger} draft={draft} finger={finger} distance={reading.distance_m} />
+      ))}
+      <div className="grid gap-3">
+        <Braking draft={draft} reading={reading} />
+        <HandsCard draft={draft} hands={reading.hands} />
+        {reading.oddities.length > 0 && (
+          <Card caption="Odd, and perhaps meant">
+            <ul className="m-0 px-3 pb-3 grid gap-2 list-none text-sm">
+              {reading.oddities.map((oddity) => (
+                <li key={oddity.place} className="flex gap-2">
+                  <TriangleAlert size={16} className="shrink-0 mt-0.5 text-pollen-ink" aria-hidden />
+                  {oddity.text}
+                </li>
+              ))}
+            </ul>
+          </Card>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Braking({ draft, reading }: { draft: RigDraft; reading: Schemas['RigReading'] }) {
+  const { units } = useSession();
+  const mode = draft.settings.modes[draft.mode];
+  const bad = (end: string) => draft.problem?.details.errors.some((error) => error.place.endsWith(end));
+  return (
+    <Card caption="From full speed to rest">
+      <div className="px-3 pb-3 grid gap-1">
+        <span className="figure text-2xl font-semibold">{withUnit(reading.brake_m, 'm', units)}</span>
+        <span className="text-sm text-ink-soft">
+          in {figure(reading.brake_s)} s after you let go. Look that far ahead, and behind you when you fly
+          backward.
+        </span>
+        <dl className="grid grid-cols-[1fr_auto] gap-x-3 m-0 text-sm items-baseline">
+          <dt>Braking</dt>
+          <dd className="m-0 text-right">
+            <NumberInput
+              label="Braking"
+              value={mode.brake_mps2}
+              unit="m/s2"
+              units={units}
+              warn={bad('brake_mps2')}
+              onChange={(brake_mps2) =>
+                draft.change((settings) => withMode(settings, draft.mode, (now) => ({ ...now, brake_mps2 })))
+              }
+            />
+          </dd>
+          <dt>Gain of speed</dt>
+          <dd className="m-0 text-right">
+            <NumberInput
+              label="Gain of speed"
+              value={mode.accelerate_mps2}
+              unit="m/s2"
+              units={units}
+              warn={bad('accelerate_mps2')}
+              onChange={(accelerate_mps2) =>
+                draft.change((settings) =>
+                  withMode(settings, draft.mode, (now) => ({ ...now, accelerate_mps2 })),
+                )
+              }
+            />
+          </dd>
+          {(['travel', 'climb'] as const).map((axis) => (
+            <div key={axis} className="contents">
+              <dt>Answer of the {axis}: time constant</dt>
+              <dd className="m-0 text-right">
+                <NumberInput
+                  label={`Answer of the ${axis}`}
+                  value={mode.lag_s[axis]}
+                  unit="s"
+                  units={units}
+                  places={2}
+                  warn={bad(`lag_s.${axis}`)}
+                  onChange={(seconds) =>
+                    draft.change((settings) =>
+                      withMode(settings, draft.mode, (now) => ({
+                        ...now,
+                        lag_s: { ...now.lag_s, [axis]: seconds },
+                      })),
+                    )
+                  }
+                />
+              </dd>
+            </div>
+          ))}
+        </dl>
+        {draft.rig.focals.length > 1 && (
+          <Pick
+            label="Lens"
+            value={String(draft.focal ?? draft.rig.focals[0])}
+            onChange={(focal) => draft.setFocal(Number(focal))}
+            options={draft.rig.focals.map((focal) => ({ value: String(focal), label: `${focal} mm` }))}
+          />
+        )}
+        <p className="m-0 text-sm text-ink-soft">
+          The lens sees {figure(reading.camera.hfov_deg, 0)}° across.
+        </p>
+      </div>
+    </Card>
+  );
+}

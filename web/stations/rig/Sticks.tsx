@@ -1,0 +1,185 @@
+// A finger on two virtual sticks and a wheel: pointer and touch on the pads, keys, or a gamepad. Which pad does what follows the
+// stick mode. A pad springs back when it is let go.
+import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import type { Fingers } from './sheet';
+import { REST } from './sheet';
+
+type Axis = keyof Fingers;
+/** Across and up of the left and the right stick, by stick mode (common practice of transmitters). */
+const PADS: Record<number, { left: [Axis, Axis]; right: [Axis, Axis] }> = {
+  1: { left: ['turn', 'run'], right: ['slide', 'climb'] },
+  2: { left: ['turn', 'climb'], right: ['slide', 'run'] },
+  3: { left: ['slide', 'run'], right: ['turn', 'climb'] },
+  4: { left: ['slide', 'climb'], right: ['turn', 'run'] },
+};
+
+/** Keys of the left stick, the right stick and the wheel, each with its place: across, then up. */
+const KEYS: Record<string, ['left' | 'right' | 'wheel', 0 | 1, 1 | -1]> = {
+  a: ['left', 0, -1],
+  d: ['left', 0, 1],
+  s: ['left', 1, -1],
+  w: ['left', 1, 1],
+  j: ['right', 0, -1],
+  l: ['right', 0, 1],
+  k: ['right', 1, -1],
+  i: ['right', 1, 1],
+  u: ['wheel', 1, 1],
+  m: ['wheel', 1, -1],
+};
+
+/** How far a key presses its stick. */
+const KEYED = 0.5;
+
+type Props = {
+  mode: number;
+  /** Read at every step of the clock; written here. */
+  input: { current: Fingers };
+};
+
+export function Sticks({ mode, input }: Props) {
+  const pads = PADS[mode] ?? (PADS[2] as (typeof PADS)[number]);
+  const [shown, setShown] = useState<Fingers>(REST);
+  const put = (next: Partial<Fingers>) => {
+    input.current = { ...input.current, ...next };
+    setShown(input.current);
+  };
+  const latest = useRef(put);
+  latest.current = put;
+
+  useEffect(() => {
+    const held = new Map<string, true>();
+    const apply = () => {
+      const sum: Fingers = { ...REST };
+      for (const key of held.keys()) {
+        const [pad, along, sign] = KEYS[key] as (typeof KEYS)[string];
+        sum[pad === 'wheel' ? 'tilt' : pads[pad][along]] += sign * KEYED;
+      }
+      latest.current(sum);
+    };
+    const onKey = (event: KeyboardEvent) => {
+      const key = event.key.toLowerCase();
+      if (event.ctrlKey || event.metaKey || event.altKey || KEYS[key] === undefined) return;
+      if ((event.target as HTMLElement).closest('input, textarea, [role="dialog"], [role="listbox"]')) return;
+      event.preventDefault();
+      if (event.type === 'keydown') held.set(key, true);
+      else held.delete(key);
+      apply();
+    };
+    const letGo = () => {
+      held.clear();
+      apply();
+    };
+    window.addEventListener('keydown', onKey);
+    window.addEventListener('keyup', onKey);
+    window.addEventListener('blur', letGo);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('keyup', onKey);
+      window.removeEventListener('blur', letGo);
+    };
+  }, [pads]);
+
+  useEffect(() => {
+    let frame = 0;
+    let moved = false;
+    const read = () => {
+      const pad = navigator.getGamepads?.().find((one) => one !== null && one.axes.length >= 4);
+      if (pad) {
+        const [lx = 0, ly = 0, rx = 0, ry = 0] = pad.axes;
+        const wheel = (pad.buttons[7]?.value ?? 0) - (pad.buttons[6]?.value ?? 0);
+        const any = Math.max(...[lx, ly, rx, ry, wheel].map(Math.abs)) > 0.03;
+        if (any || moved) {
+          latest.current({
+            [pads.left[0]]: lx,
+            [pads.left[1]]: -ly,
+            [pads.right[0]]: rx,
+            [pads.right[1]]: -ry,
+            tilt: wheel,
+          });
+        }
+        moved = any;
+      }
+      frame = requestAnimationFrame(read);
+    };
+    frame = requestAnimationFrame(read);
+    return () => cancelAnimationFrame(frame);
+  }, [pads]);
+
+  return (
+    <div className="flex flex-wrap gap-3 items-end justify-center">
+      <Pad name="Left stick" axes={pads.left} shown={shown} onMove={put} keys="a d, w s" />
+      <Pad name="Wheel" axes={[null, 'tilt']} shown={shown} onMove={put} keys="u, m" />
+      <Pad name="Right stick" axes={pads.right} shown={shown} onMove={put} keys="j l, i k" />
+    </div>
+  );
+}
+
+type PadProps = {
+  name: string;
+  axes: [Axis | null, Axis];
+  shown: Fingers;
+  onMove: (next: Partial<Fingers>) => void;
+  keys: string;
+};
+
+function Pad({ name, axes, shown, onMove, keys }: PadProps) {
+  const [across, up] = axes;
+  const held = useRef(false);
+  const [width, height] = across === null ? [56, 150] : [150, 150];
+  const reach = 62;
+  const move = (event: PointerEvent<HTMLDivElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const share = (value: number) => Math.max(-1, Math.min(1, value / reach));
+    const x = share(event.clientX - box.left - box.width / 2);
+    const y = share(box.top + box.height / 2 - event.clientY);
+    onMove(across === null ? { [up]: y } : { [across]: x, [up]: y });
+  };
+  const release = () => {
+    if (!held.current) return;
+    held.current = false;
+    onMove(across === null ? { [up]: 0 } : { [across]: 0, [up]: 0 });
+  };
+  const x = across === null ? 0 : shown[across];
+  return (
+    <div className="grid gap-1 justify-items-center">
+      <div
+        role="application"
+        aria-label={`${name}: ${across === null ? '' : `${across} across, `}${up} up. Keys ${keys}.`}
+        data-pad={name}
+        className="relative rounded-md border border-line bg-haze cursor-grab touch-none select-none"
+        style={{ width, height }}
+        onPointerDown={(event) => {
+          held.current = true;
+          event.currentTarget.setPointerCapture(event.pointerId);
+          move(event);
+        }}
+        onPointerMove={(event) => held.current && move(event)}
+        onPointerUp={release}
+        onPointerCancel={release}
+      >
+        <svg width={width} height={height} className="absolute inset-0" aria-hidden="true">
+          <path
+            d={`M${width / 2} 8V${height - 8}${across === null ? '' : `M8 ${height / 2}H${width - 8}`}`}
+            stroke="var(--petal)"
+            strokeDasharray="2 4"
+          />
+          <circle
+            cx={width / 2 + reach * x}
+            cy={height / 2 - reach * shown[up]}
+            r={14}
+            fill={`var(--${across !== null && Math.abs(x) > Math.abs(shown[up]) ? across : up})`}
+            stroke="var(--card)"
+            strokeWidth={3}
+          />
+        </svg>
+      </div>
+      <span className="text-sm">
+        {across === null ? '' : `${across} ↔ `}
+        {up} ↕
+      </span>
+      <span className="text-sm text-ink-soft">
+        {name}: <span className="figure">{keys}</span>
+      </span>
+    </div>
+  );
+}
