@@ -41,7 +41,7 @@ final readonly class AdviseRig
             }
         }
         $comfort = $school->house_style['comfort'];
-        $wish = new AdviceWish($house, $this->read->hands($sheet, $rig->operator)->nudge(), $comfort['least'], $comfort['most']);
+        $wish = new AdviceWish($house, $this->read->hands($sheet, $rig)->nudge(), $comfort['least'], $comfort['most']);
         $advice = Advice::of($craftSheet, $sheet->mode($mode), $demands, $wish);
 
         return [

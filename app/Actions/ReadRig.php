@@ -7,7 +7,6 @@ namespace App\Actions;
 use App\Models\Craft;
 use App\Models\Rig;
 use App\Models\Take;
-use App\Models\User;
 use Larkspur\Camera\Lens;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
@@ -50,7 +49,7 @@ final readonly class ReadRig
             $sheet = $sheet->withMode($tune->with($finger, curve: $curve));
         }
         $lens = $focal === null ? Lens::read(Fields::of($rig->camera)) : $craftSheet->camera->lens($focal);
-        $hands = $this->hands($sheet, $rig->operator);
+        $hands = $this->hands($sheet, $rig);
         $camera = $focal === null ? $rig->camera : [...$lens->toArray(), 'focal_mm' => $focal];
 
         return [
@@ -65,13 +64,13 @@ final readonly class ReadRig
     }
 
     /** The operator's hands, with the tremble of their own logs where enough of them tell it. */
-    public function hands(RigSheet $sheet, ?User $operator): Hands
+    public function hands(RigSheet $sheet, Rig $rig): Hands
     {
-        $hands = $sheet->hands ?? ($operator === null ? new Hands : Hands::read(Fields::of(['stick_mode' => $operator->stick_mode, 'wheel_up' => $operator->wheel_up])));
-        if ($operator === null) {
-            return $hands;
+        if ($rig->operator_id === null) {
+            return $sheet->hands ?? new Hands;
         }
-        $trembles = Take::query()->where('operator_id', $operator->id)->where('automated', false)->whereNotNull('tremble')->orderByDesc('flown_at')->limit(self::LOOK_BACK)->pluck('tremble')->map(floatval(...))->all();
+        $hands = $sheet->hands ?? Hands::read(Fields::of($rig->loadMissing('operator')->operator?->only(['stick_mode', 'wheel_up']) ?? []));
+        $trembles = Take::query()->where('operator_id', $rig->operator_id)->where('automated', false)->whereNotNull('tremble')->orderByDesc('flown_at')->limit(self::LOOK_BACK)->pluck('tremble')->map(floatval(...))->all();
 
         return count($trembles) < self::FEWEST ? $hands : $hands->withTremble(Statistics::median(array_values($trembles)));
     }

@@ -20,6 +20,9 @@ final readonly class Conversion
 
     private const POINTS = 40;
 
+    /** Enough to find an output at half stick to within 0.0001. */
+    private const ROUNDS = 20;
+
     private function __construct(public string $kind, public ResponseCurve $curve, public float $difference)
     {
     }
@@ -31,11 +34,35 @@ final readonly class Conversion
         if ($own === $kind) {
             return new self($kind, $curve, 0.0);
         }
-        // Every convention has one free number, so the search is along the output at half stick.
-        $at = static fn (float $half): ResponseCurve => CurveKinds::through($kind, 0.5, $half, $end);
-        $best = self::least(static fn (float $half): float => self::meanSquare($curve, $at($half)), 0.04, 0.96);
+        $nearest = match (true) {
+            $curve instanceof HalfStickCurve && ($kind === 'half-stick' || $kind === 'half-stick-percent') => new HalfStickCurve($curve->halfStickOutput, $kind !== 'half-stick'),
+            $kind === 'soft-expo' => self::expo($curve),
+            default => self::searched($curve, $kind, $end),
+        };
 
-        return new self($kind, $at($best), self::largest($curve, $at($best)));
+        return new self($kind, $nearest, self::largest($curve, $nearest));
+    }
+
+    /** The cubic is linear in its number, y = x - e (x - x^3): the least-squares number is a quotient. */
+    private static function expo(ResponseCurve $curve): CubicExpoCurve
+    {
+        $above = $below = 0.0;
+        for ($i = 2; $i < self::POINTS; $i += 2) {
+            $x = $i / self::POINTS;
+            $bend = $x - $x ** 3;
+            $above += ($x - $curve->output($x)) * $bend;
+            $below += $bend * $bend;
+        }
+
+        return new CubicExpoCurve(max(-0.5, min(1.0, $above / $below)));
+    }
+
+    /** Every convention has one free number, so the search is along the output at half stick. */
+    private static function searched(ResponseCurve $curve, string $kind, float $end): ResponseCurve
+    {
+        $at = static fn (float $half): ResponseCurve => CurveKinds::through($kind, 0.5, $half, $end);
+
+        return $at(self::least(static fn (float $half): float => self::meanSquare($curve, $at($half)), 0.04, 0.96));
     }
 
     /**
@@ -87,7 +114,7 @@ final readonly class Conversion
     private static function meanSquare(ResponseCurve $a, ResponseCurve $b): float
     {
         $sum = 0.0;
-        for ($i = 1; $i < self::POINTS; $i++) {
+        for ($i = 2; $i < self::POINTS; $i += 2) {
             $sum += ($a->output($i / self::POINTS) - $b->output($i / self::POINTS)) ** 2;
         }
 
@@ -116,7 +143,7 @@ final readonly class Conversion
         $a = $high - $golden * ($high - $low);
         $b = $low + $golden * ($high - $low);
         [$costA, $costB] = [$cost($a), $cost($b)];
-        for ($i = 0; $i < 32; $i++) {
+        for ($i = 0; $i < self::ROUNDS; $i++) {
             if ($costA < $costB) {
                 [$high, $b, $costB] = [$b, $a, $costA];
                 $a = $high - $golden * ($high - $low);

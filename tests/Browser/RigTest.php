@@ -40,7 +40,7 @@ final class RigTest extends BrowserCase
         $chrome->type(WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP);
         $chrome->waitUntil(fn (): bool => (float) $this->entered($chrome, 'Curve of tilt') > (float) $before + 0.025, 'Arrow keys pull no curve.');
         $this->enter($chrome, 'Top rate of turn, deg/s', '41');
-        $chrome->seeText('58.00 °/s → 41.00 °/s');
+        $chrome->seeText("58.00\u{a0}°/s → 41.00\u{a0}°/s");
         $chrome->script("document.querySelector('[aria-label=\"Why you change it\"]').focus()");
         $chrome->type('calmer turns', WebDriverKeys::ENTER);
         $chrome->seeText('Probe Rowan, version 1: calmer turns.');
@@ -167,7 +167,7 @@ final class RigTest extends BrowserCase
         $chrome->seeText('Too few takes to tell');
         $chrome->press('Compare');
         $chrome->seeText('standard: top turn');
-        $chrome->seeText('48.00 °/s → 36.00 °/s');
+        $chrome->seeText("48.00\u{a0}°/s → 36.00\u{a0}°/s");
         $chrome->visit('/rig/history')->see('[data-version="2"]');
         $chrome->press('Go back to this');
         $chrome->seeText('Back to version 1');

@@ -1,6 +1,6 @@
 // Curve card: finger travel against what the craft or the camera does, in its own unit. Where it may be changed, the curve is
 // pulled through the pointer, or up and down at half stick with the arrow keys.
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { type KeyboardEvent, useEffect, useRef } from 'react';
 import { useSize } from '~/kit/useSize';
 import { figure } from '~/units';
 import { through } from './scale';
@@ -19,6 +19,9 @@ type Props = {
   onPull?: ((travel: number, output: number) => void) | undefined;
 };
 
+/** Where a browser has no raw updates, its frame-aligned ones serve. */
+const MOVES = 'onpointerrawupdate' in globalThis ? 'pointerrawupdate' : 'pointermove';
+
 /** Presses nearer than this belong together, ms. */
 const KEYS_APART = 500;
 
@@ -32,14 +35,30 @@ export function CurveCard({ points, unit, color, label, top, comfort, beside, he
   const foot = 22;
   const x = (travel: number) => left + travel * (width - left - 10);
   const y = (rate: number) => height - foot - (rate / Math.max(1e-6, top)) * (height - foot - 16);
-  if (width === 0) return <div ref={ref} style={{ height }} />;
-  const half = points[Math.round((points.length - 1) / 2)]?.[1] ?? 0;
-  const pull = (event: PointerEvent<SVGSVGElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const travel = within((event.clientX - box.left - left) / (width - left - 10));
-    const output = within((height - foot - (event.clientY - box.top)) / (height - foot - 16));
+  const drawing = useRef<SVGSVGElement>(null);
+  const pull = (clientX: number, clientY: number) => {
+    const box = drawing.current?.getBoundingClientRect();
+    if (box === undefined) return;
+    const travel = within((clientX - box.left - left) / (width - left - 10));
+    const output = within((height - foot - (clientY - box.top)) / (height - foot - 16));
     onPull?.(travel, output);
   };
+  const latest = useRef(pull);
+  latest.current = pull;
+  // Raw updates come with the pointer and not with the next frame, which would cost up to a frame before the request leaves.
+  const drawn = width > 0;
+  useEffect(() => {
+    const element = drawing.current;
+    if (!drawn || element === null) return;
+    const move = (event: Event) => {
+      const { clientX, clientY } = event as globalThis.PointerEvent;
+      if (pulling.current) latest.current(clientX, clientY);
+    };
+    element.addEventListener(MOVES, move);
+    return () => element.removeEventListener(MOVES, move);
+  }, [drawn]);
+  if (!drawn) return <div ref={ref} style={{ height }} />;
+  const half = points[Math.round((points.length - 1) / 2)]?.[1] ?? 0;
   const onKey = (event: KeyboardEvent) => {
     const step = { ArrowUp: 0.01, ArrowDown: -0.01 }[event.key];
     if (step === undefined || onPull === undefined) return;
@@ -54,6 +73,7 @@ export function CurveCard({ points, unit, color, label, top, comfort, beside, he
   return (
     <div ref={ref} className="overflow-hidden" data-picture="curve-card">
       <svg
+        ref={drawing}
         width={width}
         height={height}
         role={onPull === undefined ? 'img' : 'slider'}
@@ -74,9 +94,8 @@ export function CurveCard({ points, unit, color, label, top, comfort, beside, he
           if (onPull === undefined) return;
           pulling.current = true;
           event.currentTarget.setPointerCapture(event.pointerId);
-          pull(event);
+          pull(event.clientX, event.clientY);
         }}
-        onPointerMove={(event) => pulling.current && pull(event)}
         onPointerUp={() => {
           pulling.current = false;
         }}

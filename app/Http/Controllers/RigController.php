@@ -62,7 +62,7 @@ final class RigController extends Controller
     public function reading(RigReading $request, Rig $rig, ReadRig $read): JsonResponse
     {
         $this->authorize('view', $rig);
-        $rig->load(['model', 'operator']);
+        $rig->load('model');
 
         return new JsonResponse($read($rig, $rig->model, $request->string('mode')->toString(), $request->settings(), $request->drag(), $request->focal(), $request->float('distance_m', Meaning::LOOKED_AT)));
     }

@@ -18,19 +18,20 @@
 <meta charset="utf-8">
 <title>{{ $rig->craft }}, version {{ $rig->version }}</title>
 <style>
-    @page { margin: 7mm 8mm; }
+    @page { margin: 6mm 8mm; }
     body { font-family: 'DejaVu Sans', sans-serif; color: #1E1B3A; font-size: 11pt; margin: 0; }
-    h1 { font-size: 19pt; margin: 0; }
-    .sub { font-size: 9.5pt; margin: 0 0 2mm; color: #5C5878; }
-    table { width: 100%; border-collapse: collapse; }
-    th, td { text-align: right; padding: 0.6mm 1mm; border-bottom: 0.3mm solid #E4DFD2; vertical-align: top; }
+    h1 { font-size: 17pt; margin: 0; line-height: 1; }
+    .sub { font-size: 9pt; margin: 0.6mm 0 1mm; color: #5C5878; }
+    table { width: 100%; border-collapse: collapse; table-layout: fixed; }
+    th:first-child, td:first-child { width: 19%; }
+    th, td { text-align: right; padding: 0.4mm 0.6mm; line-height: 1.05; border-bottom: 0.3mm solid #E4DFD2; vertical-align: middle; }
     th:first-child, td:first-child { text-align: left; font-weight: bold; }
     thead th { border-bottom: 0.6mm solid #1E1B3A; font-size: 11pt; text-transform: capitalize; }
-    .big { font-size: 13.5pt; font-weight: bold; }
+    .big { font-size: 14.5pt; font-weight: bold; }
     .own { font-size: 8.5pt; color: #5C5878; }
-    h2 { font-size: 10.5pt; margin: 2.6mm 0 0.6mm; }
-    .cautions { font-size: 9pt; margin: 2.4mm 0 0; padding: 1.5mm 2mm; border: 0.5mm solid #B33A26; }
-    .foot { font-size: 8.5pt; color: #5C5878; margin-top: 1.6mm; }
+    h2 { font-size: 10pt; margin: 1.7mm 0 0.2mm; }
+    .cautions { font-size: 9.5pt; margin: 1.8mm 0 0; padding: 1mm 1.6mm; line-height: 1.15; border: 0.5mm solid #B33A26; }
+    .foot { font-size: 8pt; color: #5C5878; margin: 1mm 0 0; line-height: 1.1; }
 </style>
 </head>
 <body>
@@ -54,6 +55,9 @@
                 <td class="big">{{ $rate($finger, $finger['top']) }}@if ($finger['own'] !== null) <span class="own">[{{ $finger['own']['rate'] }}]</span>@endif</td>
             @endforeach
         </tr>
+        @if ($id === 'climb')
+            <tr><td>Sink</td>@foreach ($modes as $mode)<td class="big">{{ $speed(collect($mode['fingers'])->firstWhere('finger', 'climb')['top_back']) }}</td>@endforeach</tr>
+        @endif
     @endforeach
 </table>
 
@@ -71,8 +75,7 @@
 </table>
 
 @if ($modes[0]['ducted'] !== null)
-    <h2>Throttle</h2>
-    <table><tr><td>Hover at half stick</td><td class="big">{{ number_format(100 * $modes[0]['ducted']['hover'], 0) }} %</td><td>limit</td><td class="big">{{ number_format(100 * $modes[0]['ducted']['limit'], 0) }} %</td><td>camera</td><td class="big">{{ number_format($modes[0]['ducted']['camera_deg'], 0) }}°</td></tr></table>
+    <table><tr><td>Throttle</td><td>hover <span class="big">{{ number_format(100 * $modes[0]['ducted']['hover'], 0) }} %</span></td><td>limit <span class="big">{{ number_format(100 * $modes[0]['ducted']['limit'], 0) }} %</span></td><td>camera <span class="big">{{ number_format($modes[0]['ducted']['camera_deg'], 0) }}°</span></td></tr></table>
 @endif
 
 <p class="cautions">Hover 10 to 15 s first; look and listen. Change modes at rest: the sticks answer otherwise. Keep the craft in sight, and more than the braking way clear. Ask your local authority; its rules come first.</p>

@@ -1,6 +1,6 @@
 // Frame it: from the picture that is wanted to where the lens must be. The answer is the server's; one press puts it in.
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { call, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -21,7 +21,7 @@ type Props = {
 
 const HORIZON = { upper: 1 / 3, middle: 0.5, lower: 2 / 3 };
 
-export function FrameIt({ rigId, site, subjectId, parameters, set }: Props) {
+export const FrameIt = memo(function FrameIt({ rigId, site, subjectId, parameters, set }: Props) {
   const { units } = useSession();
   const solid = site.document.solids.find((item) => item.id === subjectId && item.role === 'subject');
   const [tall, setTall] = useState(solid?.height_m ?? 6);
@@ -93,4 +93,4 @@ export function FrameIt({ rigId, site, subjectId, parameters, set }: Props) {
       )}
     </Card>
   );
-}
+});

@@ -12,12 +12,14 @@ type Props = {
   unit: string;
   letGo?: number | null;
   label: string;
+  /** The scale reaches at least so far. */
+  reach: number;
 };
 
-export function RateTrace({ traces, step, seconds, unit, letGo = null, label }: Props) {
+export function RateTrace({ traces, step, seconds, unit, letGo = null, label, reach }: Props) {
   const [ref, { width }] = useSize<HTMLDivElement>();
   const height = 190;
-  const most = roundUp(Math.max(0.2, ...traces.flatMap((trace) => trace.rates.map(Math.abs))));
+  const most = roundUp(Math.max(reach, ...traces.flatMap((trace) => trace.rates.map(Math.abs))));
   const low = traces.some((trace) => trace.rates.some((rate) => rate < -0.02 * most)) ? -most : 0;
   const x = linear(0, seconds, 44, Math.max(60, width - 12));
   const y = linear(low, most, height - 24, 12);

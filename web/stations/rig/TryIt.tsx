@@ -197,6 +197,7 @@ export function TryIt({ draft }: { draft: RigDraft }) {
               seconds={seconds}
               unit={unit.unit === 'deg/s' ? '\u00b0/s' : unit.unit}
               letGo={past.letGo}
+              reach={0.25 * axis.top * factor}
               label={`Rate of ${finger} over time`}
             />
             <div className="grid grid-cols-5 gap-2">

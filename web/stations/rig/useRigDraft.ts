@@ -1,6 +1,6 @@
 // The settings of a rig as they stand on the page, and what the server says they mean. A pulled curve comes back as the number
 // that the craft would show; what is refused stays on the page with the words for it.
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { call, type Problem, type Schemas } from '~/api/client';
 import { useLatest } from '~/kit/useLatest';
 
@@ -26,65 +26,76 @@ export type RigDraft = {
 };
 
 type Wish = Schemas['RigDraft'];
+/** What was typed last. A pulled curve types nothing: its number comes with the answer. */
+type Edit = { settings: Settings; focal: number | null };
+type Answer = { reading: Reading; to: Edit };
 
 export function useRigDraft(rig: Schemas['RigDetail'], mode: Mode): RigDraft {
-  const [settings, setSettings] = useState(rig.settings);
-  const [focal, setFocal] = useState<number | null>(rig.camera.focal_mm);
-  const latest = useRef({ settings: rig.settings, focal: rig.camera.focal_mm });
+  const [edit, setEdit] = useState<Edit>({ settings: rig.settings, focal: rig.camera.focal_mm });
   const {
-    value: reading,
+    value: answer,
     problem,
     ask,
-  } = useLatest((wish: Wish) => call<Reading>('POST', `/rigs/${rig.id}/reading`, wish), 'larkspur:rig');
+  } = useLatest(
+    async ({ wish, to }: { wish: Wish; to: Edit }): Promise<Answer> => ({
+      reading: await call<Reading>('POST', `/rigs/${rig.id}/reading`, wish),
+      to,
+    }),
+    'larkspur:rig',
+  );
+  // The server's numbers are the settings as soon as it has answered the last edit.
+  const settings = answer !== null && answer.to === edit ? answer.reading.settings : edit.settings;
+  const latest = useRef({ edit, settings });
+  useLayoutEffect(() => {
+    latest.current = { edit, settings };
+  }, [edit, settings]);
 
   const send = useCallback(
     (drag?: NonNullable<Wish['drag']>) =>
       ask({
-        mode,
-        settings: latest.current.settings,
-        focal_mm: latest.current.focal,
-        ...(drag === undefined ? {} : { drag }),
+        wish: {
+          mode,
+          settings: latest.current.settings,
+          focal_mm: latest.current.edit.focal,
+          ...(drag === undefined ? {} : { drag }),
+        },
+        to: latest.current.edit,
       }),
     [ask, mode],
   );
   useEffect(() => send(), [send]);
 
-  // The server's numbers are the settings: a pulled curve has become one.
-  useEffect(() => {
-    if (reading === null || problem !== null) return;
-    latest.current.settings = reading.settings;
-    setSettings(reading.settings);
-  }, [reading, problem]);
-
-  const put = useCallback((next: Settings) => {
-    latest.current.settings = next;
-    setSettings(next);
-  }, []);
+  const put = useCallback(
+    (next: Edit) => {
+      latest.current = { edit: next, settings: next.settings };
+      setEdit(next);
+      send();
+    },
+    [send],
+  );
+  const change = useCallback(
+    (step: (now: Settings) => Settings) =>
+      put({ ...latest.current.edit, settings: step(latest.current.settings) }),
+    [put],
+  );
+  const pull = useCallback(
+    (finger: Finger, travel: number, output: number) => send({ finger, travel, output }),
+    [send],
+  );
+  const setFocal = useCallback((focal: number) => put({ settings: latest.current.settings, focal }), [put]);
 
   return {
     rig,
     mode,
     settings,
-    focal,
-    reading,
+    focal: edit.focal,
+    reading: answer?.reading ?? null,
     problem,
-    changed: (reading?.changes.length ?? 0) > 0 || problem !== null,
-    change: (step) => {
-      put(step(latest.current.settings));
-      send();
-    },
-    pull: (finger, travel, output) => send({ finger, travel, output }),
-    setFocal: (next) => {
-      latest.current.focal = next;
-      setFocal(next);
-      send();
-    },
-    reset: () => {
-      latest.current.focal = rig.camera.focal_mm;
-      setFocal(rig.camera.focal_mm);
-      put(rig.settings);
-      send();
-    },
+    changed: (answer?.reading.changes.length ?? 0) > 0 || problem !== null,
+    change,
+    pull,
+    setFocal,
+    reset: () => put({ settings: rig.settings, focal: rig.camera.focal_mm }),
   };
 }
 
