@@ -34,8 +34,8 @@ final class ShotDemands
             $way = $rates[$finger->value];
             $widths = Meaning::widths($finger, $lens, $distance);
             $greatest = max(array_map(static fn (array $one): float => abs($one[1]), $way));
-            // What never is more than a touch beside another axis asks for no settings of its own.
-            if ($greatest * $widths < self::NOTHING || ($press->isTouch() && abs($press->peak) < 2 * Press::TOUCH)) {
+            // A travel that is never more than a touch beside another asks for no settings of its own; a slow wheel may well.
+            if ($greatest * $widths < self::NOTHING || (! $finger->rotates() && $press->isTouch() && abs($press->peak) < 2 * Press::TOUCH)) {
                 continue;
             }
             // What only touches beside another axis has no comfortable stretch of its own, as in Checks.

@@ -30,8 +30,8 @@ final class Advisor
     /** Longest cushion that is recommended, s. */
     public const CUSHION = 2.4;
 
-    /** Lowest top rate that is recommended, share of what the craft gives. */
-    private const LOWEST = 0.05;
+    /** Lowest top rate that is recommended, share of what the craft gives: between shots it has to be framed as well. */
+    private const LOWEST = 0.1;
 
     private const TOPS = 14;
 
