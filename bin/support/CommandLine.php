@@ -13,11 +13,18 @@ use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Flight\Slip;
+use Larkspur\Flight\StepFlight;
+use Larkspur\Geo\GeoPoint;
+use Larkspur\Geo\LocalFrame;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Move;
 use Larkspur\Move\Parameter;
 use Larkspur\Refusal;
+use Larkspur\Rig\Rig;
+use Larkspur\Rig\RigFile;
+use Larkspur\Rig\StepFit;
+use Larkspur\Rig\StepTest;
 use Larkspur\Scoring\Expectation;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Scoring\Verdict;
@@ -44,11 +51,14 @@ final class CommandLine
         larkspur convert IN OUT [--columns COLUMNS.json]
         larkspur columns LOG.csv
         larkspur moves [--json]
+        larkspur steps RIG.json [--mode slow|standard|fast] [--seed N] --out FLIGHT
+        larkspur measure LOG [--columns COLUMNS.json] [--json]
 
         WHO is steady, hurried, flicker or drifter, or one of a level: novice, beginner, intermediate, advanced, expert.
         Without --operator, fly flies the thumb sheet with nobody's faults. --slips puts faults in on purpose; --adrift
         flies without positioning. A CSV whose columns have other names is read by --columns; the command columns
-        guesses them. Formats, of logs .csv, .gpx, .kml and .geojson: docs/formats.md.
+        guesses them. steps has the simulated craft fly a step test: each finger to full travel and let go; measure fits
+        rates, time constants and braking to such a log. Formats, of logs .csv, .gpx, .kml and .geojson: docs/formats.md.
 
         TEXT;
 
@@ -78,6 +88,8 @@ final class CommandLine
                 'convert' => $this->convert(self::exactly($files, 2), $options),
                 'columns' => $this->columns(self::exactly($files, 1)[0]),
                 'moves' => $this->moves(self::exactly($files, 0), isset($options['json'])),
+                'steps' => $this->steps(self::exactly($files, 1)[0], $options),
+                'measure' => $this->measure(self::exactly($files, 1)[0], $options),
                 '--help', '-h', 'help' => $this->say(self::USAGE),
                 default => throw new \InvalidArgumentException($command === null ? 'Say what to do.' : "There is no command “{$command}”."),
             };
@@ -211,6 +223,39 @@ final class CommandLine
         return $this->say("The columns are our own: nothing has to be said.\n");
     }
 
+    /** @param  array<string, string>  $options */
+    private function steps(string $file, array $options): int
+    {
+        $out = $options['out'] ?? throw new \InvalidArgumentException('Say where the log goes: --out FLIGHT.csv.');
+        $writer = Formats::writer($out);
+        $mode = $options['mode'] ?? 'standard';
+        $rig = self::named($file, static fn (): Rig => RigFile::read(Fields::of(self::decoded($file)))->rig);
+        $rig->mode($mode);
+        $this->write($writer->write(Recorder::fair()->record(StepFlight::fly($rig, $mode), new LocalFrame(new GeoPoint(57.6, -0.4, 4.0)), self::integer($options, 'seed') ?? 1, $mode)), $out);
+
+        return self::DONE;
+    }
+
+    /** @param  array<string, string>  $options */
+    private function measure(string $file, array $options): int
+    {
+        $fits = self::named($file, static fn (): array => array_map(static fn (StepFit $fit): array => $fit->toArray(), StepTest::fit(self::log($file, $options))));
+        if (isset($options['json'])) {
+            return $this->say(self::json($fits));
+        }
+        $said = static fn (?array $one, string $unit): string => $one === null ? 'not felt' : sprintf('%.2f +/- %.2f %s', $one['value'], $one['sd'], $unit);
+        $lines = [];
+        foreach ($fits as $fit) {
+            $way = $fit['unit'] === 'm/s' ? 'm' : 'deg';
+            $lines[] = sprintf(
+                "%-6s %3d presses  top %s, %s  time constant %s  gain %s  braking %s  to rest %s\n", $fit['finger'], $fit['steps'], $said($fit['top'], $fit['unit']), $said($fit['top_back'], 'back'),
+                $said($fit['lag_s'], 's'), $said($fit['accelerate'], $fit['unit'].'2'), $said($fit['brake'], $fit['unit'].'2'), $said($fit['stop_way'], $way),
+            );
+        }
+
+        return $this->say(implode('', $lines));
+    }
+
     /** @param  list<string>  $files  none */
     private function moves(array $files, bool $json): int
     {
@@ -340,7 +385,7 @@ final class CommandLine
             [$name, $value] = explode('=', substr($argument, 2), 2) + [1 => null];
             if (in_array($name, ['json', 'adrift'], true)) {
                 $options[$name] = '1';
-            } elseif (in_array($name, ['intent', 'take', 'operator', 'seed', 'out', 'slips', 'columns'], true)) {
+            } elseif (in_array($name, ['intent', 'take', 'operator', 'seed', 'out', 'slips', 'columns', 'mode'], true)) {
                 $options[$name] = $value ?? array_shift($arguments) ?? throw new \InvalidArgumentException("--{$name} needs a value.");
             } else {
                 throw new \InvalidArgumentException("There is no option --{$name}.");

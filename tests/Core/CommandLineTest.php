@@ -159,6 +159,26 @@ final class CommandLineTest extends TestCase
         self::assertSame(Catalogue::ids(), array_column(json_decode($this->run_('moves', '--json')[1], true, flags: JSON_THROW_ON_ERROR), 'id'));
     }
 
+    public function test_a_step_test_is_flown_and_measured(): void
+    {
+        $rig = dirname(__DIR__, 2).'/docs/examples/lapwing.rig.json';
+        self::assertSame(0, $this->run_('steps', $rig, '--mode', 'slow', '--seed', '4', '--out', $this->folder.'/steps.csv')[0]);
+        [$code, $json] = $this->run_('measure', $this->folder.'/steps.csv', '--json');
+        self::assertSame(0, $code);
+        $fits = array_column(json_decode($json, true), null, 'finger');
+        self::assertEqualsWithDelta(3.4, $fits['run']['top']['value'], 0.07);
+        self::assertEqualsWithDelta(24.0, $fits['turn']['top']['value'], 0.5);
+        self::assertStringContainsString('time constant', $this->run_('measure', $this->folder.'/steps.csv')[1]);
+
+        $this->run_('fly', $this->folder.'/shot.json', '--out', $this->folder.'/pass.csv');
+        [$code, , $err] = $this->run_('measure', $this->folder.'/pass.csv');
+        self::assertSame(1, $code);
+        self::assertStringContainsString('There is no step in this log', $err);
+        [$code, , $err] = $this->run_('steps', $this->folder.'/shot.json', '--out', $this->folder.'/x.csv');
+        self::assertSame(1, $code);
+        self::assertStringContainsString('no rig file', $err);
+    }
+
     public function test_wrong_usage_shows_how(): void
     {
         foreach ([[], ['paint'], ['score'], ['plan', 'a', 'b'], ['score', 'a.csv', '--fast'], ['fly', 'a.json', '--out'], ['score', 'a.csv', '--take', 'two']] as $arguments) {

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\ColumnMapping;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Larkspur\Fields;
 use Larkspur\Refusal;
+use Larkspur\Telemetry\ColumnMapping as Mapping;
+use Larkspur\Telemetry\ColumnsUnknown;
 use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
 
@@ -36,6 +39,12 @@ final class StepTestRequest extends FormRequest
         }
         try {
             return Formats::reader($file->getClientOriginalName())->read($stream);
+        } catch (ColumnsUnknown $unknown) {
+            // Columns that the school has confirmed once are known here too.
+            $known = ColumnMapping::query()->where('fingerprint', Mapping::fingerprint($unknown->headers))->first() ?? throw $unknown;
+            rewind($stream);
+
+            return Formats::reader($file->getClientOriginalName(), Mapping::read(Fields::of($known->mapping)))->read($stream);
         } finally {
             fclose($stream);
         }
