@@ -11,6 +11,13 @@ const KEYS: { where: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    where: 'Rig',
+    keys: [
+      ['\u2191 \u2193', 'Pull the curve that has the focus; with Shift by five steps'],
+      ['wasd, ijkl', 'Left and right stick in Try it; u and m are the wheel'],
+    ],
+  },
+  {
     where: 'Plan',
     keys: [
       ['o', 'The other way round'],

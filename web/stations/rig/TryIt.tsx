@@ -247,7 +247,7 @@ export function TryIt({ draft }: { draft: RigDraft }) {
             units={units}
             onChange={(value) => setTravel(Math.max(0.05, Math.min(1, value / 100)))}
           />
-          <Button primary onClick={flickTest}>
+          <Button primary onClick={flickTest} data-flick>
             Let it go
           </Button>
           {meaning !== undefined && (
