@@ -24,6 +24,11 @@ final readonly class KeepCraft
     public function __invoke(?Craft $craft, array $document, ?array $measured, int $revision, User $author): Craft
     {
         $sheet = CraftSheet::read(Fields::of($document, 'document'));
+        try {
+            $sheet = $sheet->inItsConvention();
+        } catch (Refusal $refusal) {
+            throw $refusal->at('document');
+        }
 
         return DB::transaction(static function () use ($craft, $sheet, $measured, $revision, $author): Craft {
             if (trim($sheet->name) === '') {

@@ -55,7 +55,7 @@ final readonly class SaveRig
             if ($at !== null) {
                 $rig->forceFill(['created_at' => $at])->save();
             }
-            $this->fly($rig, $operator, $latest ?? $base);
+            $this->fly($rig, $operator);
             $this->hold($operator, $sheet);
 
             return $rig->load(['model', 'author', 'operator']);
@@ -63,10 +63,14 @@ final readonly class SaveRig
     }
 
     /** From now on the shots of this version's owner are flown with it. */
-    private function fly(Rig $rig, ?User $operator, Rig $before): void
+    private function fly(Rig $rig, ?User $operator): void
     {
-        $earlier = Rig::query()->where('craft_id', $rig->craft_id)->whereKeyNot($rig->id)
-            ->where(static fn (Builder $query): Builder => $query->where('operator_id', $operator?->id)->orWhere('id', $before->id))->pluck('id');
+        $earlier = Rig::query()->where('craft_id', $rig->craft_id)->whereKeyNot($rig->id)->where(static function (Builder $query) use ($operator): void {
+            $query->where('operator_id', $operator?->id);
+            if ($operator !== null) {
+                $query->orWhereNull('operator_id');
+            }
+        })->pluck('id');
         $shots = Shot::query()->when($operator !== null, static fn (Builder $query): Builder => $query->where('operator_id', $operator?->id));
         $shots->whereIn('rig_id', $earlier);
         // What an operator last worked on stays what they last worked on.

@@ -145,6 +145,28 @@ final readonly class Craft
         ]));
     }
 
+    /**
+     * The same craft with its stock curves stated as its own screens state them.
+     *
+     * @throws Refusal where one of them has no number in that convention
+     */
+    public function inItsConvention(): self
+    {
+        $stock = $this->stock;
+        foreach ($stock->modes as $name => $mode) {
+            foreach (Finger::cases() as $finger) {
+                $said = Conversion::of($mode->curve($finger), $this->convention, $mode->top($finger) / ($finger->rotates() ? Angle::DEGREE : 1.0));
+                if ($said->closeness() === 'none') {
+                    throw new Refusal(sprintf('The curve of %s has no number in that convention.', $finger->value), "stock.modes.$name.curves.$finger->value", 'a softer or a straighter curve');
+                }
+                $mode = $mode->with($finger, curve: $said->curve);
+            }
+            $stock = $stock->withMode($mode);
+        }
+
+        return new self($this->name, $this->kind, $this->mass, $this->convention, $stock, $this->camera, $this->gimbalTop, $this->turnTop, $this->rateUnit, $this->cushionUnit);
+    }
+
     /** Greatest rate that may be set for a finger in a mode, m/s or rad/s. */
     public function ceiling(string $mode, Finger $finger, bool $positive = true): float
     {

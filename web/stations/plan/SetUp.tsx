@@ -121,10 +121,23 @@ export const SetUp = memo(function SetUp(props: Props) {
         label="Craft"
         value={String(draft.rig_id)}
         onChange={(value) => change((d) => ({ ...d, rig_id: Number(value) }))}
-        options={rigs.map((item) => ({
-          value: String(item.id),
-          label: `${item.craft}, version ${item.version}`,
-        }))}
+        options={[
+          ...rigs.map((item) => ({
+            value: String(item.id),
+            label: `${item.craft}, version ${item.version}`,
+            group: item.operator ?? 'The school\u2019s',
+          })),
+          // A shot may stand on a version that is nobody's latest.
+          ...(shot && !rigs.some((item) => item.id === shot.rig_id)
+            ? [
+                {
+                  value: String(shot.rig_id),
+                  label: `${shot.craft}, version ${shot.rig_version}`,
+                  group: 'As the shot was kept',
+                },
+              ]
+            : []),
+        ]}
       />
       <Dial
         label="Wind at 10 m"

@@ -27,8 +27,9 @@ export function Advise({ draft }: { draft: RigDraft }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const shots = useShots(whose ?? draft.rig.operator_id ?? undefined);
-  const [left, setLeft] = useState<number[]>([]);
-  const [house, setHouse] = useState<House>(user.house as House);
+  const [unticked, setLeft] = useState<number[]>();
+  // Unchosen, it is the house of whoever the rig belongs to: the server knows.
+  const [chosen, setChosen] = useState<House>();
   const advise = useMutation({
     mutationFn: (wanted: Schemas['AskAdvice']) =>
       call<Schemas['RigAdvice']>('POST', `/rigs/${draft.rig.id}/advice`, wanted),
@@ -38,12 +39,21 @@ export function Advise({ draft }: { draft: RigDraft }) {
       call<Schemas['Houses']>('PUT', path, { house: to }),
     onSuccess: () => void client.invalidateQueries({ queryKey: ['me'] }),
   });
+  // Until somebody ticks, the list is of the shots that are flown with this craft.
+  const left =
+    unticked ?? (shots.data ?? []).filter((shot) => shot.craft !== draft.rig.craft).map((shot) => shot.id);
   const asked = (shots.data ?? []).filter((shot) => !left.includes(shot.id)).map((shot) => shot.id);
-  const key = `${asked.join(' ')} ${draft.mode} ${house}`;
+  const key = `${asked.join(' ')} ${draft.mode} ${chosen}`;
+  const house = chosen ?? ((advise.data?.house ?? user.house) as House);
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked anew where the list, the mode or the house changes
   useEffect(() => {
     if (asked.length > 0)
-      advise.mutate({ mode: draft.mode, shots: asked.slice(0, 40), house, settings: draft.settings });
+      advise.mutate({
+        mode: draft.mode,
+        shots: asked.slice(0, 40),
+        settings: draft.settings,
+        ...(chosen && { house: chosen }),
+      });
   }, [key]);
   if (shots.error) throw shots.error;
   if (!shots.data) return <Skeleton className="h-96" />;
@@ -63,7 +73,7 @@ export function Advise({ draft }: { draft: RigDraft }) {
     <div className="grid gap-3 lg:grid-cols-[19rem_1fr] items-start">
       <div className="grid gap-3">
         <Card className="p-3 grid gap-3">
-          <Choice label="House" value={house} onChange={setHouse} options={HOUSES} />
+          <Choice label="House" value={house} onChange={setChosen} options={HOUSES} />
           {advice !== undefined && <p className="m-0 text-sm text-ink-soft">{advice.house_why}</p>}
           {user.role === 'trainer' && (
             <div className="grid gap-2">

@@ -7,9 +7,11 @@ import { call, Problem, type Schemas, upload } from '~/api/client';
 import { useCrafts } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
+import { Choice } from '~/kit/Choice';
 import { Field } from '~/kit/Field';
 import { Notice } from '~/kit/Notice';
 import { NumberInput } from '~/kit/NumberInput';
+import { Pick } from '~/kit/Pick';
 import { Skeleton } from '~/kit/Skeleton';
 import { useSession } from '~/shell/session';
 import { figure, withUnit } from '~/units';
@@ -90,6 +92,22 @@ const ENVELOPE: [
     (m, cushion_s) => ({ ...m, gimbal: { ...m.gimbal, cushion_s } }),
   ],
 ];
+
+const CONVENTIONS = {
+  'half-stick': 'Output at half stick, 0.5 straight',
+  'half-stick-percent': 'The same times 100, 50 straight',
+  'soft-expo': '0 straight, larger softer',
+  rates: 'Rate about the centre, and at full stick',
+};
+
+const HOVERING: Schemas['RigDucted'] = {
+  hover: 0.5,
+  limit: 1,
+  soft: 0.3,
+  self_levelling: true,
+  camera_deg: 10,
+  coast_s: 2.2,
+};
 
 export function CraftView({ draft }: { draft: RigDraft }) {
   const crafts = useCrafts();
@@ -325,6 +343,28 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
                 </div>
               ))}
             </dl>
+            <Choice
+              label="Kind"
+              value={document.kind}
+              onChange={(kind) =>
+                setDocument({
+                  ...document,
+                  kind,
+                  // A ducted craft begins as one that hovers at half throttle; its own point is found in Throttle.
+                  stock: kind === 'ducted' ? { ducted: HOVERING, ...stock } : stock,
+                })
+              }
+              options={[
+                { value: 'camera', label: 'Camera craft' },
+                { value: 'ducted', label: 'Ducted' },
+              ]}
+            />
+            <Pick
+              label="How its screens state a curve"
+              value={document.convention}
+              onChange={(convention) => setDocument({ ...document, convention })}
+              options={Object.entries(CONVENTIONS).map(([value, label]) => ({ value, label }))}
+            />
             {list('Focal lengths, mm', 'focal_mm')}
             <div className="grid grid-cols-2 gap-2">
               {list('Frames a second', 'frame_rates')}

@@ -77,7 +77,7 @@ export function Ducted({ draft }: { draft: RigDraft }) {
             <span className="text-sm text-ink-soft">
               is the pace at which this camera looks level. Slower it looks up, quicker down.
             </span>
-            <Leans reading={reading} />
+            <Leans reading={reading} onChoose={(camera_deg) => put({ camera_deg })} />
             <Dial
               label="Camera, above the craft’s own level"
               value={set.camera_deg}
@@ -155,19 +155,34 @@ function ThrottleCard({ reading }: { reading: Schemas['DuctedReading'] }) {
   );
 }
 
-function Leans({ reading }: { reading: Schemas['DuctedReading'] }) {
+/** The angle that suits a pace: pressed, it is set. */
+function Leans({
+  reading,
+  onChoose,
+}: {
+  reading: Schemas['DuctedReading'];
+  onChoose: (degrees: number) => void;
+}) {
   const { units } = useSession();
   return (
-    <dl className="grid grid-cols-[1fr_auto] gap-x-3 m-0 text-sm">
-      {reading.leans
-        .filter((_, i) => i > 0 && i % 5 === 0)
-        .map(([pace, lean]) => (
-          <div key={pace} className="contents">
-            <dt>At {withUnit(pace ?? 0, 'm/s', units)} it leans</dt>
-            <dd className="figure m-0 text-right">{figure(lean ?? 0, 0)}°</dd>
-          </div>
-        ))}
-    </dl>
+    <fieldset className="border-0 p-0 m-0 grid gap-1">
+      <legend className="text-sm">Set it for the pace you fly at ease</legend>
+      <div className="grid grid-cols-3 gap-1">
+        {reading.leans
+          .filter((_, i) => i > 0 && i % 3 === 0)
+          .slice(0, 6)
+          .map(([pace = 0, lean = 0]) => (
+            <button
+              key={pace}
+              type="button"
+              onClick={() => onChoose(Math.round(lean))}
+              className="min-h-11 rounded-md border border-line bg-card cursor-pointer text-sm hover:border-petal"
+            >
+              <span className="figure">{withUnit(pace, 'm/s', units)}</span>: {figure(lean, 0)}°
+            </button>
+          ))}
+      </div>
+    </fieldset>
   );
 }
 

@@ -7,7 +7,7 @@ import { NumberInput } from '~/kit/NumberInput';
 import { CurveCard } from '~/pictures/CurveCard';
 import { useSession } from '~/shell/session';
 import { figure, shown, withUnit } from '~/units';
-import { curveNumber, type Finger, RATES, type RigDraft, withMode } from './useRigDraft';
+import { type Finger, RATES, type RigDraft, withMode } from './useRigDraft';
 
 type Props = { draft: RigDraft; finger: Schemas['RigFinger']; distance: number };
 
@@ -124,11 +124,30 @@ export const FingerCard = memo(function FingerCard({ draft, finger, distance }: 
         </dl>
         <details className="text-sm">
           <summary className="cursor-pointer min-h-6 text-ink-soft">This curve in other words</summary>
-          <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 m-0 pt-1">
+          <dl className="grid grid-cols-[5.5rem_1fr] gap-x-3 gap-y-1 m-0 pt-1 items-baseline">
             {finger.says.map((said) => (
               <div key={said.kind} className="contents">
-                <dt className="figure text-right">
-                  {said.curve === null ? 'none' : curveNumber(said.curve)}
+                <dt className="text-right">
+                  <NumberInput
+                    label={`Curve of ${name} as ${said.kind}`}
+                    value={said.curve?.value ?? said.curve?.centre ?? 0}
+                    unit=""
+                    units={units}
+                    places={said.kind === 'half-stick' || said.kind === 'soft-expo' ? 2 : 0}
+                    className="w-20"
+                    onChange={(value) =>
+                      set((now) => ({
+                        ...now,
+                        curves: {
+                          ...now.curves,
+                          [name]:
+                            said.kind === 'rates'
+                              ? { kind: 'rates', centre: value, end: finger.top }
+                              : { kind: said.kind, value },
+                        },
+                      }))
+                    }
+                  />
                 </dt>
                 <dd className="m-0 text-ink-soft">
                   {said.convention}. {CLOSENESS[said.closeness]}
@@ -136,6 +155,22 @@ export const FingerCard = memo(function FingerCard({ draft, finger, distance }: 
                     ? `, ${figure(100 * said.difference, 1)} % of the rate off at most`
                     : ''}
                   .
+                  {said.kind === draft.rig.convention &&
+                    said.kind !== finger.curve.kind &&
+                    said.curve !== null && (
+                      <button
+                        type="button"
+                        className="min-h-11 px-2 text-larkspur underline bg-transparent border-0 cursor-pointer"
+                        onClick={() =>
+                          set((now) => ({
+                            ...now,
+                            curves: { ...now.curves, [name]: said.curve as Schemas['RigCurve'] },
+                          }))
+                        }
+                      >
+                        Say it so: this craft does
+                      </button>
+                    )}
                 </dd>
               </div>
             ))}
@@ -161,7 +196,7 @@ const CLOSENESS = {
   same: 'The same curve',
   close: 'Close',
   rough: 'Only roughly',
-  none: 'It has no number for this curve',
+  none: 'It has no number for this curve; type one and the curve becomes it',
 };
 
 function Row({ name, value, soft = false }: { name: string; value: string; soft?: boolean }) {
