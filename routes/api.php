@@ -48,6 +48,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('rigs/{rig}/card', [RigFileController::class, 'card'])->whereNumber('rig');
     Route::post('rig-files', [RigFileController::class, 'store']);
     Route::get('crafts', [CraftController::class, 'index']);
+    Route::get('crafts/ordinary', [CraftController::class, 'ordinary']);
     Route::post('crafts', [CraftController::class, 'store']);
     Route::put('crafts/{craft}', [CraftController::class, 'update'])->whereNumber('craft');
     Route::post('crafts/{craft}/step-tests', [CraftController::class, 'stepTest'])->whereNumber('craft');

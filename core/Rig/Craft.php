@@ -70,6 +70,22 @@ final readonly class Craft
         );
     }
 
+    /** A middling camera craft to begin with where nothing is known yet: the ordinary mode, a slower one and a quicker one. */
+    public static function ordinary(string $name): self
+    {
+        $mode = ModeTune::ordinary()->toArray();
+        $modes = [];
+        foreach (['slow' => 0.4, 'standard' => 1.0, 'fast' => 1.7] as $which => $share) {
+            $modes[$which] = array_map(static fn (mixed $value): mixed => is_float($value) ? round($value * $share, 2) : $value, $mode);
+        }
+
+        return self::read(Fields::of([
+            'kind' => 'camera', 'mass_kg' => 0.8, 'convention' => 'half-stick', 'gimbal_top_dps' => 45, 'turn_top_dps' => 110,
+            'camera' => ['sensor_mm' => ['width' => 9.6, 'height' => 7.2], 'focal_mm' => [6.8], 'frame_rates' => [25, 50], 'resolutions' => [[3840, 2160]], 'apertures' => [2.8]],
+            'stock' => ['craft' => $name, 'width_m' => 0.4, 'wind_limit_mps' => 9, 'gust_coupling' => 0.4, 'tilt_range_deg' => ['low' => -90, 'high' => 20], 'battery_min' => 25, 'modes' => $modes],
+        ]));
+    }
+
     /**
      * A rig of this craft from what somebody has set: the airframe is the craft's, the settings are theirs, and none
      * asks for more than the craft has.

@@ -202,6 +202,21 @@ final class RigTest extends BrowserCase
         unlink($file);
     }
 
+    public function test_a_school_without_craft_begins_with_its_first(): void
+    {
+        $database = self::database();
+        $database->exec('INSERT INTO schools (name, house_style, created_at, updated_at) SELECT "A new school", house_style, NOW(), NOW() FROM schools LIMIT 1');
+        $email = sprintf('first-%s@skerrow.example', bin2hex(random_bytes(3)));
+        $database->prepare('INSERT INTO users (school_id, name, email, password, role, created_at, updated_at) SELECT ?, "First Rowan", ?, password, "trainer", NOW(), NOW() FROM users WHERE email = ?')
+            ->execute([(int) $database->lastInsertId(), $email, self::OPERATOR]);
+        $chrome = $this->chrome()->signIn($email, self::PASSWORD)->visit('/rig');
+        $chrome->seeText('The school has no craft yet.');
+        $chrome->script("[...document.querySelectorAll('label')].find((label) => label.textContent === 'What it is called').parentElement.querySelector('input').focus()");
+        $chrome->type('Ruff 7', WebDriverKeys::TAB, WebDriverKeys::ENTER);
+        $chrome->seeText('Envelope of the Ruff 7');
+        $chrome->visit('/rig')->see('[data-picture=curve-card] svg');
+    }
+
     public function test_a_rig_file_of_another_version_is_refused_and_nothing_changes(): void
     {
         $chrome = $this->onRig(self::operatorWith(0), '/rig/craft', 'table');

@@ -146,6 +146,7 @@ final class ContractTest extends FeatureCase
         $file['craft']['stock']['craft'] = $file['rig']['craft'] = 'Plover 90';
         $this->assertKept('post', '/rig-files', $this->postJson('/api/v1/rig-files', $file));
         $document = $file['craft'];
+        $this->assertKept('get', '/crafts/ordinary', $this->getJson('/api/v1/crafts/ordinary?name=Dunlin'));
         $document['stock']['craft'] = 'Dunlin 40';
         $entered = $this->postJson('/api/v1/crafts', ['document' => $document]);
         $this->assertKept('post', '/crafts', $entered);

@@ -10,7 +10,9 @@ use App\Http\Requests\StepTestRequest;
 use App\Http\Resources\CraftResource;
 use App\Models\Craft;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Larkspur\Rig\Craft as CraftSheet;
 use Larkspur\Rig\HoverPoint;
 use Larkspur\Rig\StepFit;
 use Larkspur\Rig\StepTest;
@@ -23,6 +25,14 @@ final class CraftController extends Controller
     public function index(): AnonymousResourceCollection
     {
         return CraftResource::collection(Craft::query()->orderBy('id')->limit(200)->get());
+    }
+
+    #[OA\Get(path: '/crafts/ordinary', operationId: 'ordinaryCraft', parameters: [new OA\Parameter(name: 'name', in: 'query', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'A middling craft to begin with; nothing is kept', content: new OA\JsonContent(ref: '#/components/schemas/CraftDocument')),
+    ])]
+    public function ordinary(Request $request): JsonResponse
+    {
+        return new JsonResponse(CraftSheet::ordinary($request->string('name', 'A craft')->limit(120, '')->toString())->toArray());
     }
 
     #[OA\Post(path: '/crafts', operationId: 'enterCraft', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/CraftForm')), responses: [

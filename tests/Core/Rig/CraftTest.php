@@ -69,6 +69,28 @@ final class CraftTest extends TestCase
         }
     }
 
+    public function test_a_craft_to_begin_with_is_whole_and_unremarkable(): void
+    {
+        $craft = Craft::ordinary('Ruff 7');
+
+        self::assertSame('Ruff 7', $craft->name);
+        self::assertSame([], Oddity::of($craft->stock));
+        self::assertEquals($craft->toArray(), Craft::read(Fields::of($craft->toArray()))->inItsConvention()->toArray());
+    }
+
+    public function test_a_change_of_convention_says_every_curve_anew_or_refuses(): void
+    {
+        $document = Rigs::crafts()['lapwing'];
+        $document['convention'] = 'soft-expo';
+        $said = Craft::read(Fields::of($document))->inItsConvention()->stock->mode('standard');
+        foreach ($said->curves as $finger => $curve) {
+            self::assertSame('soft-expo', $curve->toArray()['kind'], $finger);
+        }
+        $document['stock']['modes']['fast']['curves']['run'] = ['kind' => 'half-stick', 'value' => 0.9];
+        $this->expectExceptionMessage('The curve of run has no number in that convention.');
+        Craft::read(Fields::of($document))->inItsConvention();
+    }
+
     public function test_turn_and_tilt_may_be_quicker_in_a_slower_mode(): void
     {
         $settings = Rigs::all()['lapwing'];

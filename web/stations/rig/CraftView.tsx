@@ -464,7 +464,7 @@ function Fits({ fits }: { fits: Schemas['StepFit'][] }) {
   );
 }
 
-function RigFiles() {
+export function RigFiles() {
   const client = useQueryClient();
   const navigate = useNavigate();
   const take = useMutation({
@@ -501,5 +501,42 @@ function RigFiles() {
         {take.error && <Notice error={take.error} />}
       </div>
     </Card>
+  );
+}
+
+/** Where the school has no craft: one is entered by name and begins as a middling one, or comes in with a rig file. */
+export function FirstCraft() {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [name, setName] = useState('');
+  const begin = useMutation({
+    mutationFn: async () => {
+      const document = await call<Document>(
+        'GET',
+        `/crafts/ordinary?name=${encodeURIComponent(name.trim())}`,
+      );
+      return call<Schemas['Craft']>('POST', '/crafts', { document });
+    },
+    onSuccess: async () => {
+      for (const key of ['crafts', 'rigs']) await client.invalidateQueries({ queryKey: [key] });
+      navigate('/rig/craft');
+    },
+  });
+  return (
+    <main className="p-5 grid gap-3 max-w-xl mx-auto">
+      <h1>Rig</h1>
+      <p className="m-0">
+        The school has no craft yet. Enter the first: it begins with middling numbers, and you put its own in
+        their place, from its papers or by a step test.
+      </p>
+      <Card className="p-3 grid gap-2">
+        <Field label="What it is called" value={name} onChange={(event) => setName(event.target.value)} />
+        {begin.error && <Notice error={begin.error} />}
+        <Button primary disabled={name.trim() === '' || begin.isPending} onClick={() => begin.mutate()}>
+          Enter it
+        </Button>
+      </Card>
+      <RigFiles />
+    </main>
   );
 }

@@ -11,7 +11,7 @@ import { Skeleton } from '~/kit/Skeleton';
 import { useSession } from '~/shell/session';
 import { Advise } from './Advise';
 import { Compare } from './Compare';
-import { CraftView } from './CraftView';
+import { CraftView, FirstCraft } from './CraftView';
 import { Ducted } from './Ducted';
 import { History } from './History';
 import { Numbers } from './Numbers';
@@ -41,12 +41,7 @@ export default function RigStation() {
   if (rigs.error) throw rigs.error;
   if (rig.error) throw rig.error;
   if (rigs.data?.length === 0 && asked === undefined) {
-    return (
-      <main className="p-5">
-        <h1>Rig</h1>
-        <p>The school has no craft yet. A trainer enters one, or takes one in from a rig file.</p>
-      </main>
-    );
+    return <FirstCraft />;
   }
   if (!rigs.data || !rig.data) return <Skeleton className="h-[80vh] m-5" />;
   return <Bench key={rig.data.id} rig={rig.data} rigs={rigs.data} />;
