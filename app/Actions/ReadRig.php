@@ -34,12 +34,13 @@ final readonly class ReadRig
     /**
      * @param  ?array<string, mixed>  $settings  as they stand on the page; the rig's own where null
      * @param  ?array{finger: string, travel: float, output: float, kind?: ?string}  $drag  a point that the curve of a finger is pulled through
-     * @return array<string, mixed>
+     * @return array<string, mixed> of a drag the dragged finger alone: it is asked for at every move of a pointer
      */
     public function __invoke(Rig $rig, Craft $craft, string $mode, ?array $settings, ?array $drag, ?float $focal, float $distance): array
     {
         $craftSheet = $craft->sheet();
         $sheet = $craftSheet->setUp($settings ?? $rig->document);
+        $finger = null;
         if ($drag !== null) {
             $fields = Fields::of($drag, 'drag');
             $finger = Finger::from($fields->choiceOrNull('finger', array_column(Finger::cases(), 'value')) ?? 'turn');
@@ -55,7 +56,7 @@ final readonly class ReadRig
         return [
             'rig_id' => $rig->id, 'settings' => self::settings($sheet), 'camera' => ['hfov_deg' => $camera['hfov_deg'], 'aspect' => $camera['aspect'], 'focal_mm' => $camera['focal_mm'] ?? null],
             'distance_m' => $distance,
-            ...(new Meaning($craftSheet, $lens, $hands, $distance))->of($sheet->mode($mode)),
+            ...(new Meaning($craftSheet, $lens, $hands, $distance))->of($sheet->mode($mode), $finger),
             'hands' => [...$hands->toArray(), 'grip_words' => $hands->grip->words(), 'per_mm' => round($hands->perMillimetre(), 4), 'tremble' => round($hands->tremble(), 5), 'nudge' => round($hands->nudge(), 5), 'measured' => $hands->measured !== null],
             'oddities' => array_map(static fn (Oddity $oddity): array => $oddity->toArray(), Oddity::of($sheet)),
             'changes' => array_map(static fn (Difference $change): array => $change->toArray(), Difference::between($rig->settings(), [...$sheet->toArray(), 'camera' => $camera])),

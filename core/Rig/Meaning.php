@@ -23,8 +23,11 @@ final readonly class Meaning
     {
     }
 
-    /** @return array<string, mixed> of one flight mode */
-    public function of(ModeTune $mode): array
+    /**
+     * @param  ?Finger  $only  where only one finger changed, the others are left out
+     * @return array<string, mixed> of one flight mode
+     */
+    public function of(ModeTune $mode, ?Finger $only = null): array
     {
         $run = Response::of($mode, Finger::Run);
 
@@ -32,7 +35,7 @@ final readonly class Meaning
             'mode' => $mode->name,
             'brake_m' => round($run->stopWay(), 2),
             'brake_s' => round($run->stopSeconds(), 2),
-            'fingers' => array_map(fn (Finger $finger): array => $this->finger($mode, $finger), Finger::cases()),
+            'fingers' => array_map(fn (Finger $finger): array => $this->finger($mode, $finger), $only === null ? Finger::cases() : [$only]),
         ];
     }
 

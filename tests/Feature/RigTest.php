@@ -141,8 +141,8 @@ final class RigTest extends FeatureCase
     {
         $reading = $this->actingAs($this->operator)->postJson("/api/v1/rigs/{$this->shot->rig_id}/reading", ['mode' => 'standard', 'drag' => ['finger' => 'turn', 'travel' => 0.5, 'output' => 0.4]])->assertOk();
 
-        $reading->assertJsonPath('fingers.1.curve', ['kind' => 'half-stick', 'value' => 0.4])->assertJsonPath('changes.0.name', 'curve of turn');
-        self::assertEqualsWithDelta(58 * 0.4, $reading->json('fingers.1.half_stick'), 0.01);
+        $reading->assertJsonCount(1, 'fingers')->assertJsonPath('fingers.0.curve', ['kind' => 'half-stick', 'value' => 0.4])->assertJsonPath('changes.0.name', 'curve of turn');
+        self::assertEqualsWithDelta(58 * 0.4, $reading->json('fingers.0.half_stick'), 0.01);
         self::assertSame(1, Rig::query()->count());
     }
 

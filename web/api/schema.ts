@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/crafts/ordinary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ordinaryCraft"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/crafts/{craft}": {
         parameters: {
             query?: never;
@@ -2060,6 +2076,28 @@ export interface operations {
             };
         };
     };
+    ordinaryCraft: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A middling craft to begin with; nothing is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CraftDocument"];
+                };
+            };
+        };
+    };
     changeCraft: {
         parameters: {
             query?: never;
@@ -2723,7 +2761,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description What the settings mean in a mode; nothing is kept */
+            /** @description What the settings mean in a mode; nothing is kept. Of a drag the dragged finger alone */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -56,7 +56,7 @@ final class RigController extends Controller
     }
 
     #[OA\Post(path: '/rigs/{rig}/reading', operationId: 'readRig', parameters: [new OA\Parameter(name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/RigDraft')), responses: [
-        new OA\Response(response: 200, description: 'What the settings mean in a mode; nothing is kept', content: new OA\JsonContent(ref: '#/components/schemas/RigReading')),
+        new OA\Response(response: 200, description: 'What the settings mean in a mode; nothing is kept. Of a drag the dragged finger alone', content: new OA\JsonContent(ref: '#/components/schemas/RigReading')),
         new OA\Response(response: 422, description: 'They mean nothing, or the craft can’t', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
     public function reading(RigReading $request, Rig $rig, ReadRig $read): JsonResponse

@@ -188,7 +188,7 @@ function asBefore(last: Props, next: Props): boolean {
     last.draft.change === next.draft.change &&
     last.draft.mode === next.draft.mode &&
     last.distance === next.distance &&
-    JSON.stringify(last.finger) === JSON.stringify(next.finger)
+    (last.finger === next.finger || JSON.stringify(last.finger) === JSON.stringify(next.finger))
   );
 }
 

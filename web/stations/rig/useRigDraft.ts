@@ -32,17 +32,23 @@ type Answer = { reading: Reading; to: Edit };
 
 export function useRigDraft(rig: Schemas['RigDetail'], mode: Mode): RigDraft {
   const [edit, setEdit] = useState<Edit>({ settings: rig.settings, focal: rig.camera.focal_mm });
+  const known = useRef<Reading | null>(null);
   const {
     value: answer,
     problem,
     ask,
-  } = useLatest(
-    async ({ wish, to }: { wish: Wish; to: Edit }): Promise<Answer> => ({
-      reading: await call<Reading>('POST', `/rigs/${rig.id}/reading`, wish),
-      to,
-    }),
-    'larkspur:rig',
-  );
+  } = useLatest(async ({ wish, to }: { wish: Wish; to: Edit }): Promise<Answer> => {
+    const answered = await call<Reading>('POST', `/rigs/${rig.id}/reading`, wish);
+    // Of a drag the server tells the dragged finger alone; the others read as before.
+    const fingers =
+      wish.drag === undefined || known.current === null
+        ? answered.fingers
+        : known.current.fingers.map(
+            (finger) => answered.fingers.find((one) => one.finger === finger.finger) ?? finger,
+          );
+    known.current = { ...answered, fingers };
+    return { reading: known.current, to };
+  }, 'larkspur:rig');
   // The server's numbers are the settings as soon as it has answered the last edit.
   const settings = answer !== null && answer.to === edit ? answer.reading.settings : edit.settings;
   const latest = useRef({ edit, settings });
@@ -63,7 +69,11 @@ export function useRigDraft(rig: Schemas['RigDetail'], mode: Mode): RigDraft {
       }),
     [ask, mode],
   );
-  useEffect(() => send(), [send]);
+  useEffect(() => {
+    // Another mode reads otherwise in every finger.
+    known.current = null;
+    send();
+  }, [send]);
 
   const put = useCallback(
     (next: Edit) => {
