@@ -1,6 +1,7 @@
 // Rig: the settings of a craft, what they do, whether they suit the shots, and how they became what they are. Which rig, which
 // mode and which view stand in the address, so that a trainer can send it.
 import { Download, FileText } from 'lucide-react';
+import { memo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '~/api/client';
 import { useRig, useRigs } from '~/api/queries';
@@ -17,7 +18,7 @@ import { History } from './History';
 import { Numbers } from './Numbers';
 import { SaveBar } from './SaveBar';
 import { TryIt } from './TryIt';
-import { useRigDraft } from './useRigDraft';
+import { type Mode, useRigDraft } from './useRigDraft';
 
 const VIEWS = {
   numbers: 'Numbers',
@@ -49,11 +50,31 @@ export default function RigStation() {
 
 function Bench({ rig, rigs }: { rig: Schemas['RigDetail']; rigs: Schemas['Rig'][] }) {
   const params = useParams();
-  const [search, setSearch] = useSearchParams();
+  const [search] = useSearchParams();
   const view = (params.view ?? 'numbers') as View;
   const mode =
     (['slow', 'standard', 'fast'] as const).find((one) => one === search.get('mode')) ?? 'standard';
   const draft = useRigDraft(rig, mode);
+  return (
+    <main className="p-5 grid gap-3">
+      <Head rig={rig} rigs={rigs} view={view} mode={mode} />
+      {view === 'numbers' && <Numbers draft={draft} />}
+      {view === 'try' && <TryIt draft={draft} />}
+      {view === 'advise' && <Advise draft={draft} />}
+      {view === 'ducted' && <Ducted draft={draft} />}
+      {view === 'compare' && <Compare draft={draft} first={Number(search.get('with')) || undefined} />}
+      {view === 'history' && <History draft={draft} />}
+      {view === 'craft' && <CraftView draft={draft} />}
+      {(view === 'numbers' || view === 'ducted' || view === 'try') && <SaveBar draft={draft} />}
+    </main>
+  );
+}
+
+type HeadProps = { rig: Schemas['RigDetail']; rigs: Schemas['Rig'][]; view: View; mode: Mode };
+
+/** Which rig, which mode, which view. Not drawn again while a curve is pulled. */
+const Head = memo(function Head({ rig, rigs, view, mode }: HeadProps) {
+  const [search, setSearch] = useSearchParams();
   const at = (next: View) => `/rig${next === 'numbers' ? '' : `/${next}`}?rig=${rig.id}&mode=${mode}`;
   const put = (key: string, value: string) => {
     const next = new URLSearchParams(search);
@@ -64,7 +85,7 @@ function Bench({ rig, rigs }: { rig: Schemas['RigDetail']; rigs: Schemas['Rig'][
     ? rigs
     : [{ ...rig, operator: rig.operator } as Schemas['Rig'], ...rigs];
   return (
-    <main className="p-5 grid gap-3">
+    <>
       <div className="flex flex-wrap gap-4 items-end justify-between">
         <div className="min-w-0">
           <h1>{rig.craft}</h1>
@@ -125,14 +146,6 @@ function Bench({ rig, rigs }: { rig: Schemas['RigDetail']; rigs: Schemas['Rig'][
           </a>
         </div>
       </div>
-      {view === 'numbers' && <Numbers draft={draft} />}
-      {view === 'try' && <TryIt draft={draft} />}
-      {view === 'advise' && <Advise draft={draft} />}
-      {view === 'ducted' && <Ducted draft={draft} />}
-      {view === 'compare' && <Compare draft={draft} first={Number(search.get('with')) || undefined} />}
-      {view === 'history' && <History draft={draft} />}
-      {view === 'craft' && <CraftView draft={draft} />}
-      {(view === 'numbers' || view === 'ducted' || view === 'try') && <SaveBar draft={draft} />}
-    </main>
+    </>
   );
-}
+});
