@@ -97,7 +97,7 @@ export function Advise({ draft }: { draft: RigDraft }) {
             </div>
           )}
         </Card>
-        <Card className="p-3 grid gap-1">
+        <Card className="p-3 grid gap-1 max-lg:max-h-64 overflow-auto">
           <h2>For these shots</h2>
           {shots.data.map((shot) => (
             <label key={shot.id} className="flex gap-2 items-center min-h-11 cursor-pointer">
