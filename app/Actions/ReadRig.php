@@ -71,7 +71,8 @@ final readonly class ReadRig
             return $sheet->hands ?? new Hands;
         }
         $hands = $sheet->hands ?? Hands::read(Fields::of($rig->loadMissing('operator')->operator?->only(['stick_mode', 'wheel_up']) ?? []));
-        $trembles = Take::query()->where('operator_id', $rig->operator_id)->where('automated', false)->whereNotNull('tremble')->orderByDesc('flown_at')->limit(self::LOOK_BACK)->pluck('tremble')->map(floatval(...))->all();
+        // Plain numbers: a record made of each would cost more than the query.
+        $trembles = Take::query()->where('operator_id', $rig->operator_id)->where('automated', false)->toBase()->whereNotNull('tremble')->orderByDesc('flown_at')->limit(self::LOOK_BACK)->pluck('tremble')->map(floatval(...))->all();
 
         return count($trembles) < self::FEWEST ? $hands : $hands->withTremble(Statistics::median(array_values($trembles)));
     }
