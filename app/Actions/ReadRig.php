@@ -34,9 +34,10 @@ final readonly class ReadRig
     /**
      * @param  ?array<string, mixed>  $settings  as they stand on the page; the rig's own where null
      * @param  ?array{finger: string, travel: float, output: float, kind?: ?string}  $drag  a point that the curve of a finger is pulled through
+     * @param  ?array{finger: string, seconds: float}  $cushion  seconds in which a turn or a tilt is to be there
      * @return array<string, mixed> of a drag the dragged finger alone: it is asked for at every move of a pointer
      */
-    public function __invoke(Rig $rig, Craft $craft, string $mode, ?array $settings, ?array $drag, ?float $focal, float $distance): array
+    public function __invoke(Rig $rig, Craft $craft, string $mode, ?array $settings, ?array $drag, ?float $focal, float $distance, ?array $cushion = null): array
     {
         $craftSheet = $craft->sheet();
         $sheet = $craftSheet->setUp($settings ?? $rig->document);
@@ -49,6 +50,11 @@ final readonly class ReadRig
             $curve = CurveKinds::through($kind, $fields->number('travel', 0, 1), $fields->number('output', 0, 1), $tune->top($finger) / ($finger->rotates() ? Angle::DEGREE : 1.0));
             $sheet = $sheet->withMode($tune->with($finger, curve: $curve));
         }
+        if ($cushion !== null) {
+            $fields = Fields::of($cushion, 'cushion');
+            $cushioned = Finger::from($fields->choiceOrNull('finger', [Finger::Turn->value, Finger::Tilt->value]) ?? Finger::Tilt->value);
+            $sheet = $craftSheet->setUp($sheet->withMode($sheet->mode($mode)->with($cushioned, cushion: $fields->number('seconds', 0, 5, 's')))->toArray());
+        }
         $lens = $focal === null ? Lens::read(Fields::of($rig->camera)) : $craftSheet->camera->lens($focal);
         $hands = $this->hands($sheet, $rig);
         $camera = $focal === null ? $rig->camera : [...$lens->toArray(), 'focal_mm' => $focal];
@@ -57,7 +63,7 @@ final readonly class ReadRig
             'rig_id' => $rig->id, 'settings' => self::settings($sheet), 'camera' => ['hfov_deg' => $camera['hfov_deg'], 'aspect' => $camera['aspect'], 'focal_mm' => $camera['focal_mm'] ?? null],
             'distance_m' => $distance,
             ...(new Meaning($craftSheet, $lens, $hands, $distance))->of($sheet->mode($mode), $finger),
-            'hands' => [...$hands->toArray(), 'grip_words' => $hands->grip->words(), 'per_mm' => round($hands->perMillimetre(), 4), 'tremble' => round($hands->tremble(), 5), 'nudge' => round($hands->nudge(), 5), 'measured' => $hands->measured !== null],
+            'hands' => [...$hands->toArray(), 'grip_words' => $hands->grip->words(), 'pads' => $hands->mode->pads(), 'per_mm' => round($hands->perMillimetre(), 4), 'tremble' => round($hands->tremble(), 5), 'nudge' => round($hands->nudge(), 5), 'measured' => $hands->measured !== null],
             'oddities' => array_map(static fn (Oddity $oddity): array => $oddity->toArray(), Oddity::of($sheet)),
             'changes' => array_map(static fn (Difference $change): array => $change->toArray(), Difference::between($rig->settings(), [...$sheet->toArray(), 'camera' => $camera])),
             'ducted' => $sheet->ducted === null ? null : $this->ducted($sheet->ducted, $sheet->mode($mode)->run),

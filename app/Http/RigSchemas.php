@@ -161,7 +161,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'place', type: 'string'),
     new OA\Property(property: 'text', type: 'string'),
 ], type: 'object')]
-#[OA\Schema(schema: 'HandsReading', required: ['stick_mode', 'wheel_up', 'grip', 'stick_mm', 'grip_words', 'per_mm', 'tremble', 'nudge', 'measured'], properties: [
+#[OA\Schema(schema: 'Pads', description: 'what each stick plays, across and up', required: ['left', 'right'], properties: [
+    new OA\Property(property: 'left', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'right', type: 'array', items: new OA\Items(type: 'string')),
+], type: 'object')]
+#[OA\Schema(schema: 'HandsReading', required: ['pads', 'stick_mode', 'wheel_up', 'grip', 'stick_mm', 'grip_words', 'per_mm', 'tremble', 'nudge', 'measured'], properties: [
+    new OA\Property(property: 'pads', ref: '#/components/schemas/Pads'),
     new OA\Property(property: 'stick_mode', type: 'integer'),
     new OA\Property(property: 'wheel_up', type: 'string'),
     new OA\Property(property: 'grip', type: 'string'),

@@ -53,7 +53,7 @@ final readonly class Craft
         $units = $fields->groupOrNull('gimbal_units');
         $kind = $fields->choiceOrNull('kind', self::KINDS) ?? 'camera';
         if ($kind === 'ducted' && $stock->ducted === null) {
-            throw new Refusal('A ducted craft states how its throttle is set up.', $fields->place('stock.ducted'), 'hover, limit, soft, camera_deg');
+            $stock = Rig::read(Fields::of([...$stock->toArray(), 'ducted' => Ducted::ordinary()->toArray()]));
         }
 
         return new self(

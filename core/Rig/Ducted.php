@@ -34,6 +34,12 @@ final readonly class Ducted
         }
     }
 
+    /** How a ducted craft begins whose throttle nobody has set up: hovering at half of it. */
+    public static function ordinary(): self
+    {
+        return new self(0.5, 1.0, 0.3, true, 10 * Angle::DEGREE, 2.2);
+    }
+
     public static function read(Fields $fields): self
     {
         return new self(

@@ -30,6 +30,24 @@ enum StickMode: int
         };
     }
 
+    /**
+     * What each stick plays, across and up.
+     *
+     * @return array{left: array{string, string}, right: array{string, string}}
+     */
+    public function pads(): array
+    {
+        $axes = [];
+        foreach ([Finger::Climb, Finger::Turn, Finger::Run, Finger::Slide] as $finger) {
+            $axes[$this->thumb($finger)] = $finger->value;
+        }
+
+        return [
+            'left' => [$axes['Left thumb, side'], $axes['Left thumb, up']],
+            'right' => [$axes['Right thumb, side'], $axes['Right thumb, up']],
+        ];
+    }
+
     /** Such as "Left thumb, up" or "Right thumb, side": which thumb, and along which of its two ways. */
     public function thumb(Finger $finger): string
     {

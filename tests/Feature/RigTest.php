@@ -146,6 +146,15 @@ final class RigTest extends FeatureCase
         self::assertSame(1, Rig::query()->count());
     }
 
+    public function test_a_cushion_is_asked_for_in_seconds_whatever_the_axis_stores(): void
+    {
+        $ask = fn (string $finger, float $seconds): TestResponse => $this->actingAs($this->operator)->postJson("/api/v1/rigs/{$this->shot->rig_id}/reading", ['mode' => 'standard', 'cushion' => ['finger' => $finger, 'seconds' => $seconds]]);
+        $ask('turn', 0.9)->assertOk()->assertJsonPath('fingers.1.cushion_s', 0.9)->assertJsonPath('settings.modes.standard.lag_s.turn', 0.3);
+        $ask('tilt', 0.9)->assertOk()->assertJsonPath('fingers.4.cushion_s', 0.9)->assertJsonPath('settings.modes.standard.gimbal.cushion_s', 0.9);
+        $ask('tilt', 25)->assertUnprocessable()->assertJsonPath('errors.0.place', 'cushion.seconds');
+        $ask('turn', 0.1)->assertUnprocessable()->assertJsonPath('errors.0.place', 'modes.standard.lag_s.turn');
+    }
+
     public function test_advice_is_given_for_planned_shots_in_the_house_that_is_followed(): void
     {
         $ask = fn (): TestResponse => $this->actingAs($this->operator->refresh())->postJson("/api/v1/rigs/{$this->shot->rig_id}/advice", ['mode' => 'standard', 'shots' => [$this->shot->id]]);

@@ -882,6 +882,12 @@ export interface components {
                 output: number;
                 kind?: string;
             };
+            /** @description seconds in which a turn or a tilt is to be there */
+            cushion?: {
+                /** @enum {string} */
+                finger: "turn" | "tilt";
+                seconds: number;
+            };
             focal_mm?: number | null;
             /** @description from how far off a plain move is looked at */
             distance_m?: number;
@@ -1245,7 +1251,13 @@ export interface components {
             place: string;
             text: string;
         };
+        /** @description what each stick plays, across and up */
+        Pads: {
+            left: string[];
+            right: string[];
+        };
         HandsReading: {
+            pads: components["schemas"]["Pads"];
             stick_mode: number;
             wheel_up: string;
             grip: string;

@@ -64,7 +64,7 @@ final class RigController extends Controller
         $this->authorize('view', $rig);
         $rig->load('model');
 
-        return new JsonResponse($read($rig, $rig->model, $request->string('mode')->toString(), $request->settings(), $request->drag(), $request->focal(), $request->float('distance_m', Meaning::LOOKED_AT)));
+        return new JsonResponse($read($rig, $rig->model, $request->string('mode')->toString(), $request->settings(), $request->drag(), $request->focal(), $request->float('distance_m', Meaning::LOOKED_AT), $request->cushion()));
     }
 
     #[OA\Post(path: '/rigs/{rig}/sheet', operationId: 'responseSheet', parameters: [new OA\Parameter(name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/RigDraft')), responses: [

@@ -14,6 +14,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'drag', description: 'a point that the curve of a finger is pulled through; travel and share of the full rate', required: ['finger', 'travel', 'output'], properties: [
         new OA\Property(property: 'finger', type: 'string'), new OA\Property(property: 'travel', type: 'number'), new OA\Property(property: 'output', type: 'number'), new OA\Property(property: 'kind', type: 'string'),
     ], type: 'object'),
+    new OA\Property(property: 'cushion', description: 'seconds in which a turn or a tilt is to be there', required: ['finger', 'seconds'], properties: [
+        new OA\Property(property: 'finger', type: 'string', enum: ['turn', 'tilt']), new OA\Property(property: 'seconds', type: 'number'),
+    ], type: 'object'),
     new OA\Property(property: 'focal_mm', type: 'number', nullable: true),
     new OA\Property(property: 'distance_m', description: 'from how far off a plain move is looked at', type: 'number'),
 ], type: 'object')]
@@ -26,6 +29,7 @@ class RigReading extends FormRequest
             'mode' => ['required', 'in:slow,standard,fast'],
             'settings' => ['sometimes', 'nullable', 'array'],
             'drag' => ['sometimes', 'nullable', 'array'],
+            'cushion' => ['sometimes', 'nullable', 'array'],
             'focal_mm' => ['sometimes', 'nullable', 'numeric'],
             'distance_m' => ['sometimes', 'numeric', 'between:1,500'],
         ];
@@ -47,6 +51,15 @@ class RigReading extends FormRequest
         $drag = $this->input('drag');
 
         return is_array($drag) ? $drag : null;
+    }
+
+    /** @return ?array{finger: string, seconds: float} */
+    public function cushion(): ?array
+    {
+        /** @var ?array{finger: string, seconds: float} $cushion */
+        $cushion = $this->input('cushion');
+
+        return is_array($cushion) ? $cushion : null;
     }
 
     public function focal(): ?float

@@ -78,6 +78,14 @@ final class CraftTest extends TestCase
         self::assertEquals($craft->toArray(), Craft::read(Fields::of($craft->toArray()))->inItsConvention()->toArray());
     }
 
+    public function test_a_ducted_craft_without_a_throttle_set_up_begins_hovering_at_half(): void
+    {
+        $craft = Craft::read(Fields::of([...Rigs::crafts()['lapwing'], 'kind' => 'ducted']));
+
+        self::assertSame(['ducted', 0.5], [$craft->kind, $craft->stock->ducted?->hover]);
+        self::assertSame(0.5, $craft->stock->ducted?->throttle(0.5));
+    }
+
     public function test_a_change_of_convention_says_every_curve_anew_or_refuses(): void
     {
         $document = Rigs::crafts()['lapwing'];

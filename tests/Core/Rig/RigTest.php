@@ -103,6 +103,8 @@ final class RigTest extends TestCase
         self::assertSame(['climb', 'turn'], $left(StickMode::Mode2));
         self::assertSame(['run', 'slide'], $left(StickMode::Mode3));
         self::assertSame(['climb', 'slide'], $left(StickMode::Mode4));
+        self::assertSame(['left' => ['turn', 'run'], 'right' => ['slide', 'climb']], StickMode::Mode1->pads());
+        self::assertSame(['left' => ['slide', 'climb'], 'right' => ['turn', 'run']], StickMode::Mode4->pads());
         self::assertSame('Index finger', StickMode::Mode3->thumb(Finger::Tilt));
     }
 

@@ -100,15 +100,6 @@ const CONVENTIONS = {
   rates: 'Rate about the centre, and at full stick',
 };
 
-const HOVERING: Schemas['RigDucted'] = {
-  hover: 0.5,
-  limit: 1,
-  soft: 0.3,
-  self_levelling: true,
-  camera_deg: 10,
-  coast_s: 2.2,
-};
-
 export function CraftView({ draft }: { draft: RigDraft }) {
   const crafts = useCrafts();
   if (crafts.error) throw crafts.error;
@@ -346,14 +337,7 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
             <Choice
               label="Kind"
               value={document.kind}
-              onChange={(kind) =>
-                setDocument({
-                  ...document,
-                  kind,
-                  // A ducted craft begins as one that hovers at half throttle; its own point is found in Throttle.
-                  stock: kind === 'ducted' ? { ducted: HOVERING, ...stock } : stock,
-                })
-              }
+              onChange={(kind) => setDocument({ ...document, kind })}
               options={[
                 { value: 'camera', label: 'Camera craft' },
                 { value: 'ducted', label: 'Ducted' },

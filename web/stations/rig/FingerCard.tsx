@@ -86,14 +86,8 @@ export const FingerCard = memo(function FingerCard({ draft, finger, distance }: 
                   unit="s"
                   units={units}
                   places={2}
-                  warn={bad(name === 'tilt' ? 'gimbal.cushion_s' : 'lag_s.turn')}
-                  onChange={(seconds) =>
-                    set((now) =>
-                      name === 'tilt'
-                        ? { ...now, gimbal: { ...now.gimbal, cushion_s: seconds } }
-                        : { ...now, lag_s: { ...now.lag_s, turn: seconds / 3 } },
-                    )
-                  }
+                  warn={bad(name === 'tilt' ? 'gimbal.cushion_s' : 'lag_s.turn') || bad('cushion.seconds')}
+                  onChange={(seconds) => draft.cushion(name as 'turn' | 'tilt', seconds)}
                 />
               </dd>
             </>

@@ -5,13 +5,8 @@ import type { Fingers } from './sheet';
 import { REST } from './sheet';
 
 type Axis = keyof Fingers;
-/** Across and up of the left and the right stick, by stick mode (common practice of transmitters). */
-const PADS: Record<number, { left: [Axis, Axis]; right: [Axis, Axis] }> = {
-  1: { left: ['turn', 'run'], right: ['slide', 'climb'] },
-  2: { left: ['turn', 'climb'], right: ['slide', 'run'] },
-  3: { left: ['slide', 'run'], right: ['turn', 'climb'] },
-  4: { left: ['slide', 'climb'], right: ['turn', 'run'] },
-};
+/** Across and up of the left and the right stick. */
+export type Pads = { left: [Axis, Axis]; right: [Axis, Axis] };
 
 /** Keys of the left stick, the right stick and the wheel, each with its place: across, then up. */
 const KEYS: Record<string, ['left' | 'right' | 'wheel', 0 | 1, 1 | -1]> = {
@@ -31,13 +26,13 @@ const KEYS: Record<string, ['left' | 'right' | 'wheel', 0 | 1, 1 | -1]> = {
 const KEYED = 0.5;
 
 type Props = {
-  mode: number;
+  /** What each stick plays, as the server has it for the stick mode. */
+  pads: Pads;
   /** Read at every step of the clock; written here. */
   input: { current: Fingers };
 };
 
-export function Sticks({ mode, input }: Props) {
-  const pads = PADS[mode] ?? (PADS[2] as (typeof PADS)[number]);
+export function Sticks({ pads, input }: Props) {
   const [shown, setShown] = useState<Fingers>(REST);
   const put = (next: Partial<Fingers>) => {
     input.current = { ...input.current, ...next };

@@ -14,7 +14,7 @@ import { useSession } from '~/shell/session';
 import { figure, shown } from '~/units';
 import { LensPicture } from './LensPicture';
 import { RateTrace, type Trace } from './RateTrace';
-import { Sticks } from './Sticks';
+import { type Pads, Sticks } from './Sticks';
 import { type Fingers, flick, fly, REST, rates, type Sheet, type State, step, still } from './sheet';
 import type { Finger, Mode, RigDraft } from './useRigDraft';
 
@@ -26,7 +26,7 @@ const LOOK = -12;
 type Set = { name: string; sheet: Sheet; color: string; dashed?: boolean };
 
 export function TryIt({ draft }: { draft: RigDraft }) {
-  const { units, user } = useSession();
+  const { units } = useSession();
   const rigs = useRigs();
   const [other, setOther] = useState('none');
   const [finger, setFinger] = useState<Finger>('turn');
@@ -228,7 +228,7 @@ export function TryIt({ draft }: { draft: RigDraft }) {
       </div>
       <div className="grid gap-3">
         <Card className="p-3 grid gap-3">
-          <Sticks mode={draft.reading?.hands.stick_mode ?? user.stick_mode} input={input} />
+          {draft.reading !== null && <Sticks pads={draft.reading.hands.pads as Pads} input={input} />}
           <p className="m-0 text-sm text-ink-soft">
             Press a pad, hold the keys, or use a gamepad (its triggers are the wheel). A key presses half the
             travel. Let go, and the spring takes it.

@@ -116,6 +116,7 @@ const reading = (
     grip: 'thumbs',
     stick_mm: 21,
     grip_words: 'thumbs on top',
+    pads: { left: ['turn', 'climb'], right: ['slide', 'run'] },
     per_mm: 0.11,
     tremble: 0.01,
     nudge: 0.02,
@@ -139,6 +140,7 @@ function still(): RigDraft {
     changed: true,
     change: () => {},
     pull: () => {},
+    cushion: () => {},
     setFocal: () => {},
     reset: () => {},
   };
@@ -173,9 +175,14 @@ describe('a finger of a rig', () => {
 
   it('takes a typed limit and a cushion in its own unit', () => {
     const seen: Schemas['RigSettings'][] = [];
+    const cushions: [string, number][] = [];
     draw(
       <FingerCard
-        draft={{ ...still(), change: (step) => seen.push(step(settings)) }}
+        draft={{
+          ...still(),
+          change: (step) => seen.push(step(settings)),
+          cushion: (of, seconds) => cushions.push([of, seconds]),
+        }}
         finger={finger}
         distance={20}
       />,
@@ -191,8 +198,8 @@ describe('a finger of a rig', () => {
     type('Curve of turn as soft-expo', '0.3');
     expect(seen[0]?.modes.standard.turn_dps).toBe(41);
     expect(seen[0]?.modes.slow.turn_dps).toBe(20);
-    expect(seen[1]?.modes.standard.lag_s.turn).toBeCloseTo(0.3, 9);
-    expect(seen[2]?.modes.standard.curves.turn).toEqual({ kind: 'soft-expo', value: 0.3 });
+    expect(cushions).toEqual([['turn', 0.9]]);
+    expect(seen[1]?.modes.standard.curves.turn).toEqual({ kind: 'soft-expo', value: 0.3 });
   });
 
   it('leaves a number that was only looked at as it is', () => {

@@ -21,6 +21,8 @@ export type RigDraft = {
   change: (step: (now: Settings) => Settings) => void;
   /** Pulls a finger's curve through a point. */
   pull: (finger: Finger, travel: number, output: number) => void;
+  /** Seconds in which a turn or a tilt is to be there. */
+  cushion: (finger: 'turn' | 'tilt', seconds: number) => void;
   setFocal: (focal: number) => void;
   reset: () => void;
 };
@@ -57,13 +59,13 @@ export function useRigDraft(rig: Schemas['RigDetail'], mode: Mode): RigDraft {
   }, [edit, settings]);
 
   const send = useCallback(
-    (drag?: NonNullable<Wish['drag']>) =>
+    (asked: Pick<Wish, 'drag' | 'cushion'> = {}) =>
       ask({
         wish: {
           mode,
           settings: latest.current.settings,
           focal_mm: latest.current.edit.focal,
-          ...(drag === undefined ? {} : { drag }),
+          ...asked,
         },
         to: latest.current.edit,
       }),
@@ -89,7 +91,11 @@ export function useRigDraft(rig: Schemas['RigDetail'], mode: Mode): RigDraft {
     [put],
   );
   const pull = useCallback(
-    (finger: Finger, travel: number, output: number) => send({ finger, travel, output }),
+    (finger: Finger, travel: number, output: number) => send({ drag: { finger, travel, output } }),
+    [send],
+  );
+  const cushion = useCallback(
+    (finger: 'turn' | 'tilt', seconds: number) => send({ cushion: { finger, seconds } }),
     [send],
   );
   const setFocal = useCallback((focal: number) => put({ settings: latest.current.settings, focal }), [put]);
@@ -104,6 +110,7 @@ export function useRigDraft(rig: Schemas['RigDetail'], mode: Mode): RigDraft {
     changed: (answer?.reading.changes.length ?? 0) > 0 || problem !== null,
     change,
     pull,
+    cushion,
     setFocal,
     reset: () => put({ settings: rig.settings, focal: rig.camera.focal_mm }),
   };
