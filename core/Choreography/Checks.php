@@ -9,13 +9,11 @@ use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Framed;
-use Larkspur\Move\Group;
 use Larkspur\Move\MovePlan;
 use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Rig\Rig;
 use Larkspur\Site\Beaufort;
-use Larkspur\Site\Solid;
 
 /**
  * Everything that is checked about a plan before it is flown, each with the nearest change that mends it.
@@ -41,14 +39,6 @@ final class Checks
     /** Least hold of the tilt of a reveal, s (our judgement). */
     private const TILT_HOLD = 2.8;
 
-    /** Clearance to keep from anything solid beside half the craft's width, m (common practice, no published source). */
-    private const CLEARANCE = 2.0;
-
-    private const LOWEST = 2.0;
-
-    /** A touchdown may be planned as much below the ground, m, as its height is known. */
-    private const GROUND = 0.1;
-
     /**
      * @param  list<Press>  $presses
      * @return list<Finding> broken first, then notes, then what is fine
@@ -62,10 +52,7 @@ final class Checks
             self::tiltRange($shot, $plan),
             self::comfort($shot, $plan, $presses, $mode),
             ...self::hasNoHold($plan) ? [] : [self::crossing($shot, $plan), self::phases($plan), ...self::tiltHold($plan)],
-            self::clearance($shot, $plan),
-            self::height($shot, $plan),
-            self::sightLine($shot, $plan),
-            ...self::hidden($shot, $plan),
+            ...SiteChecks::all($shot, $plan),
             self::wind($shot, $plan, $mode),
             self::battery($shot, $plan),
         ];
@@ -98,7 +85,7 @@ final class Checks
     }
 
     /** A figure is flown for the thumbs, and a locked frame does not move: neither has one hold between two eases. */
-    private static function hasNoHold(MovePlan $plan): bool
+    public static function hasNoHold(MovePlan $plan): bool
     {
         return Catalogue::move($plan->intent->move)->judging($plan->intent)->primary() === null;
     }
@@ -310,129 +297,6 @@ final class Checks
         $most = Statistics::greatest($rates);
 
         return 5 * MovePlan::STEP * count(array_filter($rates, static fn (float $rate): bool => $rate > 0.995 * $most));
-    }
-
-    private static function clearance(Shot $shot, MovePlan $plan): Finding
-    {
-        $margin = self::CLEARANCE + $shot->rig->width / 2;
-        $least = INF;
-        $nearest = null;
-        $at = 0.0;
-        foreach ($shot->site->solids as $solid) {
-            [$distance, $time] = self::nearest($solid, $plan, $least);
-            if ($distance < $least) {
-                [$least, $nearest, $at] = [$distance, $solid, $time];
-            }
-        }
-        if ($nearest === null) {
-            return new Finding('clearance', Finding::OK, 'Nothing stands near the path.', null, $margin, 'm');
-        }
-        if ($least < $margin) {
-            $more = ceil(($margin - $least) * 2) / 2;
-            $mend = $plan->intent->number('radius_m');
-
-            return new Finding(
-                'clearance', Finding::BROKEN,
-                $least <= 0.05 ? sprintf('The path runs into %s at %.1f s.', $nearest->name, $at) : sprintf('Only %.1f m to %s at %.1f s; keep %.1f.', $least, $nearest->name, $at, $margin),
-                $least, $margin, 'm',
-                'Fly higher, or at another distance.',
-                $mend === null ? [] : ['height_m' => round(($plan->intent->number('height_m') ?? 0) + max($more, $nearest->base->up + $nearest->height + $margin - $plan->flight->up[0]), 1)],
-            );
-        }
-
-        return new Finding('clearance', Finding::OK, sprintf('%.1f m to %s at the nearest.', $least, $nearest->name), $least, $margin, 'm');
-    }
-
-    /** @return array{float, float} least distance to a solid, m, and when, s; INF where it can't undercut $best */
-    private static function nearest(Solid $solid, MovePlan $plan, float $best): array
-    {
-        $flight = $plan->flight;
-        $least = INF;
-        $at = 0.0;
-        $n = $flight->count();
-        $stride = 25;
-        for ($i = 0; $i < $n; $i += $stride) {
-            $distance = $solid->distance($flight->position($i));
-            if ($distance < $least) {
-                [$least, $at] = [$distance, $flight->t[$i]];
-            }
-        }
-        if ($least > $best + 5) {
-            return [INF, 0.0];
-        }
-        $centre = $flight->indexAt($at);
-        for ($i = max(0, $centre - $stride); $i <= min($n - 1, $centre + $stride); $i++) {
-            $distance = $solid->distance($flight->position($i));
-            if ($distance < $least) {
-                [$least, $at] = [$distance, $flight->t[$i]];
-            }
-        }
-
-        return [$least, $at];
-    }
-
-    private static function height(Shot $shot, MovePlan $plan): Finding
-    {
-        $top = Statistics::greatest($plan->flight->up) - min(0.0, $plan->ground);
-        $low = Statistics::least($plan->flight->up) - $plan->ground;
-        $ceiling = $shot->site->ceiling;
-        $mend = static fn (float $change): array => $plan->intent->number('height_m') === null ? [] : ['height_m' => max(0.5, round($plan->intent->number('height_m') + $change, 1))];
-        if ($top > $ceiling + 1e-6) {
-            return new Finding('height', Finding::BROKEN, sprintf('%.0f m above ground; the ceiling here is %.0f. Check with your local authority.', $top, $ceiling), $top, $ceiling, 'm', 'Fly lower.', $mend($ceiling - $top));
-        }
-        if ($low < -self::GROUND) {
-            return new Finding('height', Finding::BROKEN, sprintf('The way leads %.1f m into the ground.', -$low), $low, 0.0, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));
-        }
-        if ($low < self::LOWEST - 1e-6 && ! self::hasNoHold($plan)) {
-            return new Finding('height', Finding::NOTE, sprintf('Only %.1f m above ground: low and slow crashes more often.', $low), $low, self::LOWEST, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));
-        }
-
-        return new Finding('height', Finding::OK, sprintf('%.0f m above ground, ceiling %.0f.', $top, $ceiling), $top, $ceiling, 'm');
-    }
-
-    private static function sightLine(Shot $shot, MovePlan $plan): Finding
-    {
-        $farthest = 0.0;
-        for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 10) {
-            $farthest = max($farthest, $plan->flight->position($i)->length());
-        }
-        $limit = $shot->site->sightLine;
-
-        return $farthest > $limit
-            ? new Finding('sight-line', Finding::BROKEN, sprintf('%.0f m from take-off at the farthest: beyond the %.0f m at which you can still see how the craft lies.', $farthest, $limit), $farthest, $limit, 'm', 'Stand nearer to the subject, or fly a smaller circle.')
-            : new Finding('sight-line', Finding::OK, sprintf('In sight throughout, %.0f m at the farthest.', $farthest), $farthest, $limit, 'm');
-    }
-
-    /**
-     * What stands between the lens and the subject, and when: what a reveal is made of, and what spoils any other move.
-     *
-     * @return list<Finding>
-     */
-    private static function hidden(Shot $shot, MovePlan $plan): array
-    {
-        if ($plan->subject === null) {
-            return [];
-        }
-        $screen = $from = $until = null;
-        for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 5) {
-            $t = $plan->flight->t[$i];
-            $now = $shot->site->between($plan->flight->position($i), $plan->subject->at($t));
-            if ($now !== null) {
-                [$screen, $from, $until] = [$now, $from ?? $t, null];
-            } elseif ($screen !== null) {
-                $until ??= $t;
-            }
-        }
-        if ($screen === null || $from === null) {
-            return [];
-        }
-        $reveals = Catalogue::move($plan->intent->move)->about()->group === Group::Reveal;
-
-        return [match (true) {
-            $until === null => new Finding('hidden', Finding::NOTE, sprintf('From %.1f s on %s stands before it.', $from, $screen->name), $from, null, 's'),
-            $reveals => new Finding('hidden', Finding::OK, sprintf('It comes out from behind %s at %.1f s.', $screen->name, $until), $until, null, 's'),
-            default => new Finding('hidden', Finding::NOTE, sprintf('%s hides it from %.1f to %.1f s.', ucfirst($screen->name), $from, $until), $until, null, 's'),
-        }];
     }
 
     private static function wind(Shot $shot, MovePlan $plan, ModeTune $mode): Finding

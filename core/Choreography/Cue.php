@@ -53,8 +53,9 @@ final readonly class Cue
         $index = $plan->move->flight->indexAt($press->onset);
         $lowest = null;
         foreach ($plan->shot->site->solids as $solid) {
-            if ($solid->isSubject && count($outline = $solid->silhouette($plan->view($index))) >= 3) {
-                $lowest = [min(array_column($outline, 1)), $solid->name];
+            $outlines = $solid->isSubject ? $solid->silhouettes($plan->view($index)) : [];
+            if ($outlines !== []) {
+                $lowest = [min(array_column(array_merge(...$outlines), 1)), $solid->name];
             }
         }
         $mark = $plan->view($index)->project($plan->move->subject->at($press->onset));

@@ -11,6 +11,7 @@ use Larkspur\Measure\Angle;
 use Larkspur\Measure\Series;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\MovePlan;
+use Larkspur\Site\Solid;
 
 /** A shot worked out, ready to be drawn, printed, rehearsed or flown. */
 final readonly class Plan
@@ -72,9 +73,11 @@ final readonly class Plan
         $mark = $this->move->subject === null ? null : $view->project($this->move->subject->at($time));
         $solids = [];
         foreach ($this->shot->site->solids as $solid) {
-            $outline = $solid->silhouette($view);
-            if (count($outline) >= 3) {
-                $depth = $view->inLensAxes($solid->base)[2];
+            if (! self::maybeSeen($solid, $view)) {
+                continue;
+            }
+            $depth = $view->inLensAxes($solid->body->middle())[2];
+            foreach ($solid->silhouettes($view) as $outline) {
                 $solids[] = [$depth, ['id' => $solid->id, 'name' => $solid->name, 'subject' => $solid->isSubject, 'outline' => array_map(static fn (array $p): array => [round($p[0], 5), round($p[1], 5)], $outline)]];
             }
         }
@@ -87,6 +90,23 @@ final readonly class Plan
             'mark' => $mark === null ? null : [round($mark->u, 5), round($mark->v, 5)],
             'solids' => array_column($solids, 1),
         ];
+    }
+
+    /** Of many things on a site few stand before the lens: whether the ball about one can reach into the frame. */
+    private static function maybeSeen(Solid $solid, View $view): bool
+    {
+        $body = $solid->body;
+        $middle = $body->middle();
+        $half = ($body->top() - $middle->up) / 2;
+        [$right, $up, $depth] = $view->inLensAxes($middle->plus(0, 0, $half));
+        $radius = hypot($body->reach(), $half);
+        if ($depth < -$radius) {
+            return false;
+        }
+        // Distance from the planes through the lens and the sides of the frame.
+        [$w, $h] = [$view->lens->halfWidth, $view->lens->halfHeight];
+
+        return abs($right) - $depth * $w < $radius * hypot(1, $w) && abs($up) - $depth * $h < $radius * hypot(1, $h);
     }
 
     /** @return list<Cue> */

@@ -8,14 +8,18 @@ use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
+use Larkspur\Measure\Angle;
 
-/** A place to film at: the take-off point, what stands there, and the limits that hold there. */
+/** A place to film at: the take-off point, how the ground lies, what stands there, who is there, and the limits that hold there. */
 final readonly class Site
 {
     /** Common defaults, editable per site; the rules of the local authority apply. */
     public const CEILING = 120.0;
 
     public const SIGHT_LINE = 300.0;
+
+    /** Least distance over the ground to people who are not part of the shoot, m (a common default; editable). */
+    public const PEOPLE = 30.0;
 
     /** Farther from the take-off point than this, nothing can be planned: nobody could see the craft. */
     public const REACH = 5000.0;
@@ -24,6 +28,11 @@ final readonly class Site
      * @param  float  $ceiling  greatest height above ground, m
      * @param  float  $sightLine  greatest distance from the operator, m
      * @param  list<Solid>  $solids
+     * @param  ?Ground  $ground  null where nobody said how it lies: then it is level with the subject's foot
+     * @param  list<Area>  $areas
+     * @param  list<Observer>  $observers
+     * @param  float  $people  least distance to people, m
+     * @param  float  $variation  of the compass: magnetic north east of true north, rad
      */
     public function __construct(
         public string $name,
@@ -31,17 +40,30 @@ final readonly class Site
         public float $ceiling,
         public float $sightLine,
         public array $solids,
+        public ?Ground $ground = null,
+        public array $areas = [],
+        public array $observers = [],
+        public float $people = self::PEOPLE,
+        public float $variation = 0.0,
     ) {
     }
 
     public static function read(Fields $fields): self
     {
+        $lies = $fields->groupOrNull('ground');
+        $ground = $lies === null ? null : Ground::read($lies);
+
         return new self(
             $fields->textOrNull('name') ?? 'site',
             GeoPoint::read($fields->group('home')),
             $fields->numberOrNull('ceiling_m', 1, 5000, 'm') ?? self::CEILING,
             $fields->numberOrNull('sight_line_m', 10, 5000, 'm') ?? self::SIGHT_LINE,
             array_map(Solid::read(...), $fields->groups('solids')),
+            $ground,
+            array_map(Area::read(...), $fields->groups('areas')),
+            array_map(static fn (Fields $one): Observer => Observer::read($one, $ground), $fields->groups('observers')),
+            $fields->numberOrNull('people_m', 0, 1000, 'm') ?? self::PEOPLE,
+            ($fields->numberOrNull('variation_deg', -180, 180, 'degrees') ?? 0.0) * Angle::DEGREE,
         );
     }
 
@@ -50,7 +72,11 @@ final readonly class Site
     {
         return [
             'name' => $this->name, 'home' => $this->home->toArray(), 'ceiling_m' => $this->ceiling, 'sight_line_m' => $this->sightLine,
+            'people_m' => $this->people, 'variation_deg' => round($this->variation / Angle::DEGREE, 3),
             'solids' => array_map(static fn (Solid $solid): array => $solid->toArray(), $this->solids),
+            ...$this->ground === null ? [] : ['ground' => $this->ground->toArray()],
+            'areas' => array_map(static fn (Area $area): array => $area->toArray(), $this->areas),
+            'observers' => array_map(static fn (Observer $observer): array => $observer->toArray(), $this->observers),
         ];
     }
 
@@ -64,6 +90,18 @@ final readonly class Site
         }
 
         return null;
+    }
+
+    /** @return list<Area> */
+    public function areasOf(string $kind): array
+    {
+        return array_values(array_filter($this->areas, static fn (Area $area): bool => $area->kind === $kind));
+    }
+
+    /** The same with another take on the ground, such as one that a service of heights gave. */
+    public function onGround(Ground $ground): self
+    {
+        return new self($this->name, $this->home, $this->ceiling, $this->sightLine, $this->solids, $ground, $this->areas, $this->observers, $this->people, $this->variation);
     }
 
     /** The local frame in which the site, its solids and every flight over it are measured: origin at take-off. */

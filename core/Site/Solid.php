@@ -8,215 +8,226 @@ use Larkspur\Camera\View;
 use Larkspur\Fields;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
+use Larkspur\Refusal;
 
-/**
- * An upright box or cylinder that stands on a site: filmed, hiding, or in the way. Metres in the site's frame.
- *
- * A cylinder is drawn as a prism of twelve sides; its distance is measured on the true cylinder.
- */
+/** Something that stands on a site: filmed, hiding, or in the way. Metres in the site's frame. */
 final readonly class Solid
 {
-    private float $sin;
+    public const SHAPES = ['box', 'cylinder', 'polygon', 'canopy', 'wire'];
 
-    private float $cos;
-
-    /** @var list<Position> the foot's outline, in order round it */
-    public array $outline;
+    /** An outline needs at most so many corners; more are a survey, not a sketch. */
+    public const MOST_POINTS = 400;
 
     /**
-     * @param  'box'|'cylinder'  $shape
-     * @param  Position  $base  centre of the foot
-     * @param  float  $width  across, m; the diameter of a cylinder
-     * @param  float  $length  along the heading, m; ignored for a cylinder
-     * @param  float  $heading  direction of the length, rad clockwise from north
+     * @param  value-of<self::SHAPES>  $shape
+     * @param  array<string, mixed>  $form  what its shape is written with
+     * @param  bool  $isSubject  whether it is filmed; a subject never hides itself
+     * @param  bool  $moves  whether it moves by itself: a film of it can't be speeded up
      */
-    public function __construct(
+    private function __construct(
         public string $id,
         public string $name,
         public string $shape,
-        public Position $base,
-        public float $width,
-        public float $length,
-        public float $height,
-        public float $heading = 0.0,
+        public Body $body,
+        private array $form,
         public bool $isSubject = false,
+        public bool $moves = false,
     ) {
-        $this->sin = sin($heading);
-        $this->cos = cos($heading);
-        $this->outline = $this->corners();
     }
 
+    /** @param  float  $heading direction of the length, rad clockwise from north */
+    public static function box(string $id, string $name, Position $base, float $width, float $length, float $height, float $heading = 0.0, bool $isSubject = false, bool $moves = false): self
+    {
+        [$sin, $cos] = [sin($heading), cos($heading)];
+        $corners = [];
+        foreach ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as [$across, $along]) {
+            [$a, $l] = [$across * $width / 2, $along * $length / 2];
+            $corners[] = $base->plus($a * $cos + $l * $sin, -$a * $sin + $l * $cos, 0);
+        }
+
+        return new self($id, $name, 'box', new Prism($corners, $height), self::placed($base, $width, $length, $height, $heading), $isSubject, $moves);
+    }
+
+    public static function cylinder(string $id, string $name, Position $base, float $width, float $height, bool $isSubject = false, bool $moves = false): self
+    {
+        return new self($id, $name, 'cylinder', new Cylinder($base, $width / 2, $height), self::placed($base, $width, $width, $height), $isSubject, $moves);
+    }
+
+    /**
+     * @param  list<Position>  $outline  corners of the foot, at its height
+     * @param  float  $clear  free height beneath, m: the crown of a wood stands on it
+     */
+    public static function over(string $id, string $name, array $outline, float $height, float $clear = 0.0, bool $isSubject = false, bool $moves = false): self
+    {
+        $body = new Prism(array_map(static fn (Position $p): Position => $p->plus(0, 0, $clear), $outline), $height - $clear);
+
+        return new self($id, $name, $clear > 0 ? 'canopy' : 'polygon', $body, [
+            ...self::placed($body->middle()->plus(0, 0, -$clear), ...self::spread($outline), height: $height),
+            'points' => self::written($outline), ...$clear > 0 ? ['clear_m' => $clear] : [],
+        ], $isSubject, $moves);
+    }
+
+    /** @param  list<Position>  $feet  below its supports */
+    public static function wire(string $id, string $name, array $feet, float $height, float $sag = 0.0): self
+    {
+        $body = new Wire(array_map(static fn (Position $p): Position => $p->plus(0, 0, $height), $feet), $sag);
+
+        return new self($id, $name, 'wire', $body, [
+            ...self::placed(new Position($body->middle()->east, $body->middle()->north, $feet[0]->up), ...self::spread($feet), height: $height),
+            'points' => self::written($feet), 'sag_m' => $sag,
+        ]);
+    }
+
+    /** @throws Refusal where it can't stand as it is written, with the nearest form that can */
     public static function read(Fields $fields): self
     {
-        $shape = $fields->choiceOrNull('shape', ['box', 'cylinder']) === 'cylinder' ? 'cylinder' : 'box';
+        /** @var value-of<self::SHAPES> $shape */
+        $shape = $fields->choiceOrNull('shape', self::SHAPES) ?? 'box';
+        [$id, $name] = [$fields->textOrNull('id') ?? '', $fields->textOrNull('name') ?? 'obstacle'];
+        $foot = $fields->numberOrNull('base_m', -500, 9000, 'm') ?? 0.0;
+        $height = $fields->number('height_m', 0.01, 1000, 'm');
+        $filmed = $fields->choiceOrNull('role', ['subject', 'obstacle']) === 'subject';
+        $moves = $fields->flag('moves');
+        if ($shape === 'wire') {
+            return self::wire($id, $name, self::points($fields, $foot, 2), $height, $fields->numberOrNull('sag_m', 0, min(100.0, $height), 'm') ?? 0.0);
+        }
+        $clear = $shape === 'canopy' ? $fields->numberOrNull('clear_m', 0.01, 0.95 * $height, 'm') ?? 0.3 * $height : 0.0;
+        if ($shape === 'polygon' || ($shape === 'canopy' && $fields->has('points'))) {
+            $outline = self::points($fields, $foot, 3);
+            $crossing = Outline::selfCrossing($outline);
+            if ($crossing !== null) {
+                throw new Refusal(
+                    sprintf('The outline of %s crosses itself: the side from corner %d meets the one from corner %d.', $name, $crossing[0] + 1, $crossing[1] + 1),
+                    $fields->place('points'), 'corners in order round it; the same corners untangled would do',
+                );
+            }
+            if (abs(Outline::twiceArea($outline)) < 1e-4) {
+                throw new Refusal(sprintf('The outline of %s encloses nothing.', $name), $fields->place('points'), 'three corners that do not lie on one line');
+            }
+
+            return self::over($id, $name, $outline, $height, $clear, $filmed, $moves);
+        }
         $width = $fields->number('width_m', 0.01, 2000, 'm');
+        $base = new Position($fields->number('east_m', -20000, 20000, 'm'), $fields->number('north_m', -20000, 20000, 'm'), $foot);
+        if ($shape === 'canopy') {
+            return self::over($id, $name, (new Cylinder($base, $width / 2, $height))->corners(), $height, $clear, $filmed, $moves);
+        }
 
-        return new self(
-            $fields->textOrNull('id') ?? '',
-            $fields->textOrNull('name') ?? 'obstacle',
-            $shape,
-            new Position(
-                $fields->number('east_m', -20000, 20000, 'm'),
-                $fields->number('north_m', -20000, 20000, 'm'),
-                $fields->numberOrNull('base_m', -500, 9000, 'm') ?? 0.0,
-            ),
-            $width,
-            $fields->numberOrNull('length_m', 0.01, 2000, 'm') ?? $width,
-            $fields->number('height_m', 0.01, 1000, 'm'),
-            ($fields->numberOrNull('heading_deg', -360, 360, 'degrees') ?? 0.0) * Angle::DEGREE,
-            $fields->choiceOrNull('role', ['subject', 'obstacle']) === 'subject',
-        );
-    }
-
-    /** @return array<string, string|float> */
-    public function toArray(): array
-    {
-        return [
-            'id' => $this->id, 'name' => $this->name, 'role' => $this->isSubject ? 'subject' : 'obstacle', 'shape' => $this->shape,
-            'east_m' => round($this->base->east, 3), 'north_m' => round($this->base->north, 3), 'base_m' => round($this->base->up, 3),
-            'width_m' => $this->width, 'length_m' => $this->length, 'height_m' => $this->height,
-            'heading_deg' => round($this->heading / Angle::DEGREE, 3),
-        ];
+        return $shape === 'cylinder'
+            ? self::cylinder($id, $name, $base, $width, $height, $filmed, $moves)
+            : self::box($id, $name, $base, $width, $fields->numberOrNull('length_m', 0.01, 2000, 'm') ?? $width, $height, ($fields->numberOrNull('heading_deg', -360, 360, 'degrees') ?? 0.0) * Angle::DEGREE, $filmed, $moves);
     }
 
     /** @return list<Position> */
-    private function corners(): array
+    private static function points(Fields $fields, float $foot, int $least): array
     {
-        $corners = [];
-        if ($this->shape === 'cylinder') {
-            for ($i = 0; $i < 12; $i++) {
-                $corners[] = $this->base->plus(sin($i * M_PI / 6) * $this->width / 2, cos($i * M_PI / 6) * $this->width / 2, 0);
+        $pairs = $fields->pairs('points');
+        if (count($pairs) < $least || count($pairs) > self::MOST_POINTS) {
+            throw new Refusal(sprintf('%d points are %s.', count($pairs), count($pairs) < $least ? 'too few' : 'too many'), $fields->place('points'), sprintf('from %d to %d', $least, self::MOST_POINTS));
+        }
+        foreach ($pairs as $i => [$east, $north]) {
+            if (abs($east) > 20000 || abs($north) > 20000) {
+                throw new Refusal('This point lies more than 20 km away.', $fields->place('points').'.'.$i, 'metres east and north of take-off');
             }
-
-            return $corners;
-        }
-        foreach ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as [$across, $along]) {
-            $a = $across * $this->width / 2;
-            $l = $along * $this->length / 2;
-            $corners[] = $this->base->plus(
-                $a * $this->cos + $l * $this->sin,
-                -$a * $this->sin + $l * $this->cos,
-                0,
-            );
         }
 
-        return $corners;
+        return array_map(static fn (array $pair): Position => new Position($pair[0], $pair[1], $foot), $pairs);
     }
 
-    /** Shortest distance from a point to the solid, m; 0 inside it. */
+    /** @return array<string, float> */
+    private static function placed(Position $base, float $width, float $length, float $height, float $heading = 0.0): array
+    {
+        return [
+            'east_m' => round($base->east, 3), 'north_m' => round($base->north, 3), 'base_m' => round($base->up, 3),
+            'width_m' => $width, 'length_m' => $length, 'height_m' => $height, 'heading_deg' => round($heading / Angle::DEGREE, 3),
+        ];
+    }
+
+    /**
+     * @param  list<Position>  $points
+     * @return array{width: float, length: float}
+     */
+    private static function spread(array $points): array
+    {
+        $east = array_map(static fn (Position $p): float => $p->east, $points);
+        $north = array_map(static fn (Position $p): float => $p->north, $points);
+
+        return ['width' => round(max($east) - min($east), 3), 'length' => round(max($north) - min($north), 3)];
+    }
+
+    /**
+     * @param  list<Position>  $points
+     * @return list<array{float, float}>
+     */
+    private static function written(array $points): array
+    {
+        return array_map(static fn (Position $p): array => [round($p->east, 3), round($p->north, 3)], $points);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'name' => $this->name, 'role' => $this->isSubject ? 'subject' : 'obstacle', 'shape' => $this->shape, ...$this->form, ...$this->moves ? ['moves' => true] : []];
+    }
+
+    /** Shortest distance from a point to it, m; 0 inside it. */
     public function distance(Position $point): float
     {
-        $east = $point->east - $this->base->east;
-        $north = $point->north - $this->base->north;
-        $up = $point->up - $this->base->up;
-        $above = max(0.0, -$up, $up - $this->height);
-        if ($this->shape === 'cylinder') {
-            return hypot(max(0.0, hypot($east, $north) - $this->width / 2), $above);
-        }
-        $across = max(0.0, abs($east * $this->cos - $north * $this->sin) - $this->width / 2);
-        $along = max(0.0, abs($east * $this->sin + $north * $this->cos) - $this->length / 2);
-
-        return sqrt($across * $across + $along * $along + $above * $above);
+        return $this->body->distance($point);
     }
 
     /** Whether it stands in the straight line from one point to another. */
     public function stands(Position $eye, Position $point): bool
     {
-        // In its own axes: across, along, up; the line is eye + s (point - eye), s from 0 to 1.
-        $from = $this->inOwnAxes($eye);
-        $to = $this->inOwnAxes($point);
-        $way = [$to[0] - $from[0], $to[1] - $from[1], $to[2] - $from[2]];
-        [$begin, $end] = $this->shape === 'cylinder'
-            ? self::throughCircle($from, $way, $this->width / 2)
-            : self::overlap(self::within($from[0], $way[0], -$this->width / 2, $this->width / 2), self::within($from[1], $way[1], -$this->length / 2, $this->length / 2));
-        [$begin, $end] = self::overlap([$begin, $end], self::within($from[2], $way[2], 0.0, $this->height));
-
-        return max(0.0, $begin) < min(1.0, $end);
-    }
-
-    /** @return array{float, float, float} */
-    private function inOwnAxes(Position $point): array
-    {
-        [$east, $north] = [$point->east - $this->base->east, $point->north - $this->base->north];
-
-        return [$east * $this->cos - $north * $this->sin, $east * $this->sin + $north * $this->cos, $point->up - $this->base->up];
-    }
-
-    /**
-     * The part of a line x + s w that lies between two limits, as a stretch of s; begins after its end where none does.
-     *
-     * @return array{float, float}
-     */
-    private static function within(float $x, float $w, float $least, float $most): array
-    {
-        if (abs($w) < 1e-12) {
-            return $x > $least && $x < $most ? [-INF, INF] : [INF, -INF];
+        $middle = $this->body->middle();
+        $reach = $this->body->reach();
+        // Far from the line, and most are: no need to look closer.
+        [$we, $wn] = [$point->east - $eye->east, $point->north - $eye->north];
+        [$e, $n] = [$middle->east - $eye->east, $middle->north - $eye->north];
+        $length = $we * $we + $wn * $wn;
+        $s = $length < 1e-12 ? 0.0 : max(0.0, min(1.0, ($e * $we + $n * $wn) / $length));
+        if (($e - $s * $we) ** 2 + ($n - $s * $wn) ** 2 > $reach * $reach + 1e-6) {
+            return false;
         }
-        $a = ($least - $x) / $w;
-        $b = ($most - $x) / $w;
 
-        return [min($a, $b), max($a, $b)];
+        return $this->body->stands($eye, $point);
     }
 
-    /**
-     * @param  array{float, float, float}  $from
-     * @param  array{float, float, float}  $way
-     * @return array{float, float}
-     */
-    private static function throughCircle(array $from, array $way, float $radius): array
+    /** Nothing of it lies nearer than this to a point, over the ground, m; may be negative. */
+    public function leastDistance(Position $point): float
     {
-        $a = $way[0] ** 2 + $way[1] ** 2;
-        $b = $from[0] * $way[0] + $from[1] * $way[1];
-        $c = $from[0] ** 2 + $from[1] ** 2 - $radius ** 2;
-        if ($a < 1e-12) {
-            return $c < 0 ? [-INF, INF] : [INF, -INF];
-        }
-        $root = $b * $b - $a * $c;
+        $middle = $this->body->middle();
 
-        return $root <= 0 ? [INF, -INF] : [(-$b - sqrt($root)) / $a, (-$b + sqrt($root)) / $a];
+        return hypot($point->east - $middle->east, $point->north - $middle->north) - $this->body->reach();
     }
 
     /**
-     * @param  array{float, float}  $a
-     * @param  array{float, float}  $b
-     * @return array{float, float}
-     */
-    private static function overlap(array $a, array $b): array
-    {
-        return [max($a[0], $b[0]), min($a[1], $b[1])];
-    }
-
-    /**
-     * The solid as the lens sees it: the convex outline of its projected corners, in frame fractions from the centre.
+     * As the lens sees it: for each convex part the outline of its projected edges, in frame fractions from the centre.
      *
-     * Edges that pass behind the lens are cut at the near plane first, so no corner is ever divided by a depth of
-     * zero or less. Empty where all of it lies behind the lens.
+     * Edges that pass behind the lens are cut at the near plane first, so no corner is ever divided by a depth of zero or less.
      *
-     * @return list<array{float, float}> (u, v) in order round the outline
+     * @return list<list<array{float, float}>> (u, v) in order round each outline; two points for a part of a wire
      */
-    public function silhouette(View $view): array
+    public function silhouettes(View $view): array
     {
-        [$right, $up, $depth] = $view->plumb();
-        $foot = $top = [];
-        foreach ($this->outline as $corner) {
-            $foot[] = $at = $view->inLensAxes($corner);
-            $top[] = [$at[0] + $right * $this->height, $at[1] + $up * $this->height, $at[2] + $depth * $this->height];
-        }
-        $n = count($foot);
-        $points = [];
-        for ($i = 0; $i < $n; $i++) {
-            $next = ($i + 1) % $n;
-            foreach ([[$foot[$i], $foot[$next]], [$top[$i], $top[$next]], [$foot[$i], $top[$i]]] as [$a, $b]) {
-                foreach (self::cut($a, $b) as [$right, $up, $depth]) {
+        $outlines = [];
+        foreach ($this->body->edges() as $edges) {
+            $points = [];
+            foreach ($edges as [$a, $b]) {
+                foreach (self::cut($view->inLensAxes($a), $view->inLensAxes($b)) as [$right, $up, $depth]) {
                     $point = $view->onPlane($right, $up, $depth);
                     if ($point !== null) {
                         $points[] = [$point->u, $point->v];
                     }
                 }
             }
+            $outline = self::hull($points);
+            if (count($outline) >= ($this->shape === 'wire' ? 2 : 3)) {
+                $outlines[] = $outline;
+            }
         }
 
-        return self::hull($points);
+        return $outlines;
     }
 
     /**

@@ -108,7 +108,7 @@ final class GeometryOfMovesTest extends TestCase
     {
         $seen = 0;
         foreach (Reference::table('reveal-rise') as [$far, $near, $top, $subject, $from, , $height]) {
-            $edge = new Solid('', 'wall', 'box', new Position(0, (float) $near, 0), 400.0, 1e-6, (float) $top);
+            $edge = Solid::box('', 'wall', new Position(0, (float) $near, 0), 400.0, 1e-6, (float) $top);
             $sees = static fn (float $h): bool => ! $edge->stands(new Position(0, 0, $h), new Position(0, (float) $far, (float) $subject));
             if ((float) $height > (float) $from) {
                 self::assertFalse($sees((float) $height - 0.01));
@@ -136,7 +136,7 @@ final class GeometryOfMovesTest extends TestCase
     {
         foreach (Reference::table('reveal-forward') as [$height, $top, $subject, $behind, , , $near]) {
             $sees = static function (float $x) use ($height, $top, $subject, $behind): bool {
-                $edge = new Solid('', 'edge', 'box', new Position(0, $x, 0), 5000.0, 1e-6, (float) $top);
+                $edge = Solid::box('', 'edge', new Position(0, $x, 0), 5000.0, 1e-6, (float) $top);
 
                 return ! $edge->stands(new Position(0, 0, (float) $height), new Position(0, $x + (float) $behind, (float) $subject));
             };
@@ -155,7 +155,7 @@ final class GeometryOfMovesTest extends TestCase
     {
         foreach (Reference::table('reveal-side') as [$edge, $subject, $far, $near, $place]) {
             // The wall covers all that lies to the left of its edge.
-            $wall = new Solid('', 'wall', 'box', new Position((float) $edge - 500.0, (float) $near, 0), 1000.0, 1e-6, 50.0);
+            $wall = Solid::box('', 'wall', new Position((float) $edge - 500.0, (float) $near, 0), 1000.0, 1e-6, 50.0);
             $sees = static fn (float $y): bool => ! $wall->stands(new Position($y, 0, 2), new Position((float) $subject, (float) $far, 2));
             self::assertFalse($sees((float) $place - 0.01));
             self::assertTrue($sees((float) $place + 0.01));
@@ -165,7 +165,7 @@ final class GeometryOfMovesTest extends TestCase
     public function test_a_round_tower_hides_what_lies_in_its_shadow(): void
     {
         // Seen from 20 m, a tower of 3 m radius covers asin(3 / 20) = 8.627 degrees to either side.
-        $tower = new Solid('', 'tower', 'cylinder', new Position(0, 20, 0), 6.0, 6.0, 12.0);
+        $tower = Solid::cylinder('', 'tower', new Position(0, 20, 0), 6.0, 12.0);
         foreach ([[8.5, true], [8.75, false]] as [$angle, $hidden]) {
             $angle *= Angle::DEGREE;
             self::assertSame($hidden, $tower->stands(new Position(0, 0, 2), new Position(60 * sin($angle), 60 * cos($angle), 2)));

@@ -47,9 +47,9 @@ final class ViewTest extends TestCase
     public function test_a_box_astride_the_lens_is_cut_before_it_is_drawn(): void
     {
         // Twelve metres long along the view, its middle beside the camera: half of it lies behind the lens.
-        $box = new Solid('wall', 'wall', 'box', new Position(2, 0, 0), 1, 12, 3);
+        $box = Solid::box('wall', 'wall', new Position(2, 0, 0), 1, 12, 3);
         $view = new View(new Position(0, 0, 1.5), 0.0, 0.0, Lens::assumed());
-        $outline = $box->silhouette($view);
+        $outline = $box->silhouettes($view)[0];
 
         self::assertNull($view->project(new Position(2, -6, 0)), 'a corner behind the lens');
         self::assertGreaterThanOrEqual(4, count($outline));
@@ -64,9 +64,9 @@ final class ViewTest extends TestCase
 
     public function test_what_lies_wholly_behind_the_lens_is_not_drawn(): void
     {
-        $box = new Solid('b', 'b', 'box', new Position(0, -10, 0), 2, 2, 2);
+        $box = Solid::box('b', 'b', new Position(0, -10, 0), 2, 2, 2);
 
-        self::assertSame([], $box->silhouette(new View(new Position(0, 0, 1), 0.0, 0.0, Lens::assumed())));
+        self::assertSame([], $box->silhouettes(new View(new Position(0, 0, 1), 0.0, 0.0, Lens::assumed())));
     }
 
     public function test_every_corner_lies_within_the_silhouette(): void
@@ -74,8 +74,9 @@ final class ViewTest extends TestCase
         $noise = new SeededNoise(9);
         $view = new View(new Position(0, 0, 12), 20 * Angle::DEGREE, -18 * Angle::DEGREE, Lens::assumed());
         for ($i = 0; $i < 60; $i++) {
-            $box = new Solid('b', 'b', $i % 2 === 0 ? 'box' : 'cylinder', new Position($noise->between(-10, 20), $noise->between(15, 60), 0), 4, 7, 6, $noise->between(0, 3));
-            $outline = $box->silhouette($view);
+            $foot = new Position($noise->between(-10, 20), $noise->between(15, 60), 0);
+            $box = $i % 2 === 0 ? Solid::box('b', 'b', $foot, 4, 7, 6, $noise->between(0, 3)) : Solid::cylinder('b', 'b', $foot, 4, 6);
+            $outline = $box->silhouettes($view)[0];
             foreach (self::corners($box, $view) as [$u, $v]) {
                 self::assertTrue(self::contains($outline, $u, $v));
             }
@@ -84,25 +85,23 @@ final class ViewTest extends TestCase
 
     public function test_distance_to_a_solid(): void
     {
-        $box = new Solid('b', 'b', 'box', new Position(10, 0, 1), 4, 2, 3, 90 * Angle::DEGREE);
+        $box = Solid::box('b', 'b', new Position(10, 0, 1), 4, 2, 3, 90 * Angle::DEGREE);
         // Turned a quarter, the width of 4 m lies along north.
         self::assertEqualsWithDelta(9.0, $box->distance(new Position(0, 0, 2)), 1e-9);
         self::assertEqualsWithDelta(3.0, $box->distance(new Position(10, 5, 2)), 1e-9);
         self::assertEqualsWithDelta(5.0, $box->distance(new Position(10, 0, 9)), 1e-9);
         self::assertSame(0.0, $box->distance(new Position(10, 1.9, 2)));
-        self::assertEqualsWithDelta(hypot(3, 4), (new Solid('c', 'c', 'cylinder', new Position(0, 0, 0), 2, 2, 5))->distance(new Position(4, 0, 9)), 1e-9);
+        self::assertEqualsWithDelta(hypot(3, 4), Solid::cylinder('c', 'c', new Position(0, 0, 0), 2, 5)->distance(new Position(4, 0, 9)), 1e-9);
     }
 
     /** @return list<array{float, float}> */
     private static function corners(Solid $solid, View $view): array
     {
         $corners = [];
-        foreach ($solid->outline as $foot) {
-            foreach ([$foot, $foot->plus(0, 0, $solid->height)] as $corner) {
-                $seen = $view->project($corner);
-                if ($seen !== null) {
-                    $corners[] = [$seen->u, $seen->v];
-                }
+        foreach (array_merge(...array_merge(...$solid->body->edges())) as $corner) {
+            $seen = $view->project($corner);
+            if ($seen !== null) {
+                $corners[] = [$seen->u, $seen->v];
             }
         }
 

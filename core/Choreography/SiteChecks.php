@@ -1,0 +1,351 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography;
+
+use Larkspur\Geo\Position;
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\Catalogue;
+use Larkspur\Move\Group;
+use Larkspur\Move\MovePlan;
+use Larkspur\Site\Area;
+use Larkspur\Site\Observer;
+use Larkspur\Site\Solid;
+
+/** What the site has to say to a plan before it is flown: how near, how high, how far, over whom, across what, behind what. */
+final class SiteChecks
+{
+    /** Clearance to keep from anything solid beside half the craft's width, m (common practice, no published source). */
+    public const CLEARANCE = 2.0;
+
+    /** A wire is seen late or never: twice the clearance (our judgement). */
+    private const WIRE = 4.0;
+
+    private const LOWEST = 2.0;
+
+    /** Over water the sensors that hold the height are unreliable: stay this far up, m (common practice, no published source). */
+    private const OVER_WATER = 3.0;
+
+    /** A touchdown may be planned as much below the ground, m, as its height is known. */
+    private const GROUND = 0.1;
+
+    /** Samples of 0.02 s between those looked at: half a second for distances, a fifth of one for areas. */
+    private const STRIDE = 25;
+
+    /** @return list<Finding> */
+    public static function all(Shot $shot, MovePlan $plan): array
+    {
+        return [
+            self::clearance($shot, $plan),
+            self::height($shot, $plan),
+            self::sightLine($shot, $plan),
+            ...self::hidden($shot, $plan),
+            ...self::people($shot, $plan),
+            ...self::water($shot, $plan),
+            ...self::boundary($shot, $plan),
+        ];
+    }
+
+    /** The least distance that a path must keep from something, m. */
+    public static function margin(Shot $shot, Solid $solid): float
+    {
+        return ($solid->shape === 'wire' ? self::WIRE : self::CLEARANCE) + $shot->rig->width / 2;
+    }
+
+    private static function clearance(Shot $shot, MovePlan $plan): Finding
+    {
+        $least = INF;
+        $nearest = null;
+        $at = 0.0;
+        // What decides is not the distance but how much of the margin it leaves.
+        foreach ($shot->site->solids as $solid) {
+            $more = self::margin($shot, $solid) - self::CLEARANCE;
+            [$distance, $time] = self::nearest($solid, $plan, $least + $more);
+            if ($distance - $more < $least) {
+                [$least, $nearest, $at] = [$distance - $more, $solid, $time];
+            }
+        }
+        if ($nearest === null) {
+            return new Finding('clearance', Finding::OK, 'Nothing stands near the path.', null, self::CLEARANCE + $shot->rig->width / 2, 'm');
+        }
+        $margin = self::margin($shot, $nearest);
+        $least += $margin - self::CLEARANCE;
+        if ($least < $margin) {
+            $more = ceil(($margin - $least) * 2) / 2;
+            $mend = $plan->intent->number('radius_m');
+
+            return new Finding(
+                'clearance', Finding::BROKEN,
+                $least <= 0.05 ? sprintf('The path runs into %s at %.1f s.', $nearest->name, $at) : sprintf('Only %.1f m to %s at %.1f s; keep %.1f.', $least, $nearest->name, $at, $margin),
+                $least, $margin, 'm',
+                'Fly higher, or at another distance.',
+                $mend === null ? [] : ['height_m' => round(($plan->intent->number('height_m') ?? 0) + max($more, $nearest->body->top() + $margin - $plan->flight->up[0]), 1)],
+            );
+        }
+
+        return new Finding('clearance', Finding::OK, sprintf('%.1f m to %s at the nearest.', $least, $nearest->name), $least, $margin, 'm');
+    }
+
+    /** @return array{float, float} least distance to a solid, m, and when, s; INF where it can't undercut $best */
+    public static function nearest(Solid $solid, MovePlan $plan, float $best = INF): array
+    {
+        $flight = $plan->flight;
+        $least = INF;
+        $at = 0.0;
+        $n = $flight->count();
+        for ($i = 0; $i < $n; $i += self::STRIDE) {
+            $place = $flight->position($i);
+            if ($solid->leastDistance($place) > min($least, $best + 5)) {
+                continue;
+            }
+            $distance = $solid->distance($place);
+            if ($distance < $least) {
+                [$least, $at] = [$distance, $flight->t[$i]];
+            }
+        }
+        if ($least > $best + 5) {
+            return [INF, 0.0];
+        }
+        $centre = $flight->indexAt($at);
+        for ($i = max(0, $centre - self::STRIDE); $i <= min($n - 1, $centre + self::STRIDE); $i++) {
+            $distance = $solid->distance($flight->position($i));
+            if ($distance < $least) {
+                [$least, $at] = [$distance, $flight->t[$i]];
+            }
+        }
+
+        return [$least, $at];
+    }
+
+    /** Height of the ground under a place of a plan: as the site has it, else level with the subject's foot. */
+    public static function ground(Shot $shot, MovePlan $plan, Position $place): float
+    {
+        return $shot->site->ground?->at($place->east, $place->north) ?? $plan->ground;
+    }
+
+    private static function height(Shot $shot, MovePlan $plan): Finding
+    {
+        $flight = $plan->flight;
+        if ($shot->site->ground === null) {
+            $top = Statistics::greatest($flight->up) - min(0.0, $plan->ground);
+            $low = Statistics::least($flight->up) - $plan->ground;
+        } else {
+            [$top, $low] = [-INF, INF];
+            for ($i = 0, $n = $flight->count(); $i < $n; $i += 5) {
+                $above = $flight->up[$i] - $shot->site->ground->at($flight->east[$i], $flight->north[$i]);
+                $top = max($top, $above);
+                $low = min($low, $above);
+            }
+        }
+        $ceiling = $shot->site->ceiling;
+        $mend = static fn (float $change): array => $plan->intent->number('height_m') === null ? [] : ['height_m' => max(0.5, round($plan->intent->number('height_m') + $change, 1))];
+        if ($top > $ceiling + 1e-6) {
+            return new Finding('height', Finding::BROKEN, sprintf('%.0f m above ground; the ceiling here is %.0f. Check with your local authority.', $top, $ceiling), $top, $ceiling, 'm', 'Fly lower.', $mend($ceiling - $top));
+        }
+        if ($low < -self::GROUND) {
+            return new Finding('height', Finding::BROKEN, sprintf('The way leads %.1f m into the ground.', -$low), $low, 0.0, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));
+        }
+        if ($low < self::LOWEST - 1e-6 && ! Checks::hasNoHold($plan)) {
+            return new Finding('height', Finding::NOTE, sprintf('Only %.1f m above ground: low and slow crashes more often.', $low), $low, self::LOWEST, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));
+        }
+
+        return new Finding('height', Finding::OK, sprintf('%.0f m above ground, ceiling %.0f.', $top, $ceiling), $top, $ceiling, 'm');
+    }
+
+    private static function sightLine(Shot $shot, MovePlan $plan): Finding
+    {
+        $farthest = 0.0;
+        $behind = null;
+        $eyes = new Position(0, 0, Observer::EYES);
+        $near = self::between($shot, $plan, $eyes);
+        for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += self::STRIDE) {
+            $place = $plan->flight->position($i);
+            $farthest = max($farthest, $place->length());
+            if ($behind === null) {
+                foreach ($near as $solid) {
+                    if ($solid->stands($eyes, $place)) {
+                        $behind = [$solid, $plan->flight->t[$i], $place];
+                        break;
+                    }
+                }
+            }
+        }
+        $limit = $shot->site->sightLine;
+        if ($farthest > $limit) {
+            return new Finding('sight-line', Finding::BROKEN, sprintf('%.0f m from take-off at the farthest: beyond the %.0f m at which you can still see how the craft lies.', $farthest, $limit), $farthest, $limit, 'm', 'Stand nearer to the subject, or fly a smaller circle.');
+        }
+        if ($behind !== null) {
+            [$solid, $t, $place] = $behind;
+            foreach ($shot->site->observers as $observer) {
+                if ($observer->eyes->minus($place)->length() <= $limit && $shot->site->between($observer->eyes, $place) === null) {
+                    return new Finding('sight-line', Finding::NOTE, sprintf('At %.1f s it goes behind %s for you; %s still sees it. Agree how they call.', $t, $solid->name, $observer->name), $farthest, $limit, 'm');
+                }
+            }
+
+            return new Finding('sight-line', Finding::NOTE, sprintf('At %.1f s it goes behind %s and nobody sees it. Stand elsewhere, or post an observer.', $t, $solid->name), $farthest, $limit, 'm');
+        }
+
+        return new Finding('sight-line', Finding::OK, sprintf('In sight throughout, %.0f m at the farthest.', $farthest), $farthest, $limit, 'm');
+    }
+
+    /**
+     * The solids that can come between a path and a point: those whose ground meets the box about both.
+     *
+     * @return list<Solid>
+     */
+    private static function between(Shot $shot, MovePlan $plan, Position $point): array
+    {
+        $flight = $plan->flight;
+        $east = [min(Statistics::least($flight->east), $point->east), max(Statistics::greatest($flight->east), $point->east)];
+        $north = [min(Statistics::least($flight->north), $point->north), max(Statistics::greatest($flight->north), $point->north)];
+
+        return array_values(array_filter($shot->site->solids, static function (Solid $solid) use ($east, $north): bool {
+            [$middle, $reach] = [$solid->body->middle(), $solid->body->reach()];
+
+            return $middle->east + $reach > $east[0] && $middle->east - $reach < $east[1] && $middle->north + $reach > $north[0] && $middle->north - $reach < $north[1];
+        }));
+    }
+
+    /**
+     * What stands between the lens and the subject, and when: what a reveal is made of, and what spoils any other move.
+     *
+     * @return list<Finding>
+     */
+    private static function hidden(Shot $shot, MovePlan $plan): array
+    {
+        $stretches = self::screens($shot, $plan);
+        if ($stretches === []) {
+            return [];
+        }
+        $last = $stretches[count($stretches) - 1];
+        [$from, $until, $screen] = [$stretches[0]['from'], $last['until'], $last['solid']];
+        $reveals = Catalogue::move($plan->intent->move)->about()->group === Group::Reveal;
+
+        return [match (true) {
+            $until === null => new Finding('hidden', Finding::NOTE, sprintf('From %.1f s on %s stands before it.', $from, $screen->name), $from, null, 's'),
+            $reveals => new Finding('hidden', Finding::OK, sprintf('It comes out from behind %s at %.1f s.', $screen->name, $until), $until, null, 's'),
+            default => new Finding('hidden', Finding::NOTE, sprintf('%s hides it from %.1f to %.1f s.', ucfirst($screen->name), $from, $until), $until, null, 's'),
+        }];
+    }
+
+    /**
+     * The stretches of time in which something stands before the subject's mark, and what does; until is null where it does to the end.
+     *
+     * @return list<array{from: float, until: ?float, solid: Solid}>
+     */
+    public static function screens(Shot $shot, MovePlan $plan): array
+    {
+        if ($plan->subject === null) {
+            return [];
+        }
+        $near = array_values(array_filter(
+            $plan->subject->moves() ? $shot->site->solids : self::between($shot, $plan, $plan->subject->first()),
+            static fn (Solid $solid): bool => ! $solid->isSubject && $solid->shape !== 'wire',
+        ));
+        if ($near === []) {
+            return [];
+        }
+        $stretches = [];
+        $open = null;
+        for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 5) {
+            $t = $plan->flight->t[$i];
+            $now = null;
+            foreach ($near as $solid) {
+                if ($solid->stands($plan->flight->position($i), $plan->subject->at($t))) {
+                    $now = $solid;
+                    break;
+                }
+            }
+            if ($now !== null) {
+                $open = ['from' => $open['from'] ?? $t, 'until' => null, 'solid' => $now];
+            } elseif ($open !== null) {
+                $stretches[] = [...$open, 'until' => $t];
+                $open = null;
+            }
+        }
+
+        return $open === null ? $stretches : [...$stretches, $open];
+    }
+
+    /** @return list<Finding> */
+    private static function people(Shot $shot, MovePlan $plan): array
+    {
+        $least = INF;
+        [$who, $at] = [null, 0.0];
+        foreach ($shot->site->areasOf(Area::PEOPLE) as $area) {
+            for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 10) {
+                $distance = $area->distance($plan->flight->position($i));
+                if ($distance < $least) {
+                    [$least, $who, $at] = [$distance, $area, $plan->flight->t[$i]];
+                }
+            }
+        }
+        if ($who === null) {
+            return [];
+        }
+        $limit = $shot->site->people;
+        $where = $least <= 0 ? sprintf('At %.1f s the path is over %s.', $at, $who->name) : sprintf('%.0f m from %s at %.1f s.', $least, $who->name, $at);
+
+        return [$least < $limit
+            ? new Finding('people', Finding::BROKEN, sprintf('%s Keep %.0f m over the ground, or what your local authority says.', $where, $limit), $least, $limit, 'm', 'Fly from another side, or clear the place first.')
+            : new Finding('people', Finding::OK, $where, $least, $limit, 'm')];
+    }
+
+    /** @return list<Finding> */
+    private static function water(Shot $shot, MovePlan $plan): array
+    {
+        $least = INF;
+        [$what, $at] = [null, 0.0];
+        foreach ($shot->site->areasOf(Area::WATER) as $area) {
+            for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 10) {
+                $place = $plan->flight->position($i);
+                if ($area->contains($place) && $place->up - self::ground($shot, $plan, $place) < $least) {
+                    [$least, $what, $at] = [$place->up - self::ground($shot, $plan, $place), $area, $plan->flight->t[$i]];
+                }
+            }
+        }
+        if ($what === null) {
+            return [];
+        }
+
+        return [$least < self::OVER_WATER
+            ? new Finding('water', Finding::NOTE, sprintf('%.1f m over %s at %.1f s: the sensors can’t hold the height there.', $least, $what->name, $at), $least, self::OVER_WATER, 'm', sprintf('Stay %.0f m up over water, by eye.', self::OVER_WATER), $plan->intent->number('height_m') === null ? [] : ['height_m' => round($plan->intent->number('height_m') + self::OVER_WATER - $least, 1)])
+            : new Finding('water', Finding::OK, sprintf('%.0f m over %s: hold the height by eye.', $least, $what->name), $least, self::OVER_WATER, 'm')];
+    }
+
+    /** @return list<Finding> */
+    private static function boundary(Shot $shot, MovePlan $plan): array
+    {
+        $lines = $shot->site->areasOf(Area::BOUNDARY);
+        if ($lines === []) {
+            return [];
+        }
+        // From take-off to the first frame, along the path, and home again.
+        $way = [new Position(0, 0, 0)];
+        $times = [null];
+        for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 10) {
+            $way[] = $plan->flight->position($i);
+            $times[] = $plan->flight->t[$i];
+        }
+        $way[] = $plan->flight->position($plan->flight->count() - 1);
+        $times[] = $plan->flight->duration();
+        $way[] = new Position(0, 0, 0);
+        $times[] = null;
+        foreach ($lines as $line) {
+            foreach ($times as $k => $t) {
+                if ($k > 0 && $line->crossedBy($way[$k - 1], $way[$k])) {
+                    $when = match (true) {
+                        $t === null => 'on the way home',
+                        $times[$k - 1] === null => 'on the way to the first frame',
+                        default => sprintf('at %.1f s', $t),
+                    };
+
+                    return [new Finding('boundary', Finding::BROKEN, sprintf('The way crosses %s %s. Ask whose land it is.', $line->name, $when), null, null, '', 'Stay on this side, or take off from the other.')];
+                }
+            }
+        }
+
+        return [new Finding('boundary', Finding::OK, 'Every boundary stays uncrossed, there and back.')];
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Site;
+
+use Larkspur\Geo\Position;
+
+/** An upright body over any outline that does not cross itself: a box, a walled yard, the crown of a wood. Metres. */
+final readonly class Prism implements Body
+{
+    private Position $middle;
+
+    private float $reach;
+
+    /**
+     * @param  list<Position>  $outline  in order round it, three or more; all at the height of the foot
+     */
+    public function __construct(public array $outline, private float $height)
+    {
+        $east = array_map(static fn (Position $p): float => $p->east, $outline);
+        $north = array_map(static fn (Position $p): float => $p->north, $outline);
+        $this->middle = new Position((min($east) + max($east)) / 2, (min($north) + max($north)) / 2, $outline[0]->up);
+        $this->reach = max(array_map(fn (Position $p): float => hypot($p->east - $this->middle->east, $p->north - $this->middle->north), $outline));
+    }
+
+    public function top(): float
+    {
+        return $this->middle->up + $this->height;
+    }
+
+    public function middle(): Position
+    {
+        return $this->middle;
+    }
+
+    public function reach(): float
+    {
+        return $this->reach;
+    }
+
+    public function distance(Position $point): float
+    {
+        $up = $point->up - $this->middle->up;
+
+        return hypot(Outline::distance($this->outline, $point->east, $point->north), max(0.0, -$up, $up - $this->height));
+    }
+
+    public function stands(Position $eye, Position $point): bool
+    {
+        [$we, $wn, $wu] = [$point->east - $eye->east, $point->north - $eye->north, $point->up - $eye->up];
+        $floor = $eye->up - $this->middle->up;
+        // The stretch of the line eye + s way that lies between foot and top, then those that lie over the outline.
+        [$low, $high] = self::between($floor, $wu, 0.0, $this->height);
+        $low = max(0.0, $low);
+        $high = min(1.0, $high);
+        if ($low >= $high) {
+            return false;
+        }
+        if (abs($we) < 1e-12 && abs($wn) < 1e-12) {
+            return Outline::contains($this->outline, $eye->east, $eye->north);
+        }
+        $crossings = [];
+        $last = $this->outline[count($this->outline) - 1];
+        $before = $we * ($last->north - $eye->north) - $wn * ($last->east - $eye->east);
+        foreach ($this->outline as $corner) {
+            $side = $we * ($corner->north - $eye->north) - $wn * ($corner->east - $eye->east);
+            if (($side >= 0) !== ($before >= 0)) {
+                $share = $before / ($before - $side);
+                $e = $last->east + $share * ($corner->east - $last->east) - $eye->east;
+                $n = $last->north + $share * ($corner->north - $last->north) - $eye->north;
+                $crossings[] = ($e * $we + $n * $wn) / ($we * $we + $wn * $wn);
+            }
+            [$last, $before] = [$corner, $side];
+        }
+        sort($crossings);
+        for ($i = 0; $i + 1 < count($crossings); $i += 2) {
+            if (max($low, $crossings[$i]) < min($high, $crossings[$i + 1])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The part of x + s w that lies between two limits, as a stretch of s; begins after its end where none does.
+     *
+     * @return array{float, float}
+     */
+    public static function between(float $x, float $w, float $least, float $most): array
+    {
+        if (abs($w) < 1e-12) {
+            return $x > $least && $x < $most ? [-INF, INF] : [INF, -INF];
+        }
+        $a = ($least - $x) / $w;
+        $b = ($most - $x) / $w;
+
+        return [min($a, $b), max($a, $b)];
+    }
+
+    public function edges(): array
+    {
+        return array_map(fn (array $piece): array => self::upright($piece, $this->height), Outline::convexParts($this->outline));
+    }
+
+    /**
+     * The edges of an upright prism: round its foot, round its top, and up each corner.
+     *
+     * @param  list<Position>  $foot
+     * @return list<array{Position, Position}>
+     */
+    public static function upright(array $foot, float $height): array
+    {
+        $edges = [];
+        $n = count($foot);
+        $top = array_map(static fn (Position $p): Position => $p->plus(0, 0, $height), $foot);
+        for ($i = 0; $i < $n; $i++) {
+            $next = ($i + 1) % $n;
+            $edges[] = [$foot[$i], $foot[$next]];
+            $edges[] = [$top[$i], $top[$next]];
+            $edges[] = [$foot[$i], $top[$i]];
+        }
+
+        return $edges;
+    }
+}
