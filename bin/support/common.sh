@@ -116,8 +116,9 @@ SQL
   as_root sh -c "cd / && setsid nohup mariadbd --no-defaults --user=mysql --datadir='$folder/data' --socket='$run/m.sock' --pid-file='$run/db.pid' --log-error='$run/error.log' \
     --bind-address=127.0.0.1 --port='$port' --skip-name-resolve --character-set-server=utf8mb4 --innodb-buffer-pool-size=256M --init-file='$run/init.sql' >/dev/null 2>&1 </dev/null &"
   local tries=0
-  # Ready means that the account can use the database: the port opens before init.sql has been read.
-  until MYSQL_PWD=$password mariadb --no-defaults --protocol=tcp -h 127.0.0.1 -P "$port" -u larkspur "$database" -e 'DO 1' >/dev/null 2>&1 && as_root test -s "$run/db.pid"; do
+  # Ready means that the account can use the database: the port opens before init.sql has been read. Nobody knocks before the
+  # server listens: a client whose own port happened to be the one it knocks at would meet itself, and hold the port for ever.
+  until as_root test -s "$run/db.pid" && MYSQL_PWD=$password mariadb --no-defaults --protocol=tcp -h 127.0.0.1 -P "$port" -u larkspur "$database" -e 'DO 1' >/dev/null 2>&1; do
     tries=$((tries + 1))
     [ "$tries" -gt 300 ] && { as_root tail -n 20 "$run/error.log" >&2; give_up 'The database did not come up; what it said stands above.'; }
     sleep 0.1

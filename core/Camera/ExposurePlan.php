@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Camera;
+
+use Larkspur\Fields;
+use Larkspur\Refusal;
+use Larkspur\Rig\CraftCamera;
+
+/**
+ * What a camera is set to before a shot: the shutter by the frame rate, the filter by the light, one white balance for the whole shot, and
+ * what to look out for. The scene's brightness comes from a meter (its EV at ISO 100, or the shutter it shows) or from an estimate.
+ */
+final readonly class ExposurePlan
+{
+    private const OFF = 0.5;
+
+    /** @param  list<string>  $warnings */
+    private function __construct(
+        public float $fps,
+        public Exposure $exposure,
+        public Shutter $wanted,
+        public float $scene,
+        public float $stops,
+        public NdFilter $filter,
+        public float $left,
+        public int $kelvin,
+        public float $diffraction,
+        public float $sharpFrom,
+        public array $warnings,
+    ) {
+    }
+
+    /**
+     * @param  list<float|int>  $bag  factors of the filters that are there
+     * @param  ?float  $meter  EV at ISO 100 as metered; null for the estimate of the scene
+     * @param  ?int  $kelvin  fixed white balance; null for automatic
+     */
+    public static function of(CraftCamera $camera, float $focal, float $fps, float $iso, float $aperture, Scene $scene, ?float $meter, array $bag, ?int $kelvin, bool $automaticWhite = false, float $angle = 180.0, float $clipped = 0.0): self
+    {
+        $wanted = Shutter::wanted($fps, $angle);
+        $exposure = new Exposure($aperture, $wanted->nearest(), $iso);
+        $value = $meter ?? $scene->value();
+        $stops = $exposure->filterFor($value);
+        $filter = NdFilter::nearest($stops, $bag);
+        $left = $stops - $filter->stops();
+        $width = $camera->resolutions[0][0] ?? 3840;
+        $limit = Sharpness::diffractionLimit($camera->sensorWidth, $width);
+        $circle = hypot($camera->sensorWidth, $camera->sensorHeight) / 1500;
+        $warnings = [];
+        if ($automaticWhite) {
+            $warnings[] = sprintf('White balance on automatic: the colour will drift while you fly. Fix it, %d K to start with.', $scene->kelvin());
+        }
+        if ($clipped > 0) {
+            $warnings[] = (new Histogram($clipped))->words();
+        }
+        if ($filter->factor > 1 && $scene->isDark()) {
+            $warnings[] = sprintf('%s in light as dark as this: take it off, and check that no filter is left on from the day.', $filter->words());
+        }
+        if ($stops < -self::OFF) {
+            $warnings[] = sprintf('Too dark by %.1f stops without any filter: open the aperture, raise the ISO, or wait for light.', -$stops);
+        } elseif (abs($left) > self::OFF) {
+            $warnings[] = sprintf('The nearest filter in the bag leaves it %.1f stops %s: change the ISO or the aperture by as much.', abs($left), $left > 0 ? 'too bright' : 'too dark');
+        }
+        if ($aperture > $limit + 0.05) {
+            $warnings[] = sprintf('At f/%s diffraction softens the picture; up to f/%s does not. A stronger filter does the same without.', Fields::figure($aperture), Fields::figure(floor($limit * 10) / 10));
+        }
+        if ($aperture < min($camera->apertures) - 0.01 || $aperture > max($camera->apertures) + 0.01) {
+            throw new Refusal(sprintf('This camera has no f/%s.', Fields::figure($aperture)), 'aperture', sprintf('f/%s to f/%s', Fields::figure(min($camera->apertures)), Fields::figure(max($camera->apertures))));
+        }
+
+        return new self($fps, $exposure, $wanted, $value, $stops, $filter, $left, $kelvin ?? $scene->kelvin(), $limit, Sharpness::hyperfocal($focal, $aperture, $circle) / 2, $warnings);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'fps' => $this->fps, 'iso' => $this->exposure->iso, 'aperture' => $this->exposure->aperture,
+            'shutter' => ['wanted' => $this->wanted->words(), 'set' => $this->exposure->shutter->words(), 'off_stops' => round($this->exposure->shutter->stopsOver($this->wanted), 4), 'angle_deg' => round($this->exposure->shutter->angle($this->fps), 1)],
+            'scene_ev' => round($this->scene, 2),
+            'filter' => ['stops' => round($this->stops, 2), 'use' => $this->filter->words(), 'factor' => $this->filter->factor, 'density' => round($this->filter->density(), 2), 'left_stops' => round($this->left, 2)],
+            'white_balance_k' => $this->kelvin, 'diffraction_from_f' => round($this->diffraction, 2), 'sharp_from_m' => round($this->sharpFrom, 2),
+            'warnings' => $this->warnings,
+        ];
+    }
+}

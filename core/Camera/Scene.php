@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Camera;
+
+/**
+ * What a scene is like, for who has no light meter at hand: an EV at ISO 100 (after ANSI PH2.7-1986, from memory; good to one stop)
+ * and a white balance to start from (common practice, no published source: the colour of daylight swings more than this says).
+ */
+enum Scene: string
+{
+    case Bright = 'bright';
+    case Sun = 'sun';
+    case Haze = 'haze';
+    case Cloud = 'cloud';
+    case Overcast = 'overcast';
+    case Low = 'low';
+    case Dusk = 'dusk';
+    case Blue = 'blue';
+    case Night = 'night';
+    case Indoors = 'indoors';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Bright => 'Sun on sand, foam or snow',
+            self::Sun => 'Full sun, hard shadows',
+            self::Haze => 'Hazy sun, soft shadows',
+            self::Cloud => 'Bright cloud, no shadows',
+            self::Overcast => 'Heavy cloud, or open shade',
+            self::Low => 'Sun near the horizon',
+            self::Dusk => 'Just after sunset',
+            self::Blue => 'Blue hour',
+            self::Night => 'Night, lit places',
+            self::Indoors => 'Indoors, lamps on',
+        };
+    }
+
+    public function value(): float
+    {
+        return match ($this) {
+            self::Bright => 16.0,
+            self::Sun => 15.0,
+            self::Haze => 14.0,
+            self::Cloud => 13.0,
+            self::Overcast, self::Low => 12.0,
+            self::Dusk => 10.0,
+            self::Blue => 6.0,
+            self::Night => 5.0,
+            self::Indoors => 6.0,
+        };
+    }
+
+    /** White balance to begin with, K; kept for the whole shot, whatever the light then does. */
+    public function kelvin(): int
+    {
+        return match ($this) {
+            self::Bright, self::Sun => 5600,
+            self::Haze => 5900,
+            self::Cloud => 6500,
+            self::Overcast => 6900,
+            self::Low => 4800,
+            self::Dusk => 6200,
+            self::Blue => 7500,
+            self::Night, self::Indoors => 3400,
+        };
+    }
+
+    public function isDark(): bool
+    {
+        return $this === self::Night || $this === self::Blue || $this === self::Indoors;
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Site;
+
+use Larkspur\Fields;
+use Larkspur\Measure\Angle;
+
+/**
+ * The light that a shot wants: from which side, and of which kind of hour. The sun ahead of the camera within 60 degrees is back
+ * light, more than 120 degrees away is front light, between them side light: common practice, no published source.
+ */
+final readonly class Light
+{
+    public const SIDES = ['any', 'front', 'side', 'back'];
+
+    public const HOURS = ['any', 'day', 'golden', 'blue'];
+
+    private const BACK = 60 * Angle::DEGREE;
+
+    private const FRONT = 120 * Angle::DEGREE;
+
+    /**
+     * @param  value-of<self::SIDES>  $side
+     * @param  value-of<self::HOURS>  $hour
+     */
+    public function __construct(public string $side = 'any', public string $hour = 'any')
+    {
+    }
+
+    public static function read(?Fields $fields): self
+    {
+        /** @var value-of<self::SIDES> $side */
+        $side = $fields?->choiceOrNull('side', self::SIDES) ?? 'any';
+        /** @var value-of<self::HOURS> $hour */
+        $hour = $fields?->choiceOrNull('hour', self::HOURS) ?? 'any';
+
+        return new self($side, $hour);
+    }
+
+    /** @return array{side: string, hour: string} */
+    public function toArray(): array
+    {
+        return ['side' => $this->side, 'hour' => $this->hour];
+    }
+
+    /** Which side the light comes from for a camera that looks along a heading; 'none' where the sun is well below the horizon. */
+    public static function from(Sun $sun, float $heading): string
+    {
+        if ($sun->altitude < SunDay::BLUE_FOOT) {
+            return 'none';
+        }
+        $off = abs(Angle::wrap($sun->azimuth - $heading));
+
+        return $off < self::BACK ? 'back' : ($off > self::FRONT ? 'front' : 'side');
+    }
+
+    /**
+     * Whether it holds for a camera that looks along these headings, in turn.
+     *
+     * @param  non-empty-list<float>  $headings  rad
+     */
+    public function holds(Sun $sun, array $headings): bool
+    {
+        if ($this->hour === 'any' ? $sun->altitude < SunDay::BLUE_FOOT : SunDay::phase($sun->altitude) !== $this->hour) {
+            return false;
+        }
+        foreach ($headings as $heading) {
+            if ($this->side !== 'any' && self::from($sun, $heading) !== $this->side) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * When it holds on a day.
+     *
+     * @param  non-empty-list<float>  $headings
+     * @return list<array{float, float}> instants, s since 1970
+     */
+    public function windows(SunDay $day, array $headings): array
+    {
+        return $day->when(fn (Sun $sun): bool => $this->holds($sun, $headings));
+    }
+}
