@@ -150,6 +150,16 @@ final readonly class Intent
         return new self($move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $parameters, $this->track);
     }
 
+    /**
+     * Several moves of the same subject, one after another.
+     *
+     * @param  list<array{move: string, parameters: array<string, float|string>}>  $parts
+     */
+    public function joining(array $parts): self
+    {
+        return new self('combination', $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, [], $this->track, $parts);
+    }
+
     /** The same intent with a subject that moves: sampled each tenth of a second between two times. */
     public function following(MovingPoint $point, LocalFrame $frame, float $from, float $to): self
     {

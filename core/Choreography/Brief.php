@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography;
+
+use Larkspur\Fields;
+use Larkspur\Site\Light;
+
+/** What a shot is wanted for, beside its move: its light, how often it is flown, what is delivered of it, what is heard. */
+final readonly class Brief
+{
+    /** A take is flown three or four times, for faults show on a large screen only (common practice, no published source). */
+    public const PASSES = 4;
+
+    /**
+     * @param  string  $purpose  in the operator's words
+     * @param  int  $delivered  width of the film that is delivered, pixels
+     * @param  float  $use  seconds that the cut will use
+     * @param  string  $sound  what to record on the ground for it
+     * @param  ?string  $hidden  id of what must not be seen at the start
+     * @param  bool  $must  whether the day failed without it
+     */
+    public function __construct(
+        public string $purpose = '',
+        public Light $light = new Light,
+        public int $passes = self::PASSES,
+        public bool $must = false,
+        public int $delivered = 1920,
+        public float $use = 6.0,
+        public string $sound = '',
+        public ?string $hidden = null,
+    ) {
+    }
+
+    public static function read(?Fields $fields): self
+    {
+        return $fields === null ? new self : new self(
+            $fields->textOrNull('purpose') ?? '',
+            Light::read($fields->groupOrNull('light')),
+            (int) ($fields->numberOrNull('passes', 1, 20) ?? self::PASSES),
+            $fields->flag('must'),
+            (int) ($fields->numberOrNull('delivered_px', 320, 16384) ?? 1920),
+            $fields->numberOrNull('use_s', 1, 120, 's') ?? 6.0,
+            $fields->textOrNull('sound') ?? '',
+            $fields->textOrNull('hidden'),
+        );
+    }
+
+    /** @return array{purpose: string, light: array{side: string, hour: string}, passes: int, must: bool, delivered_px: int, use_s: float, sound: string, hidden: ?string} */
+    public function toArray(): array
+    {
+        return [
+            'purpose' => $this->purpose, 'light' => $this->light->toArray(), 'passes' => $this->passes, 'must' => $this->must,
+            'delivered_px' => $this->delivered, 'use_s' => $this->use, 'sound' => $this->sound, 'hidden' => $this->hidden,
+        ];
+    }
+}

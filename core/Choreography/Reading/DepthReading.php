@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography\Reading;
+
+use Larkspur\Choreography\Checks;
+use Larkspur\Choreography\Plan;
+use Larkspur\Choreography\SiteChecks;
+use Larkspur\Geo\Position;
+use Larkspur\Measure\Angle;
+use Larkspur\Move\MovePlan;
+
+/**
+ * How deep a move looks: how fast near and far things cross the picture in the middle of the hold, and how fast the flight feels.
+ *
+ * The picture speed of a thing is the way of its projection within a short time: for a slide without turn that is v / Z, so two things
+ * differ as their distances do; with a turn, what lies at the pivot stands still.
+ */
+final readonly class DepthReading
+{
+    /** Half the time over which a picture speed is taken, in samples. */
+    private const HALF = 5;
+
+    /** Nothing in the picture lies farther than this as far as depth is concerned, m. */
+    private const FAR = 3000.0;
+
+    /** Layers nearer than twice one another make little depth (our judgement: a "significant" gap is what practice asks for). */
+    private const SIGNIFICANT = 3.0;
+
+    /**
+     * @param  ?array{name: string, distance: float, speed: float}  $near  metres, and picture widths a second
+     * @param  ?array{name: string, distance: float, speed: float}  $far
+     * @param  float  $felt  pace over height above ground, 1/s
+     */
+    private function __construct(
+        public ?array $near,
+        public ?array $far,
+        public float $pace,
+        public float $height,
+        public float $felt,
+        public float $crossing,
+    ) {
+    }
+
+    public static function of(Plan $plan): self
+    {
+        $move = $plan->move;
+        $flight = $move->flight;
+        $at = $flight->indexAt(($move->holdFrom + $move->holdTo) / 2);
+        $at = max(self::HALF, min($flight->count() - 1 - self::HALF, $at));
+        $view = $plan->view($at);
+        $layers = [];
+        foreach ($plan->shot->site->solids as $solid) {
+            $middle = $solid->body->middle();
+            $place = $middle->plus(0, 0, ($solid->body->top() - $middle->up) / 2);
+            $mark = $view->project($place);
+            if ($mark !== null && $mark->isInside() && $solid->shape !== 'wire') {
+                $layers[] = ['name' => $solid->name, 'distance' => $mark->depth, 'speed' => self::speed($plan, $at, $place)];
+            }
+        }
+        // The ground that the lower edge sees is a layer too, and so is the horizon.
+        $ground = SiteChecks::ground($plan->shot, $move, $view->position);
+        $above = $view->position->up - $ground;
+        $down = -$view->tilt + $plan->shot->intent->lens->vertical() / 2;
+        if ($above > 0.5 && $down > 2 * Angle::DEGREE) {
+            $away = $down >= M_PI_2 ? 0.0 : $above / tan($down);
+            $place = new Position($view->position->east + $away * sin($view->heading), $view->position->north + $away * cos($view->heading), $ground);
+            $layers[] = ['name' => 'the ground at the lower edge', 'distance' => hypot($away, $above), 'speed' => self::speed($plan, $at, $place)];
+        }
+        if (abs($view->horizon()) <= 0.5) {
+            $place = new Position($view->position->east + self::FAR * sin($view->heading), $view->position->north + self::FAR * cos($view->heading), $view->position->up);
+            $layers[] = ['name' => 'the horizon', 'distance' => self::FAR, 'speed' => self::speed($plan, $at, $place)];
+        }
+        usort($layers, static fn (array $a, array $b): int => $a['distance'] <=> $b['distance']);
+        $pace = $flight->position($at + self::HALF)->minus($flight->position($at - self::HALF))->length() / (2 * self::HALF * MovePlan::STEP);
+
+        return new self($layers[0] ?? null, count($layers) > 1 ? $layers[count($layers) - 1] : null, $pace, $above, $above > 0.1 ? $pace / $above : 0.0, Checks::crossingSeconds($plan->shot, $move));
+    }
+
+    /** Widths of the picture a second that a still place crosses. */
+    private static function speed(Plan $plan, int $at, Position $place): float
+    {
+        $before = $plan->view($at - self::HALF)->project($place);
+        $after = $plan->view($at + self::HALF)->project($place);
+        if ($before === null || $after === null) {
+            return 0.0;
+        }
+
+        return hypot($after->u - $before->u, ($after->v - $before->v) / $plan->shot->intent->lens->aspect) / (2 * self::HALF * MovePlan::STEP);
+    }
+
+    /** Picture speed of the near layer over that of the far one; null where one of them is missing or stands still. */
+    public function ratio(): ?float
+    {
+        return $this->near === null || $this->far === null || $this->far['speed'] < 1e-5 ? null : $this->near['speed'] / $this->far['speed'];
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $layer = static fn (?array $one): ?array => $one === null ? null : ['name' => $one['name'], 'distance_m' => round($one['distance'], 1), 'widths_ps' => round($one['speed'], 4)];
+        $ratio = $this->ratio();
+
+        return [
+            'near' => $layer($this->near), 'far' => $layer($this->far), 'ratio' => $ratio === null ? null : round(min(9999, $ratio), 2),
+            'pace_mps' => round($this->pace, 2), 'height_m' => round($this->height, 2), 'felt_ps' => round($this->felt, 4),
+            'crossing_s' => is_finite($this->crossing) ? round($this->crossing, 1) : null, 'crossing_least_s' => Checks::CROSSING,
+            'sentences' => $this->sentences(),
+        ];
+    }
+
+    /** @return list<string> */
+    private function sentences(): array
+    {
+        $out = [];
+        $ratio = $this->ratio();
+        if ($this->near === null || $this->far === null) {
+            $out[] = 'Only one layer stands in the picture: without something near, nothing shows that the camera moves.';
+        } else {
+            $out[] = sprintf('Near: %s at %.0f m, %.0f %% of the width a second. Far: %s, %.1f %%.', $this->near['name'], $this->near['distance'], 100 * $this->near['speed'], $this->far['name'], 100 * $this->far['speed']);
+            $out[] = match (true) {
+                $ratio === null => 'The far layer stands still while the near one moves: all the depth there is.',
+                $ratio < 1 => sprintf('The far layer moves %.1f times as fast as the near one: going round sweeps the background past what stands in the middle.', 1 / max(1e-6, $ratio)),
+                $ratio < self::SIGNIFICANT => sprintf('The near layer moves %.1f times as fast: little depth. Bring something nearer to the lens.', $ratio),
+                default => sprintf('The near layer moves %.0f times as fast as the far one.', $ratio),
+            };
+        }
+        $out[] = sprintf('%.1f m/s at %.0f m feels like %.1f m/s at eye level; at half the height it would feel twice as fast.', $this->pace, $this->height, $this->felt * 1.6);
+        $out[] = is_finite($this->crossing) && $this->crossing < 999
+            ? sprintf('What stands still crosses the frame in %.1f s; the handbook rule wants %.0f or more.', $this->crossing, Checks::CROSSING)
+            : 'The picture does not pan.';
+        if ($this->near !== null && $this->far !== null && $this->near['distance'] > 1) {
+            // A lens of twice the length keeps the subject's size from twice as far: every distance grows by what is backed off.
+            $more = $this->near['distance'];
+            $out[] = sprintf('A lens twice as long, from as much farther back, would bring the layers from 1 : %.1f to 1 : %.1f in distance: flatter.', $this->far['distance'] / $this->near['distance'], ($this->far['distance'] + $more) / ($this->near['distance'] + $more));
+        }
+
+        return $out;
+    }
+}

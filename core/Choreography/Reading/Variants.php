@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography\Reading;
+
+use Larkspur\Choreography\Brief;
+use Larkspur\Choreography\Finding;
+use Larkspur\Choreography\Plan;
+use Larkspur\Choreography\Planner;
+use Larkspur\Fields;
+use Larkspur\Move\Catalogue;
+use Larkspur\Move\Group;
+use Larkspur\Move\Stance;
+use Larkspur\Refusal;
+
+/** What else could be flown from here, and the passes that a take procedure wants: some as planned, one otherwise. */
+final class Variants
+{
+    /** The move that is the same with a tilt. */
+    private const WITH_TILT = [
+        'rise' => 'lift-and-tilt', 'sink' => 'drop-and-tilt', 'push-in' => 'ground-to-horizon', 'straight-back' => 'reverse-tilt-up', 'lateral-dolly' => 'slide-with-pan',
+        'climbing-orbit' => 'climbing-orbit-with-tilt', 'orbit' => 'climbing-orbit-with-tilt', 'rise-and-advance' => 'ascent-late-tilt', 'fly-over' => 'over-the-edge',
+    ];
+
+    /**
+     * @return list<array<string, mixed>> id, title, why, move, parameters, join, parts, and whether it can be flown
+     */
+    public static function of(Plan $plan): array
+    {
+        $intent = $plan->move->intent;
+        $out = [];
+        $opposite = self::opposite($plan);
+        if ($opposite !== []) {
+            $out[] = self::one($plan, 'opposite', 'The other way', 'Both directions, always: one of them cuts better, and your thumbs learn both.', parameters: $opposite);
+        }
+        $height = $intent->number('height_m');
+        if ($height !== null && $height > 0) {
+            $lower = max(2.0, round($height * 0.55 * 2) / 2);
+            if ($lower < $height - 0.4) {
+                $out[] = self::one($plan, 'lower', 'Lower', sprintf('At %s m it feels %.1f times as fast.', Fields::figure($lower), $height / $lower), parameters: ['height_m' => $lower]);
+            }
+            $higher = round($height * 1.6 * 2) / 2;
+            $out[] = self::one($plan, 'higher', 'Higher', 'Shows how things lie to one another; feels slower.', parameters: ['height_m' => $higher]);
+        }
+        $tilted = self::WITH_TILT[$intent->move] ?? null;
+        if ($tilted !== null) {
+            $kept = array_intersect_key($intent->parameters, array_flip(['distance_m', 'radius_m', 'height_m', 'start_bearing_deg', 'direction', 'arc_deg', 'pace_mps', 'heading_deg']));
+            $out[] = self::one($plan, 'tilt', 'With tilt', 'One finger more, and the picture opens or closes while it moves.', move: $tilted, parameters: $kept);
+        }
+        if ($intent->move !== 'combination' && Catalogue::move($intent->move)->about()->group !== Group::Drill) {
+            $away = $intent->move === 'pull-away' ? 'orbit' : 'pull-away';
+            $out[] = self::one(
+                $plan, 'joined', $away === 'orbit' ? 'Then go round it' : 'Then leave it behind', 'Two moves in one take; each must be clean alone first.',
+                move: 'combination', parameters: [], parts: [['move' => $intent->move, 'parameters' => $intent->parameters], ['move' => $away, 'parameters' => []]],
+            );
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, string|float> */
+    private static function opposite(Plan $plan): array
+    {
+        $intent = $plan->move->intent;
+        $direction = $intent->choice('direction');
+        if ($direction !== null) {
+            // Round the same stretch, from its other end.
+            $way = $direction === Stance::CLOCKWISE ? 1 : -1;
+            $end = fmod(($intent->number('start_bearing_deg') ?? 0.0) + $way * ($intent->number('arc_deg') ?? 0.0) + 7200, 360);
+
+            return ['direction' => $way === 1 ? Stance::COUNTERCLOCKWISE : Stance::CLOCKWISE, 'start_bearing_deg' => round($end, 1)];
+        }
+        $side = $intent->choice('side');
+        if ($side !== null) {
+            return ['side' => $side === 'left' ? 'right' : 'left'];
+        }
+
+        return [];
+    }
+
+    /**
+     * @param  array<string, float|string>  $parameters
+     * @param  ?list<array{move: string, parameters: array<string, float|string>}>  $parts
+     * @return array<string, mixed>
+     */
+    private static function one(Plan $plan, string $id, string $title, string $why, ?string $move = null, array $parameters = [], ?array $parts = null): array
+    {
+        $intent = $plan->move->intent;
+        try {
+            $other = match (true) {
+                $parts !== null => $intent->joining($parts),
+                $move !== null => $intent->asPart($move, $parameters),
+                default => $intent->with($parameters),
+            };
+            $planned = Planner::plan($plan->shot->withIntent($other));
+            $broken = array_values(array_filter($planned->findings, static fn (Finding $finding): bool => $finding->state === Finding::BROKEN));
+            $why .= $broken === [] ? '' : ' '.$broken[0]->text;
+            $flyable = $broken === [];
+        } catch (Refusal $refusal) {
+            [$flyable, $why] = [false, $refusal->getMessage()];
+        }
+
+        return [
+            'id' => $id, 'title' => $title, 'why' => $why, 'move' => $move ?? $intent->move, 'parameters' => (object) $parameters,
+            'join' => $parts === null ? null : 'sequence', 'parts' => $parts === null ? null : array_map(static fn (array $part): array => ['move' => $part['move'], 'parameters' => (object) $part['parameters']], $parts),
+            'feasible' => $flyable,
+        ];
+    }
+
+    /**
+     * The passes of a shot, in the order in which they are flown: as planned, but for the last, which is a variant that can be flown.
+     *
+     * @param  list<array<string, mixed>>  $variants
+     * @return list<array{pass: int, title: string, variant: ?string}>
+     */
+    public static function passes(Brief $brief, array $variants): array
+    {
+        $passes = [];
+        $other = array_values(array_filter($variants, static fn (array $one): bool => $one['feasible'] === true && $one['id'] !== 'joined'))[0] ?? null;
+        for ($k = 1; $k <= $brief->passes; $k++) {
+            $isOther = $k === $brief->passes && $k >= 3 && $other !== null;
+            $passes[] = ['pass' => $k, 'title' => $isOther ? (string) $other['title'] : ($k === 1 ? 'As planned' : 'Again, as planned'), 'variant' => $isOther ? (string) $other['id'] : null];
+        }
+
+        return $passes;
+    }
+}
