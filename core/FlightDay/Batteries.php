@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\FlightDay;
+
+use Larkspur\Fields;
+use Larkspur\Refusal;
+
+/**
+ * The batteries of a day: how many, and how long each may be flown. A reserve stays in every one; cold takes its share. Nobody agrees on a
+ * reserve, and what cold takes depends on the cell: both are defaults to be edited (docs/schools.md).
+ */
+final readonly class Batteries
+{
+    public const RESERVE = 0.2;
+
+    /** Above this nothing is lost, °C; below, one percent a degree, to six tenths at most (our judgement). */
+    private const WARM = 20.0;
+
+    private const LEAST_SHARE = 0.6;
+
+    /**
+     * @param  int  $count  full ones at hand
+     * @param  float  $minutes  of flight of one, as flown from full to empty in mild air
+     * @param  float  $reserve  share that stays in it
+     * @param  float  $temperature  of the air, °C; batteries kept warm until they fly are as warm as they are kept
+     */
+    public function __construct(public int $count, public float $minutes, public float $reserve = self::RESERVE, public float $temperature = self::WARM)
+    {
+        if ($count < 1) {
+            throw new Refusal('A day without a battery flies nothing.', 'batteries.count', 'one or more; enter how many are full');
+        }
+        if ($minutes <= 0) {
+            throw new Refusal('A battery that lasts no time flies nothing.', 'batteries.minutes', 'minutes of flight, such as 24');
+        }
+        if ($reserve < 0 || $reserve >= 0.9) {
+            throw new Refusal('Nothing would be left to fly with.', 'batteries.reserve', 'a share from 0 to 0.9');
+        }
+    }
+
+    public static function read(Fields $fields): self
+    {
+        $count = $fields->number('count', 0, 60);
+
+        return new self((int) $count, $fields->number('minutes', 0, 240, 'min'), $fields->numberOrNull('reserve', 0, 0.95) ?? self::RESERVE, $fields->numberOrNull('temperature_c', -40, 55, 'degrees') ?? self::WARM);
+    }
+
+    /** @return array{count: int, minutes: float, reserve: float, temperature_c: float, usable_min: float, cold_share: float} */
+    public function toArray(): array
+    {
+        return ['count' => $this->count, 'minutes' => $this->minutes, 'reserve' => $this->reserve, 'temperature_c' => $this->temperature, 'usable_min' => round($this->usable() / 60, 2), 'cold_share' => round($this->warmth(), 3)];
+    }
+
+    /** Share of its minutes that the cold leaves. */
+    public function warmth(): float
+    {
+        return max(self::LEAST_SHARE, min(1.0, 1 - (self::WARM - $this->temperature) / 100));
+    }
+
+    /** Seconds that one may be flown. */
+    public function usable(): float
+    {
+        return 60 * $this->minutes * $this->warmth() * (1 - $this->reserve);
+    }
+
+    /** Whole takes of a battery: (minutes (1 - reserve) - transit) / minutes a take. */
+    public function takes(float $transitMinutes, float $takeMinutes): int
+    {
+        return $takeMinutes <= 0 ? 0 : max(0, (int) floor(($this->usable() / 60 - $transitMinutes) / $takeMinutes + 1e-9));
+    }
+}

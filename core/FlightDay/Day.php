@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\FlightDay;
+
+use Larkspur\Geo\Position;
+use Larkspur\Refusal;
+
+/** The time and the power there is: from when to when, on which batteries, and what every take-off and every pass costs beside the shot. */
+final readonly class Day
+{
+    /** @var array<int, float> by shot: from home to its start, s */
+    public array $there;
+
+    /** @var array<int, float> by shot: from its end home, s */
+    public array $back;
+
+    /** @var array<int, array<int, float>> from the end of one shot to the start of another, s */
+    public array $across;
+
+    /** Seconds of hover at eye level after every take-off (common practice: 10 to 15). */
+    public const HOVER = 12.0;
+
+    /** Landing, changing the battery, taking off again, s (our judgement; editable). */
+    public const SWAP = 180.0;
+
+    /** Flying back to the first frame and composing again between two passes, s (our judgement; editable). */
+    public const RESET = 25.0;
+
+    /** Pace of a transit, m/s (our judgement). */
+    public const TRANSIT = 5.0;
+
+    /** Whoever has to wait longer than this for the light lands, s. */
+    public const PATIENCE = 60.0;
+
+    /**
+     * @param  float  $from  s since 1970
+     * @param  list<DayShot>  $shots
+     */
+    public function __construct(
+        public float $from,
+        public float $to,
+        public Batteries $batteries,
+        public array $shots,
+        public float $swap = self::SWAP,
+        public float $reset = self::RESET,
+        public float $transit = self::TRANSIT,
+    ) {
+        if ($to <= $from) {
+            throw new Refusal('The day ends before it begins.', 'to', 'a time after '.gmdate('H:i', (int) $from));
+        }
+        $home = new Position(0.0, 0.0, 0.0);
+        $way = static fn (Position $a, Position $b): float => $b->minus($a)->length() / $transit;
+        $there = $back = $across = [];
+        foreach ($shots as $shot) {
+            $there[$shot->id] = $way($home, $shot->start);
+            $back[$shot->id] = $way($shot->end, $home);
+            $across[$shot->id] = [];
+            foreach ($shots as $other) {
+                $across[$shot->id][$other->id] = $way($shot->end, $other->start);
+            }
+        }
+        [$this->there, $this->back, $this->across] = [$there, $back, $across];
+    }
+}

@@ -1,0 +1,251 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Larkspur\Choreography\Planner;
+use Larkspur\Choreography\Shot;
+use Larkspur\Fields;
+use Larkspur\FlightDay\Batteries;
+use Larkspur\FlightDay\Cautions;
+use Larkspur\FlightDay\Checklist;
+use Larkspur\FlightDay\Day;
+use Larkspur\FlightDay\DayShot;
+use Larkspur\FlightDay\OrderSearch;
+use Larkspur\FlightDay\ReturnHeight;
+use Larkspur\FlightDay\Timetable;
+use Larkspur\Geo\Position;
+use Larkspur\Measure\SeededNoise;
+use Larkspur\Refusal;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Batteries, the order of shots against every order there is, the way home, lists and cautions. */
+final class FlightDayTest extends TestCase
+{
+    public function test_takes_of_a_battery(): void
+    {
+        // The field guide's derived value: 30 min, 20 % reserve, 3 min transit, 2 min a take are 10 whole takes.
+        self::assertSame(10, (new Batteries(1, 30.0))->takes(3.0, 2.0));
+        self::assertSame(0, (new Batteries(1, 3.0))->takes(3.0, 2.0));
+        self::assertSame(0.8 * 30 * 60, (new Batteries(1, 30.0))->usable());
+    }
+
+    public function test_cold_takes_a_percent_a_degree_and_no_more_than_four_tenths(): void
+    {
+        self::assertSame([1.0, 1.0, 0.9, 0.6, 0.6], array_map(static fn (float $t): float => (new Batteries(1, 20, 0.2, $t))->warmth(), [35.0, 20.0, 10.0, -20.0, -35.0]));
+    }
+
+    /** @return iterable<string, array{callable(): mixed, string}> */
+    public static function impossible(): iterable
+    {
+        yield 'no battery' => [static fn (): Batteries => Batteries::read(Fields::of(['count' => 0, 'minutes' => 20])), 'batteries.count'];
+        yield 'an empty battery' => [static fn (): Batteries => new Batteries(2, 0.0), 'batteries.minutes'];
+        yield 'nothing but reserve' => [static fn (): Batteries => new Batteries(2, 20.0, 0.95), 'batteries.reserve'];
+        yield 'a day that ends first' => [static fn (): Day => new Day(100.0, 50.0, new Batteries(1, 20.0), []), 'to'];
+    }
+
+    /** @param  callable(): mixed  $ask */
+    #[DataProvider('impossible')]
+    public function test_what_can_t_be_is_refused_at_its_place(callable $ask, string $place): void
+    {
+        try {
+            $ask();
+            self::fail('It was taken.');
+        } catch (Refusal $refusal) {
+            self::assertSame($place, $refusal->place);
+            self::assertNotSame('', $refusal->expected);
+        }
+    }
+
+    public function test_up_to_eight_shots_the_search_is_as_good_as_every_order_there_is(): void
+    {
+        foreach ([[3, 1, 1], [4, 2, 1], [5, 3, 2], [6, 4, 2], [6, 5, 1], [7, 6, 2], [7, 7, 3]] as [$count, $seed, $batteries]) {
+            $day = self::day($count, $seed, $batteries);
+            $best = null;
+            foreach (self::orders($day->shots) as $order) {
+                $worth = Timetable::of($day, $order)->worth();
+                $best = $best === null || $worth > $best ? $worth : $best;
+            }
+            self::assertSame($best, OrderSearch::solve($day)->worth(), "$count shots, seed $seed");
+        }
+        $eight = self::day(8, 31, 2);
+        $found = OrderSearch::solve($eight)->worth();
+        $noise = new SeededNoise(1);
+        for ($k = 0; $k < 4000; $k++) {
+            $order = $eight->shots;
+            for ($i = 7; $i > 0; $i--) {
+                $j = (int) $noise->between(0, $i + 0.999);
+                [$order[$i], $order[$j]] = [$order[$j], $order[$i]];
+            }
+            self::assertGreaterThanOrEqual(Timetable::of($eight, array_values($order))->worth(), $found);
+        }
+    }
+
+    public function test_greed_alone_would_lose_a_shot(): void
+    {
+        // A long shot whose light comes first and lasts, a must-have whose light is short: by light alone the long one goes first.
+        $at = new Position(20, 0, 10);
+        $day = new Day(0.0, 3600.0, new Batteries(2, 30.0), [
+            new DayShot(1, 'long', 200.0, 4, $at, $at, [[0.0, 1400.0]], false),
+            new DayShot(2, 'short', 60.0, 2, $at, $at, [[100.0, 1500.0]], false, true),
+            new DayShot(3, 'early', 100.0, 2, $at, $at, [[300.0, 1350.0]], false),
+        ]);
+        self::assertGreaterThan(OrderSearch::byLight($day)->worth(), OrderSearch::solve($day)->worth());
+        self::assertSame(1, OrderSearch::solve($day)->worth()[0]);
+    }
+
+    public function test_a_long_day_is_never_worse_than_the_plain_order_by_light(): void
+    {
+        foreach ([51, 52, 53] as $seed) {
+            $day = self::day(24, $seed, 6);
+            $found = OrderSearch::solve($day);
+            self::assertGreaterThanOrEqual(OrderSearch::byLight($day)->worth(), $found->worth());
+            self::assertEquals($found->worth(), OrderSearch::solve($day)->worth(), 'the same day gives the same timetable');
+        }
+    }
+
+    public function test_a_timetable_keeps_every_rule(): void
+    {
+        foreach (range(1, 12) as $seed) {
+            $day = self::day(6 + $seed, 200 + $seed, 1 + $seed % 4);
+            $table = OrderSearch::solve($day);
+            $used = [];
+            $last = $day->from;
+            $battery = 0;
+            $passes = [];
+            foreach ($table->slots as $slot) {
+                self::assertGreaterThanOrEqual($last - 1e-6, $slot['from']);
+                self::assertGreaterThanOrEqual($battery, $slot['battery']);
+                if ($slot['battery'] > $battery) {
+                    self::assertGreaterThanOrEqual($last + $day->swap, $slot['from']);
+                }
+                [$last, $battery] = [$slot['to'], $slot['battery']];
+                self::assertLessThanOrEqual($day->to, $slot['to'] + $day->back[$slot['shot']->id]);
+                $used[$battery] = ($used[$battery] ?? 0.0) + $slot['to'] - $slot['from'];
+                $passes[$slot['shot']->id] = ($passes[$slot['shot']->id] ?? 0) + $slot['passes'];
+                if (! $slot['shot']->anyTime) {
+                    self::assertNotEmpty(array_filter($slot['shot']->windows, static fn (array $w): bool => $slot['from'] >= $w[0] - 1e-6 && $slot['to'] <= $w[1] + 1e-6));
+                }
+            }
+            self::assertLessThan($day->batteries->count, max([-1, ...array_keys($used)]));
+            foreach ($used as $seconds) {
+                self::assertLessThanOrEqual($day->batteries->usable(), $seconds);
+            }
+            foreach ($day->shots as $shot) {
+                $left = array_filter($table->left, static fn (array $one): bool => $one['shot']->id === $shot->id);
+                self::assertSame(isset($passes[$shot->id]) ? 0 : 1, count($left), 'in or left, never both, never neither');
+                self::assertSame($passes[$shot->id] ?? $shot->passes, $shot->passes, 'all of its passes or none');
+            }
+        }
+    }
+
+    public function test_what_does_not_fit_says_why_and_what_would(): void
+    {
+        $at = new Position(30, 0, 10);
+        $why = static function (DayShot $shot, int $batteries = 1, float $to = 7200.0) use ($at): array {
+            $table = OrderSearch::solve(new Day(0.0, $to, new Batteries($batteries, 20.0), [$shot, new DayShot(9, 'other', 60.0, 8, $at, $at, [], true, true)]));
+            self::assertCount(1, $table->left);
+
+            return [$table->left[0]['why'], $table->left[0]['fits']];
+        };
+        self::assertSame(['Its light does not come on this day.', 0], $why(new DayShot(1, 'blue', 30, 3, $at, $at, [], false)));
+        self::assertStringContainsString('Its light is over', $why(new DayShot(1, 'dawn', 30, 3, $at, $at, [[0.0, 60.0]], false))[0]);
+        [$text, $fits] = $why(new DayShot(1, 'more', 60.0, 6, $at, $at));
+        self::assertSame('No battery is left for it.', $text);
+        self::assertGreaterThan(0, $fits);
+        self::assertLessThan(6, $fits);
+        self::assertStringContainsString('more than a battery has', $why(new DayShot(1, 'endless', 2000.0, 1, $at, $at))[0]);
+        self::assertSame('The day ends first.', $why(new DayShot(1, 'late', 60.0, 3, $at, $at, [[900.0, 9000.0]], false), 2, 1000.0)[0]);
+        self::assertSame('Gusts.', $why(new DayShot(1, 'windy', 60.0, 3, $at, $at, cannot: 'Gusts.'))[0]);
+    }
+
+    public function test_a_shot_too_long_for_a_battery_is_split_between_passes(): void
+    {
+        $at = new Position(30, 0, 10);
+        $table = OrderSearch::solve(new Day(0.0, 7200.0, new Batteries(3, 20.0), [new DayShot(1, 'long', 200.0, 8, $at, $at)]));
+        self::assertSame([], $table->left);
+        self::assertSame([4, 4], array_column($table->slots, 'passes'));
+        self::assertSame([0, 1], array_column($table->slots, 'battery'));
+        self::assertSame(1, $table->worth()[1]);
+    }
+
+    public function test_the_way_home_goes_over_the_tallest_thing_wires_included(): void
+    {
+        $plan = static fn (array $site): array => [($planned = Planner::plan(Shot::read(Fields::of(Shots::document(['radius_m' => 20.0, 'height_m' => 10.0], ['site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], ...$site]])))))->shot->site, [$planned]];
+        // The subject stands 50 m north and 24 m east of take-off.
+        $mast = ['id' => 'mast', 'name' => 'signal mast', 'shape' => 'cylinder', 'east_m' => 12, 'north_m' => 24, 'width_m' => 0.4, 'height_m' => 21];
+        $wire = ['id' => 'wire', 'name' => 'winch wire', 'shape' => 'wire', 'points' => [[-20, 30], [60, 30]], 'height_m' => 26, 'sag_m' => 1];
+        $far = ['id' => 'far', 'name' => 'far tower', 'shape' => 'cylinder', 'east_m' => -80, 'north_m' => -60, 'width_m' => 3, 'height_m' => 60];
+
+        self::assertSame([15.0, null], [ReturnHeight::of(...$plan([]))->height, ReturnHeight::of(...$plan([]))->tallest]);
+        self::assertSame([36.0, 'signal mast'], [ReturnHeight::of(...$plan(['solids' => [$mast, $far]]))->height, ReturnHeight::of(...$plan(['solids' => [$mast, $far]]))->tallest]);
+        self::assertSame([41.0, 'winch wire'], [ReturnHeight::of(...$plan(['solids' => [$mast, $wire, $far]]))->height, ReturnHeight::of(...$plan(['solids' => [$mast, $wire]]))->tallest]);
+        $hill = ReturnHeight::of(...$plan(['ground' => ['profile' => [[0, 0], [20, 30], [40, 0]], 'bearing_deg' => 25]]));
+        self::assertEqualsWithDelta(45.0, $hill->height, 1.0);
+        self::assertTrue(ReturnHeight::of(...$plan(['solids' => [$mast], 'ceiling_m' => 30]))->overCeiling);
+        self::assertStringContainsString('another place to take off', ReturnHeight::of(...$plan(['solids' => [$mast], 'ceiling_m' => 30]))->toArray()['sentence']);
+    }
+
+    public function test_lists_and_cautions_are_the_day_s_own(): void
+    {
+        $lists = Checklist::of(['Lapwing 250'], new Batteries(4, 22.0, 0.25, 2.0), ['ND16', 'ND64'], [5600], 37.0, true, false, true);
+        $text = json_encode($lists, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        foreach (['4 batteries', 'ND16, ND64', 'Lapwing 250', 'Return height 37 m', '5600 K', '10 to 15 s', 'Home point', 'set to stop', 'Recording before moving', 'Gloves', '25 %'] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        $ids = array_merge(...array_map(static fn (array $list): array => array_column($list['items'], 'id'), $lists));
+        self::assertSame($ids, array_unique($ids));
+
+        $plan = static fn (string $move, array $parameters, array $site = []) => Planner::plan(Shot::read(Fields::of([...Shots::document([], ['site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], ...$site]]), 'intent' => [...Shots::document()['intent'], 'move' => $move, 'parameters' => $parameters]])));
+        $back = $plan('straight-back', [], ['solids' => [['id' => 'w', 'name' => 'the wire', 'shape' => 'wire', 'points' => [[200, 200], [220, 200]], 'height_m' => 6]]]);
+        $cautions = Cautions::of($back->shot->site, [1 => ['title' => 'Away from it', 'plan' => $back]], new Batteries(2, 20.0, 0.2, -2.0));
+        $by = array_column($cautions, null, 'id');
+        self::assertSame(['Away from it'], $by['backward']['shots']);
+        self::assertSame(Cautions::OWNER, $by['owner']['ask']);
+        self::assertArrayHasKey('wire', $by);
+        self::assertArrayHasKey('cold', $by);
+        self::assertArrayNotHasKey('water', $by);
+        self::assertSame(Cautions::AUTHORITY, $by['airspace']['ask']);
+    }
+
+    private static function day(int $count, int $seed, int $batteries): Day
+    {
+        $noise = new SeededNoise($seed);
+        $shots = [];
+        for ($i = 1; $i <= $count; $i++) {
+            $anyTime = $noise->between(0, 1) < 0.4;
+            $from = $noise->between(0, 5) * 3600;
+            $place = new Position($noise->between(-150, 150), $noise->between(-150, 150), $noise->between(5, 40));
+            $shots[] = new DayShot(
+                $i, "shot $i", $noise->between(20, 70), (int) $noise->between(2, 6), $place, $place->plus($noise->between(-30, 30), $noise->between(-30, 30), 0),
+                $anyTime ? [] : [[$from, $from + $noise->between(0.15, 2) * 3600]], $anyTime, $noise->between(0, 1) < 0.3,
+            );
+        }
+
+        return new Day(0.0, 7 * 3600.0, new Batteries($batteries, 22.0), $shots);
+    }
+
+    /**
+     * Every order there is: each shot in front in turn, then every order of the rest.
+     *
+     * @param  list<DayShot>  $shots
+     * @return iterable<list<DayShot>>
+     */
+    private static function orders(array $shots): iterable
+    {
+        if (count($shots) <= 1) {
+            yield $shots;
+        }
+        foreach ($shots as $k => $shot) {
+            if (count($shots) > 1) {
+                $rest = $shots;
+                array_splice($rest, $k, 1);
+                foreach (self::orders($rest) as $order) {
+                    yield [$shot, ...$order];
+                }
+            }
+        }
+    }
+}
