@@ -60,6 +60,23 @@ const tasks = {
     const { DOMParser } = await import('@xmldom/xmldom');
     return kml(new DOMParser().parseFromString(input, 'text/xml'));
   },
+  /** A GeoJSON text checked position by position, by check-geojson; it throws what is wrong. */
+  async geojson() {
+    const { check } = await import('@placemarkio/check-geojson');
+    return check(input);
+  },
+  /** A WebVTT text to its cues and every fault found, by webvtt-parser. */
+  async vtt() {
+    const library = await import('webvtt-parser');
+    const WebVTTParser = library.WebVTTParser ?? library.default.WebVTTParser;
+    const { cues, errors } = new WebVTTParser().parse(input, 'metadata');
+    return { cues: cues.map(({ startTime, endTime, text }) => [startTime, endTime, text]), errors: errors.map((error) => error.message) };
+  },
+  /** A CSV text to its rows, strictly, by csv-parse. */
+  async csv() {
+    const { parse } = await import('csv-parse/sync');
+    return parse(input, { columns: true, relax_column_count: false, record_delimiter: '\r\n' });
+  },
   async gpx() {
     const { gpx } = await import('@tmcw/togeojson');
     const { DOMParser } = await import('@xmldom/xmldom');

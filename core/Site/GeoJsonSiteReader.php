@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Site;
+
+use Larkspur\Geo\GeoPoint;
+use Larkspur\Refusal;
+
+/** Reads the features of a GeoJSON text (RFC 7946) as parts of a site. */
+final class GeoJsonSiteReader
+{
+    public static function read(string $text, ?GeoPoint $home): SiteImport
+    {
+        try {
+            $document = json_decode(str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text, true, 64, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $fault) {
+            throw new Refusal('This is no JSON: '.$fault->getMessage().'.', 'file', 'a GeoJSON text');
+        }
+        $features = [];
+        self::gather($document, '', [], $features, 'file');
+
+        return SiteImport::of($features, $home);
+    }
+
+    /**
+     * @param  array<string, mixed>  $properties
+     * @param  list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features
+     */
+    private static function gather(mixed $node, string $name, array $properties, array &$features, string $place): void
+    {
+        if (! is_array($node) || ! is_string($node['type'] ?? null)) {
+            throw new Refusal('This is no GeoJSON object: it has no type.', $place, 'a Feature, FeatureCollection or geometry');
+        }
+        $parts = ['FeatureCollection' => 'features', 'GeometryCollection' => 'geometries'][$node['type']] ?? null;
+        if ($parts !== null) {
+            foreach (is_array($node[$parts] ?? null) ? $node[$parts] : throw new Refusal("It has no $parts.", $place, 'a list') as $k => $part) {
+                self::gather($part, $name, $properties, $features, "$place.$parts.$k");
+            }
+
+            return;
+        }
+        if ($node['type'] === 'Feature') {
+            $properties = is_array($node['properties'] ?? null) ? $node['properties'] : [];
+            $name = is_string($properties['name'] ?? null) ? $properties['name'] : '';
+            if (($node['geometry'] ?? null) !== null) {
+                self::gather($node['geometry'], $name, $properties, $features, "$place.geometry");
+            }
+
+            return;
+        }
+        $coordinates = $node['coordinates'] ?? null;
+        foreach (match ($node['type']) {
+            'Point' => [['point', [$coordinates]]],
+            'MultiPoint' => array_map(static fn (mixed $p): array => ['point', [$p]], self::list($coordinates, $place)),
+            'LineString' => [['line', $coordinates]],
+            'MultiLineString' => array_map(static fn (mixed $line): array => ['line', $line], self::list($coordinates, $place)),
+            // Holes are of no use to a site: the outer ring is what stands.
+            'Polygon' => [['area', self::list($coordinates, $place)[0] ?? null]],
+            'MultiPolygon' => array_map(static fn (mixed $rings): array => ['area', self::list($rings, $place)[0] ?? null], self::list($coordinates, $place)),
+            default => throw new Refusal(sprintf('“%s” is no geometry of GeoJSON.', $node['type']), $place, 'Point, LineString or Polygon, also Multi'),
+        } as [$kind, $points]) {
+            $features[] = ['kind' => $kind, 'points' => self::points($points, $place), 'name' => $name, 'properties' => $properties];
+        }
+    }
+
+    /** @return list<mixed> */
+    private static function list(mixed $value, string $place): array
+    {
+        return is_array($value) && array_is_list($value) ? $value : throw new Refusal('Its coordinates are no list.', "$place.coordinates", 'lists of [longitude, latitude]');
+    }
+
+    /** @return non-empty-list<array{float, float, ?float}> */
+    private static function points(mixed $value, string $place): array
+    {
+        $points = [];
+        foreach (self::list($value, $place) as $k => $point) {
+            [$a, $b, $c] = is_array($point) ? [$point[0] ?? null, $point[1] ?? null, $point[2] ?? null] : [null, null, null];
+            if ((! is_int($a) && ! is_float($a)) || (! is_int($b) && ! is_float($b))) {
+                throw new Refusal('This is no place.', "$place.coordinates.$k", '[longitude, latitude] in degrees, perhaps with a height');
+            }
+            $points[] = [(float) $a, (float) $b, is_int($c) || is_float($c) ? (float) $c : null];
+        }
+
+        return $points === [] ? throw new Refusal('It has no coordinates.', "$place.coordinates", '[longitude, latitude]') : $points;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Site;
+
+use Larkspur\Geo\GeoPoint;
+use Larkspur\Refusal;
+use Larkspur\Telemetry\XmlEvents;
+use Larkspur\Telemetry\XmlListener;
+
+/** Reads the placemarks of a KML 2.2 file as parts of a site: points, lines and outer boundaries, with their names and extended data. */
+final class KmlSiteReader implements XmlListener
+{
+    private bool $began = false;
+
+    private string $name = '';
+
+    /** @var array<string, mixed> */
+    private array $properties = [];
+
+    private string $data = '';
+
+    private bool $inPlacemark = false;
+
+    private bool $inner = false;
+
+    private ?string $shape = null;
+
+    /** @var list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>}> */
+    private array $shapes = [];
+
+    /** @var list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}> */
+    private array $features = [];
+
+    private function __construct()
+    {
+    }
+
+    /** @param  resource  $stream */
+    public static function read(mixed $stream, ?GeoPoint $home): SiteImport
+    {
+        $reader = new self;
+        XmlEvents::read($stream, $reader);
+
+        return SiteImport::of($reader->features, $home);
+    }
+
+    public function opens(string $name, array $attributes, int $line): void
+    {
+        $local = XmlEvents::local($name);
+        if (! $this->began) {
+            $this->began = true;
+            if ($local !== 'kml') {
+                throw new Refusal(sprintf('This file begins with <%s>.', $local), 'line '.$line, 'a KML file');
+            }
+        }
+        match ($local) {
+            'Placemark' => [$this->inPlacemark, $this->name, $this->properties, $this->shapes] = [true, '', [], []],
+            'Point', 'LineString', 'Polygon' => $this->shape = $local,
+            'innerBoundaryIs' => $this->inner = true,
+            'Data', 'SimpleData' => $this->data = $attributes['name'] ?? '',
+            default => null,
+        };
+    }
+
+    public function closes(string $name, string $text, int $line): void
+    {
+        if (! $this->inPlacemark) {
+            return;
+        }
+        match (XmlEvents::local($name)) {
+            'name' => $this->name = trim($text),
+            'value', 'SimpleData' => $this->properties[$this->data] = self::decoded(trim($text)),
+            'innerBoundaryIs' => $this->inner = false,
+            'coordinates' => $this->coordinates($text, $line),
+            'Placemark' => $this->placemark(),
+            default => null,
+        };
+    }
+
+    private static function decoded(string $text): mixed
+    {
+        return str_starts_with($text, '{') ? json_decode($text, true, 16) ?? $text : (is_numeric($text) ? (float) $text : $text);
+    }
+
+    private function coordinates(string $text, int $line): void
+    {
+        if ($this->inner || $this->shape === null) {
+            return;
+        }
+        $points = [];
+        foreach (preg_split('/\s+/', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $tuple) {
+            $parts = explode(',', $tuple);
+            if (count($parts) < 2 || array_filter($parts, static fn (string $part): bool => ! is_numeric($part)) !== []) {
+                throw new Refusal(sprintf('“%s” is no place.', mb_strimwidth($tuple, 0, 40, '…')), 'line '.$line, 'longitude,latitude without spaces between');
+            }
+            $points[] = [(float) $parts[0], (float) $parts[1], isset($parts[2]) ? (float) $parts[2] : null];
+        }
+        if ($points === []) {
+            throw new Refusal('These coordinates are empty.', 'line '.$line, 'longitude,latitude');
+        }
+        $this->shapes[] = ['kind' => ['Point' => 'point', 'LineString' => 'line', 'Polygon' => 'area'][$this->shape], 'points' => $points];
+        $this->shape = null;
+    }
+
+    private function placemark(): void
+    {
+        foreach ($this->shapes as $shape) {
+            $this->features[] = [...$shape, 'name' => $this->name, 'properties' => $this->properties];
+        }
+        $this->inPlacemark = false;
+    }
+}

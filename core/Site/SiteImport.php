@@ -1,0 +1,317 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Site;
+
+use Larkspur\Fields;
+use Larkspur\Geo\GeoPoint;
+use Larkspur\Geo\LocalFrame;
+use Larkspur\Geo\Position;
+use Larkspur\Refusal;
+
+/**
+ * What a file of places becomes on a site: solids, areas, spot heights and points, in metres about take-off, with a note for everything that
+ * had to be assumed, mended or left out. Nothing is put on the site yet: whoever imports looks at it first.
+ *
+ * Written by Larkspur, a feature says what it is in its properties; from elsewhere, an outline or line with a height stands, one without lies on
+ * the ground, and a point is something to film.
+ */
+final class SiteImport
+{
+    /** A site is no survey: of more features than this the nearest are taken. */
+    public const MOST = 500;
+
+    /** Farther from take-off than this it belongs to another site, m. */
+    public const FAR = 2000.0;
+
+    /** All of it farther than this, and the coordinates are taken for turned round, m. */
+    private const ELSEWHERE = 30000.0;
+
+    /** Corners nearer than this to their neighbours are one, m. */
+    private const SAME = 0.05;
+
+    /** @var list<array<string, mixed>> */
+    public array $solids = [];
+
+    /** @var list<array<string, mixed>> */
+    public array $areas = [];
+
+    /** @var list<array<string, mixed>> */
+    public array $observers = [];
+
+    /** @var list<array{east_m: float, north_m: float, up_m: float}> */
+    public array $spots = [];
+
+    /** @var list<array<string, mixed>> things to film: id, name, east, north, base and aim */
+    public array $subjects = [];
+
+    /** @var ?array{lat: float, lon: float, alt_m: float} */
+    public ?array $home = null;
+
+    /** @var list<string> */
+    public array $notes = [];
+
+    public int $found = 0;
+
+    private function __construct(private readonly LocalFrame $frame)
+    {
+    }
+
+    /**
+     * @param  list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features  longitude, latitude, height
+     * @param  ?GeoPoint  $home  of the site that it is for; null where the file's own first place becomes one
+     */
+    public static function of(array $features, ?GeoPoint $home): self
+    {
+        if ($features === []) {
+            throw new Refusal('There is no point, line or outline in this file.', 'file', 'GeoJSON features or KML placemarks');
+        }
+        $own = self::ownHome($features);
+        $home ??= $own ?? self::middle($features);
+        $import = new self(new LocalFrame($home));
+        $import->home = $home->toArray();
+        $import->found = count($features);
+        $features = $import->turnedRound($features, $home);
+        $near = [];
+        $far = 0;
+        foreach ($features as $feature) {
+            $places = $import->places($feature);
+            $away = min(array_map(static fn (Position $p): float => $p->ground(), $places));
+            if ($away > self::FAR) {
+                $far++;
+            } else {
+                $near[] = [$away, $feature, $places];
+            }
+        }
+        if ($far > 0) {
+            $import->notes[] = sprintf('%d of %d lie more than %.0f km from take-off and are left out: they belong to another site.', $far, $import->found, self::FAR / 1000);
+        }
+        if ($near === []) {
+            throw new Refusal('Nothing in this file lies near this site’s take-off point.', 'file', sprintf('places within %.0f km; or begin a new site with this file', self::FAR / 1000));
+        }
+        usort($near, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        if (count($near) > self::MOST) {
+            $import->notes[] = sprintf('%d are more than a site can use: the %d nearest to take-off are taken, the file itself stays as it is.', count($near), self::MOST);
+            $near = array_slice($near, 0, self::MOST);
+        }
+        foreach ($near as $k => [, $feature, $places]) {
+            $import->take($feature, $places, $k + 1);
+        }
+
+        return $import;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'found' => $this->found, 'home' => $this->home, 'solids' => $this->solids, 'areas' => $this->areas, 'observers' => $this->observers, 'spots' => $this->spots, 'subjects' => $this->subjects,
+            'notes' => array_values(array_unique($this->notes)),
+        ];
+    }
+
+    /** @param  list<array{kind: string, points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features */
+    private static function ownHome(array $features): ?GeoPoint
+    {
+        foreach ($features as $feature) {
+            if (($feature['properties']['kind'] ?? null) === 'home') {
+                [$longitude, $latitude, $height] = $feature['points'][0];
+
+                return new GeoPoint($latitude, $longitude, $height ?? 0.0);
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  non-empty-list<array{kind: string, points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features */
+    private static function middle(array $features): GeoPoint
+    {
+        $points = array_merge(...array_map(static fn (array $feature): array => $feature['points'], $features));
+        $longitudes = array_column($points, 0);
+        $latitudes = array_column($points, 1);
+        sort($longitudes);
+        sort($latitudes);
+
+        return new GeoPoint(max(-89.9, min(89.9, $latitudes[intdiv(count($latitudes), 2)])), $longitudes[intdiv(count($longitudes), 2)]);
+    }
+
+    /**
+     * Latitude before longitude is a common slip: where all lies far away, and turned round it lies here, it is turned round.
+     *
+     * @param  list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features
+     * @return list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>
+     */
+    private function turnedRound(array $features, GeoPoint $home): array
+    {
+        $frame = new LocalFrame($home);
+        $nearest = static function (array $features, bool $turned) use ($frame): float {
+            $least = INF;
+            foreach ($features as $feature) {
+                foreach ($feature['points'] as [$a, $b]) {
+                    [$longitude, $latitude] = $turned ? [$b, $a] : [$a, $b];
+                    $least = abs($latitude) > 90 ? $least : min($least, hypot($frame->eastOf($longitude), $frame->northOf($latitude)));
+                }
+            }
+
+            return $least;
+        };
+        if ($nearest($features, false) > self::ELSEWHERE && $nearest($features, true) < self::FAR) {
+            $this->notes[] = 'Read as written, all of it lies far away; with latitude and longitude exchanged it lies here, so they were exchanged. Look whether it is right.';
+
+            return array_map(static fn (array $feature): array => [...$feature, 'points' => array_map(static fn (array $p): array => [$p[1], $p[0], $p[2]], $feature['points'])], $features);
+        }
+        foreach ($features as $feature) {
+            foreach ($feature['points'] as [$longitude, $latitude]) {
+                if (abs($latitude) > 90 || abs($longitude) > 180) {
+                    throw new Refusal(sprintf('%s, %s is no place on earth.', Fields::figure($latitude), Fields::figure($longitude)), 'file', 'longitude first, then latitude, in degrees');
+                }
+            }
+        }
+
+        return $features;
+    }
+
+    /**
+     * @param  array{points: non-empty-list<array{float, float, ?float}>}  $feature
+     * @return non-empty-list<Position>
+     */
+    private function places(array $feature): array
+    {
+        return array_map(fn (array $p): Position => new Position(round($this->frame->eastOf($p[0]), 3), round($this->frame->northOf($p[1]), 3), 0.0), $feature['points']);
+    }
+
+    /**
+     * @param  array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}  $feature
+     * @param  non-empty-list<Position>  $places
+     */
+    private function take(array $feature, array $places, int $number): void
+    {
+        $properties = $feature['properties'];
+        $kind = is_string($properties['kind'] ?? null) ? $properties['kind'] : null;
+        $id = is_string($properties['id'] ?? null) && $properties['id'] !== '' ? $properties['id'] : 'import-'.$number;
+        $name = $feature['name'] !== '' ? $feature['name'] : 'number '.$number;
+        if ($kind === 'home' || $kind === 'path') {
+            return;
+        }
+        if ($kind === 'solid' && is_array($properties['solid'] ?? null)) {
+            $this->solids[] = Solid::read(Fields::of([...$properties['solid'], 'id' => $id, 'name' => $name]))->toArray();
+
+            return;
+        }
+        if ($kind === 'spot' && is_numeric($properties['up_m'] ?? null)) {
+            $this->spots[] = ['east_m' => $places[0]->east, 'north_m' => $places[0]->north, 'up_m' => (float) $properties['up_m']];
+
+            return;
+        }
+        if ($kind === 'observer') {
+            $this->observers[] = ['id' => $id, 'name' => $name, 'east_m' => $places[0]->east, 'north_m' => $places[0]->north];
+
+            return;
+        }
+        $height = self::height($properties);
+        $known = in_array($kind, Area::KINDS, true) ? $kind : null;
+        if ($feature['kind'] === 'point') {
+            $this->point($id, $name, $places[0], $height, is_numeric($properties['base_m'] ?? null) ? (float) $properties['base_m'] : 0.0, is_numeric($properties['aim_m'] ?? null) ? (float) $properties['aim_m'] : null);
+        } elseif ($feature['kind'] === 'line') {
+            $this->line($id, $name, self::thinned($places), $height, $known);
+        } else {
+            $this->outline($id, $name, self::thinned($places), $height, $known);
+        }
+    }
+
+    private function point(string $id, string $name, Position $place, ?float $height, float $base, ?float $aim): void
+    {
+        if ($height !== null && $aim === null) {
+            $this->solids[] = Solid::cylinder($id, $name, $place, 1.0, $height)->toArray();
+            $this->notes[] = 'A point with a height is drawn a metre wide: set how wide it is.';
+
+            return;
+        }
+        $this->subjects[] = ['id' => $id, 'name' => $name, 'east_m' => $place->east, 'north_m' => $place->north, 'base_m' => $base, 'aim_m' => $aim ?? 1.5];
+    }
+
+    /** @param  list<Position>  $places */
+    private function line(string $id, string $name, array $places, ?float $height, ?string $kind): void
+    {
+        if (count($places) < 2) {
+            $this->notes[] = sprintf('%s is a line of one point and is left out.', $name);
+
+            return;
+        }
+        if ($height !== null && $kind === null) {
+            $this->solids[] = Solid::wire($id, $name, $places, $height)->toArray();
+
+            return;
+        }
+        $this->areas[] = (new Area($id, $name, Area::BOUNDARY, $places, false))->toArray();
+        if ($kind === null) {
+            $this->notes[] = 'A line without a height is taken for a boundary; give it a height to make a wire of it.';
+        }
+    }
+
+    /** @param  list<Position>  $places */
+    private function outline(string $id, string $name, array $places, ?float $height, ?string $kind): void
+    {
+        if (count($places) > 1 && $places[0]->minus($places[count($places) - 1])->length() < self::SAME) {
+            array_pop($places);
+        }
+        if (count($places) > 3 && Outline::selfCrossing($places) !== null) {
+            $places = Outline::untangled($places);
+            $this->notes[] = sprintf('The outline of %s crossed itself; its corners were put in an order that does not. Look whether it is right.', $name);
+        }
+        if (count($places) < 3 || abs(Outline::twiceArea($places)) < 0.01) {
+            $this->notes[] = sprintf('%s encloses nothing and is left out.', $name);
+
+            return;
+        }
+        if ($kind !== null) {
+            $this->areas[] = (new Area($id, $name, $kind, $places))->toArray();
+        } elseif ($height !== null) {
+            $this->solids[] = Solid::over($id, $name, $places, $height)->toArray();
+        } else {
+            $this->areas[] = (new Area($id, $name, Area::PEOPLE, $places))->toArray();
+            $this->notes[] = 'An outline without a height is taken for a place of people, which keeps you away from it; say what it is.';
+        }
+    }
+
+    /** @param  array<string, mixed>  $properties */
+    private static function height(array $properties): ?float
+    {
+        foreach (['height_m', 'height'] as $name) {
+            $value = $properties[$name] ?? null;
+            if (is_string($value)) {
+                $value = preg_match('/^\s*([\d.]+)\s*m?\s*$/', $value, $m) === 1 ? (float) $m[1] : null;
+            }
+            if ((is_float($value) || is_int($value)) && $value >= 0.01 && $value <= 1000) {
+                return (float) $value;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Without corners that repeat one another, and no more than a site takes.
+     *
+     * @param  non-empty-list<Position>  $places
+     * @return non-empty-list<Position>
+     */
+    private static function thinned(array $places): array
+    {
+        $out = [$places[0]];
+        foreach ($places as $place) {
+            if ($place->minus($out[count($out) - 1])->length() >= self::SAME) {
+                $out[] = $place;
+            }
+        }
+        $n = count($out);
+        if ($n <= Solid::MOST_POINTS) {
+            return $out;
+        }
+        $step = (int) ceil($n / Solid::MOST_POINTS);
+
+        return array_values(array_filter($out, static fn (int $k): bool => $k % $step === 0, ARRAY_FILTER_USE_KEY));
+    }
+}
