@@ -10,6 +10,7 @@ use App\Actions\ReadRig;
 use App\Actions\SaveRig;
 use App\Models\Comment;
 use App\Models\Craft;
+use App\Models\FlightDay;
 use App\Models\Rig;
 use App\Models\School as SchoolRecord;
 use App\Models\Shot;
@@ -17,10 +18,13 @@ use App\Models\Site;
 use App\Models\Take;
 use App\Models\User;
 use Illuminate\Support\Carbon;
+use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
+use Larkspur\Fields;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Slip;
 use Larkspur\Rig\Finger;
+use Larkspur\Site\Light;
 use Larkspur\Site\Wind;
 
 /**
@@ -75,6 +79,7 @@ final readonly class School
         foreach ($this->shots() as $key => [$who, $site, $subject, $rig, $mode, $title, $parameters]) {
             $shots[$key] = $this->shot($people[$who], $sites[$site], $rigs[$rig], $subject, $mode, $title, $parameters);
         }
+        $this->day($ines, $people['tobias'], $sites[0], $rigs['lapwing'], [$shots['tobias-right'], $shots['tobias-left']]);
         $tell('School, people, sites, rigs and '.count($shots).' shots are there; flying eight weeks of takes.');
         $changes = $this->changes();
         foreach ($this->flights() as $i => [$daysAgo, $shot, $habits, $wind]) {
@@ -186,6 +191,47 @@ final readonly class School
         ]);
 
         return $shot->load(['site', 'rig', 'operator.school']);
+    }
+
+    /**
+     * A day at the stones that is worked out and not yet flown.
+     *
+     * @param  list<Shot>  $flown  shots that Tobias knows already
+     */
+    private function day(User $trainer, User $operator, Site $site, Rig $rig, array $flown): void
+    {
+        $brief = static fn (string $side, string $hour, int $passes, bool $must, string $sound): array => (new Brief(light: Light::read(Fields::of(['side' => $side, 'hour' => $hour])), passes: $passes, must: $must, sound: $sound))->toArray();
+        $flown[0]->update(['brief' => $brief('any', 'day', 4, true, 'wind in the grass, a minute of it')]);
+        $flown[1]->update(['brief' => $brief('any', 'any', 3, false, '')]);
+        $new = [
+            ['push-in', 'In over the wall, evening', ['distance_m' => 62.0, 'length_m' => 38.0, 'height_m' => 6.5, 'pace_mps' => 1.9, 'start_bearing_deg' => 130.0], 'back', 'golden', 4, true, 'curlew on the moor'],
+            ['lateral-dolly', 'Past the thorn', ['distance_m' => 30.0, 'length_m' => 28.0, 'height_m' => 7.5, 'pace_mps' => 1.7, 'start_bearing_deg' => 15.0], 'side', 'day', 3, false, 'steps on stone'],
+            ['rise', 'Up from behind the bothy', ['distance_m' => 48.0, 'height_m' => 2.5, 'climb_m' => 15.0, 'climb_mps' => 0.9, 'start_bearing_deg' => 215.0], 'any', 'any', 3, false, ''],
+            ['ground-to-horizon', 'Moor to horizon, last light', ['distance_m' => 58.0, 'length_m' => 40.0, 'height_m' => 11.0, 'pace_mps' => 2.1, 'start_bearing_deg' => 95.0], 'any', 'golden', 4, true, 'wind, and nothing else'],
+        ];
+        $shots = $flown;
+        foreach ($new as [$move, $title, $parameters, $side, $hour, $passes, $must, $sound]) {
+            $drafted = ($this->draft)($site, $rig, $operator->load('school'), ['mode' => 'standard', 'move' => $move, 'subject_id' => 'stones', 'parameters' => $parameters]);
+            $intent = Planner::plan($drafted['shot'])->move->intent;
+            $shot = Shot::query()->create([
+                'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'rig_id' => $rig->id, 'title' => $title, 'mode' => 'standard', 'move' => $move,
+                'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters], 'wind' => Wind::still()->toArray(), 'brief' => $brief($side, $hour, $passes, $must, $sound),
+            ]);
+            // Worked out weeks ago, and not what is practised now.
+            $shot->forceFill(['created_at' => Carbon::now()->subDays(59), 'updated_at' => Carbon::now()->subDays(59)]);
+            $shot->timestamps = false;
+            $shot->save();
+            $shots[] = $shot;
+        }
+        FlightDay::query()->create([
+            'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'title' => 'A day at the stones', 'date' => '2027-05-18', 'version' => 1,
+            'document' => [
+                'from' => '15:30', 'to' => '20:45', 'batteries' => ['count' => 4, 'minutes' => 23.0, 'reserve' => 0.22, 'temperature_c' => 9.0], 'swap_min' => 3.5, 'return_margin_m' => 15.0,
+                'weather' => ['from_deg' => 245.0, 'mean_mps' => 3.2, 'gust_mps' => 4.9, 'source' => 'typed in', 'simulated' => false],
+                'shots' => array_map(static fn (Shot $shot): array => ['shot_id' => $shot->id], $shots), 'filters' => [8, 32, 64], 'kelvins' => [5600, 4800],
+                'permission' => ['airspace' => '', 'authority' => '', 'owner' => $trainer->name.' asks the Skerrow grazing committee', 'rule_source' => '', 'rule_date' => ''],
+            ],
+        ]);
     }
 
     /** @param  int  $back how many takes before the operator's latest */

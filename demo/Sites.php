@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Demo;
 
+use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
+use Larkspur\Site\Site;
 
 /** Places on the invented island of Skerrow, in metres about each take-off point. */
 final class Sites
@@ -47,9 +49,18 @@ final class Sites
             self::solid('winch', 'slipway winch', 'subject', 'box', 4, -31, 0, 1.8, 2.4, 1.9, 40),
             self::solid('store', 'net store', 'obstacle', 'box', 52, 9, 1.1, 5.2, 11.5, 4.4, 12),
             self::solid('mast', 'signal mast', 'obstacle', 'cylinder', 17, 27, 0.8, 0.4, 0.4, 14.5, 0),
+            ['id' => 'wire', 'name' => 'winch wire', 'role' => 'obstacle', 'shape' => 'wire', 'points' => [[4, -31], [-23, -58]], 'base_m' => 0, 'height_m' => 2.1, 'sag_m' => 0.4],
         ], [
             ['kiln', 'Lime kiln', 32, -14, 4.8, 0.5],
             ['winch', 'Slipway winch', 4, -31, 1.1, 0.0],
+        ], [
+            'ground' => ['spots' => [self::spot(32, -14, 0.5), self::spot(52, 9, 1.1), self::spot(-25, -60, -2.2), self::spot(17, 27, 0.8), self::spot(70, -10, 3.4), self::spot(60, 40, 4.2)]],
+            'areas' => [
+                ['id' => 'bay', 'name' => 'Skerrow bay', 'kind' => 'water', 'points' => [[-140, -48], [-26, -52], [-10, -74], [60, -70], [140, -60], [140, -160], [-140, -160]]],
+                ['id' => 'benches', 'name' => 'the benches by the store', 'kind' => 'people', 'points' => [[61, 22], [71, 20], [73, 30], [63, 32]]],
+            ],
+            'observers' => [['id' => 'watch', 'name' => 'the watcher on the slip', 'east_m' => -12, 'north_m' => -26]],
+            'people_m' => 20,
         ]);
     }
 
@@ -67,6 +78,13 @@ final class Sites
         return self::site('Tide mill and kelp racks', 'Water on two sides: hold your height by eye, the sensors can’t.', new GeoPoint(57.60430, -0.41180, 3.0), 300, $solids, [
             ['mill', 'Tide mill', -38, 44, 5.4, 0.9],
             ['racks', 'Kelp racks', -16, 29, 1.2, 0.0],
+        ], [
+            'ground' => ['profile' => [[-60, -0.6], [0, 0], [40, 0.9], [90, 1.6]], 'bearing_deg' => 320],
+            'areas' => [
+                ['id' => 'pond', 'name' => 'the mill pond', 'kind' => 'water', 'points' => [[-64, 56], [-40, 60], [-22, 84], [-46, 110], [-90, 96]]],
+                ['id' => 'dyke', 'name' => 'the march dyke', 'kind' => 'boundary', 'points' => [[-150, 6], [-96, -22], [-60, -64]]],
+            ],
+            'solids' => [['id' => 'alders', 'name' => 'the alders', 'role' => 'obstacle', 'shape' => 'canopy', 'points' => [[-92, 36], [-80, 40], [-76, 54], [-86, 60], [-98, 50]], 'base_m' => 1.2, 'height_m' => 7.4, 'clear_m' => 1.8]],
         ]);
     }
 
@@ -80,7 +98,17 @@ final class Sites
             self::solid('stack', 'sea stack', 'obstacle', 'cylinder', 118, 88, -20, 12, 12, 26, 0),
         ], [
             ['arch', 'Sea arch', 72.5, 65.5, -4.0, -19.0],
+        ], [
+            'ground' => ['profile' => [[0, 0], [38, -1.5], [48, -19], [200, -20]], 'bearing_deg' => 48],
+            'areas' => [['id' => 'sound', 'name' => 'the sound', 'kind' => 'water', 'points' => [[20, 70], [62, 30], [180, -40], [220, 180], [60, 220]]]],
+            'observers' => [['id' => 'brow', 'name' => 'the watcher on the brow', 'east_m' => 34, 'north_m' => 12]],
         ]);
+    }
+
+    /** @return array{east_m: float, north_m: float, up_m: float} */
+    private static function spot(float $east, float $north, float $up): array
+    {
+        return ['east_m' => $east, 'north_m' => $north, 'up_m' => $up];
     }
 
     /** @return array<string, string|float> */
@@ -93,18 +121,22 @@ final class Sites
     }
 
     /**
-     * @param  list<array<string, string|float>>  $solids
+     * @param  list<array<string, mixed>>  $solids
+     * @param  array<string, mixed>  $more  ground, areas, observers and further solids
      * @param  list<array{string, string, float, float, float, float}>  $subjects  id, name, east, north, height aimed at and height of the foot, about take-off
      * @return array{name: string, about: string, document: array<string, mixed>, subjects: list<array<string, mixed>>}
      */
-    private static function site(string $name, string $about, GeoPoint $home, float $sightLine, array $solids, array $subjects): array
+    private static function site(string $name, string $about, GeoPoint $home, float $sightLine, array $solids, array $subjects, array $more = []): array
     {
         $frame = new LocalFrame($home);
 
         return [
             'name' => $name,
             'about' => $about,
-            'document' => ['home' => $home->toArray(), 'ceiling_m' => 120, 'sight_line_m' => $sightLine, 'solids' => $solids],
+            // As core/ writes it, so that what a person saves unchanged stays the same.
+            'document' => array_diff_key(Site::read(Fields::of([
+                'home' => $home->toArray(), 'ceiling_m' => 120, 'sight_line_m' => $sightLine, ...array_diff_key($more, ['solids' => 1]), 'solids' => [...$solids, ...$more['solids'] ?? []],
+            ]))->toArray(), ['name' => 1]),
             'subjects' => array_map(static function (array $subject) use ($frame, $home): array {
                 [$id, $title, $east, $north, $aim, $foot] = $subject;
 

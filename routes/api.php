@@ -5,16 +5,20 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CraftController;
+use App\Http\Controllers\DayController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\ImportController;
+use App\Http\Controllers\LightController;
 use App\Http\Controllers\MoveController;
+use App\Http\Controllers\OutsideController;
 use App\Http\Controllers\PasswordController;
-use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\RigFileController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShotController;
+use App\Http\Controllers\ShotFileController;
+use App\Http\Controllers\SiteController;
 use App\Http\Controllers\TakeController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\TokenController;
@@ -35,7 +39,27 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('today', [TodayController::class, 'today']);
     Route::get('operators', [TodayController::class, 'operators']);
 
-    Route::get('sites', [PlaceController::class, 'sites']);
+    Route::get('sites', [SiteController::class, 'index']);
+    Route::post('sites', [SiteController::class, 'store']);
+    Route::get('sites/{site}', [SiteController::class, 'show'])->whereNumber('site');
+    Route::put('sites/{site}', [SiteController::class, 'update'])->whereNumber('site');
+    Route::get('sites/{site}/file', [SiteController::class, 'file'])->whereNumber('site');
+    Route::post('site-readings', [SiteController::class, 'reading']);
+    Route::post('site-imports', [SiteController::class, 'import']);
+    Route::get('weather', [OutsideController::class, 'weather']);
+    Route::get('light-meter', [OutsideController::class, 'meter']);
+    Route::post('ground-heights', [OutsideController::class, 'heights']);
+    Route::post('light', [LightController::class, 'light']);
+    Route::post('exposures', [LightController::class, 'exposure']);
+
+    Route::get('days', [DayController::class, 'index']);
+    Route::post('days', [DayController::class, 'store']);
+    Route::get('days/{day}', [DayController::class, 'show'])->whereNumber('day');
+    Route::put('days/{day}', [DayController::class, 'update'])->whereNumber('day');
+    Route::post('days/{day}/entries', [DayController::class, 'entries'])->whereNumber('day');
+    Route::get('days/{day}/calendar', [DayController::class, 'calendar'])->whereNumber('day');
+    Route::get('days/{day}/sheet', [DayController::class, 'sheet'])->whereNumber('day');
+
     Route::get('rigs', [RigController::class, 'index']);
     Route::get('rigs/{rig}', [RigController::class, 'show'])->whereNumber('rig');
     Route::post('rigs/{rig}/reading', [RigController::class, 'reading'])->whereNumber('rig');
@@ -67,6 +91,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::post('shots', [ShotController::class, 'store']);
     Route::get('shots/{shot}', [ShotController::class, 'show'])->whereNumber('shot');
     Route::put('shots/{shot}', [ShotController::class, 'update'])->whereNumber('shot');
+    Route::get('shots/{shot}/files/{format}', [ShotFileController::class, 'show'])->whereNumber('shot')->where('format', 'json|geojson|kml|gpx|csv|vtt');
+    Route::get('shots/{shot}/card', [ShotFileController::class, 'card'])->whereNumber('shot');
+    Route::post('shot-files', [ShotFileController::class, 'store']);
     Route::get('shots/{shot}/comparison', [ShotController::class, 'comparison'])->whereNumber('shot');
     Route::post('shots/{shot}/flights', [ShotController::class, 'fly'])->whereNumber('shot');
 

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Actions\DayChanged;
 use App\Actions\RigChanged;
+use App\Actions\SiteChanged;
 use App\Http\Resources\RigResource;
+use App\Http\Resources\SiteResource;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -54,6 +57,8 @@ final readonly class Problem
         return match (true) {
             $error instanceof Refusal => new self(422, 'refused', 'This can’t be done as it stands', $error->getMessage(), [self::error($error->place, $error->getMessage(), $error->expected)]),
             $error instanceof RigChanged => self::changed($error),
+            $error instanceof SiteChanged => new self(409, 'changed', 'Somebody saved first', $error->getMessage(), [], ['latest' => new SiteResource($error->latest)]),
+            $error instanceof DayChanged => new self(409, 'changed', 'Somebody saved first', $error->getMessage(), [], ['version' => $error->latest->version]),
             $error instanceof ValidationException => self::invalid($error),
             $error instanceof AuthenticationException => new self(401, 'signed-out', 'You are signed out', 'Sign in again; what you entered is still here.'),
             $error instanceof TokenMismatchException => new self(419, 'stale', 'This page is too old', 'Load it again; nothing was changed.'),

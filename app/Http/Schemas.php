@@ -65,7 +65,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'role', type: 'string', enum: ['subject', 'obstacle']),
-    new OA\Property(property: 'shape', type: 'string', enum: ['box', 'cylinder']),
+    new OA\Property(property: 'shape', type: 'string', enum: ['box', 'cylinder', 'polygon', 'canopy', 'wire']),
     new OA\Property(property: 'east_m', type: 'number'),
     new OA\Property(property: 'north_m', type: 'number'),
     new OA\Property(property: 'base_m', type: 'number'),
@@ -73,6 +73,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'length_m', type: 'number'),
     new OA\Property(property: 'height_m', type: 'number'),
     new OA\Property(property: 'heading_deg', type: 'number'),
+    new OA\Property(property: 'points', description: 'of a polygon, a canopy or a wire', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'clear_m', description: 'of a canopy: free height beneath', type: 'number'), new OA\Property(property: 'sag_m', description: 'of a wire', type: 'number'), new OA\Property(property: 'moves', description: 'by itself', type: 'boolean'),
 ], type: 'object')]
 #[OA\Schema(schema: 'GeoPoint', required: ['lat', 'lon', 'alt_m'], properties: [
     new OA\Property(property: 'lat', type: 'number'),
@@ -85,6 +87,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'ceiling_m', type: 'number'),
     new OA\Property(property: 'sight_line_m', type: 'number'),
     new OA\Property(property: 'solids', type: 'array', items: new OA\Items(ref: '#/components/schemas/Solid')),
+    new OA\Property(property: 'people_m', description: 'least distance to people', type: 'number'), new OA\Property(property: 'variation_deg', description: 'magnetic north east of true north', type: 'number'),
+    new OA\Property(property: 'ground', ref: '#/components/schemas/Ground'), new OA\Property(property: 'areas', type: 'array', items: new OA\Items(ref: '#/components/schemas/Area')), new OA\Property(property: 'observers', type: 'array', items: new OA\Items(ref: '#/components/schemas/Observer')),
 ], type: 'object')]
 #[OA\Schema(schema: 'TrackPoint', required: ['t', 'lat', 'lon'], properties: [
     new OA\Property(property: 't', description: 's', type: 'number'), new OA\Property(property: 'lat', type: 'number'), new OA\Property(property: 'lon', type: 'number'), new OA\Property(property: 'alt_m', type: 'number'),
@@ -211,10 +215,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'seconds', type: 'number'),
     new OA\Property(property: 'metres', type: 'number'),
 ], type: 'object')]
-#[OA\Schema(schema: 'Composition', required: ['distance_m', 'height_m', 'tilt_deg'], properties: [
-    new OA\Property(property: 'distance_m', type: 'number'),
-    new OA\Property(property: 'height_m', type: 'number'),
-    new OA\Property(property: 'tilt_deg', type: 'number'),
+#[OA\Schema(schema: 'Composition', required: ['distance_m', 'height_m', 'tilt_deg', 'parameters', 'reached', 'hidden', 'notes'], properties: [
+    new OA\Property(property: 'distance_m', type: 'number'), new OA\Property(property: 'height_m', type: 'number'), new OA\Property(property: 'tilt_deg', type: 'number'),
+    new OA\Property(property: 'parameters', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')),
+    new OA\Property(property: 'reached', required: ['distance_m', 'height_m', 'hold_s'], properties: [new OA\Property(property: 'distance_m', type: 'number'), new OA\Property(property: 'height_m', type: 'number'), new OA\Property(property: 'hold_s', type: 'number')], type: 'object'),
+    new OA\Property(property: 'hidden', type: 'boolean', nullable: true), new OA\Property(property: 'notes', type: 'array', items: new OA\Items(type: 'string')),
 ], type: 'object')]
 #[OA\Schema(schema: 'Slip', required: ['kind', 'finger', 'at'], properties: [
     new OA\Property(property: 'kind', type: 'string', enum: ['kick', 'tremble', 'sag', 'snap', 'spring', 'leak', 'mismatch', 'late', 'bounce', 'wrong-way', 'nose-in']),
@@ -306,6 +311,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'frames', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frame')),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
     new OA\Property(property: 'summary', type: 'string'),
+    new OA\Property(property: 'reading', description: 'only where the expectation was asked for', ref: '#/components/schemas/Reading'),
     new OA\Property(property: 'expected', ref: '#/components/schemas/Expected', description: 'absent where it was not asked for, null where nothing could be judged', nullable: true),
 ], type: 'object')]
 #[OA\Schema(schema: 'Figure', required: ['id', 'label', 'value', 'unit', 'textbook', 'unusable', 'score', 'source'], properties: [

@@ -97,4 +97,10 @@ final class Rig extends Model
     {
         return [...$this->document, 'camera' => $this->camera];
     }
+
+    /** Width of what its camera records, pixels. */
+    public function recordedWidth(): int
+    {
+        return $this->model->sheet()->camera->resolutions[0][0] ?? 3840;
+    }
 }

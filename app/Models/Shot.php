@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
+use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Shot as PlannedShot;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
@@ -29,6 +30,7 @@ use Larkspur\Geo\LocalFrame;
  * @property string $move
  * @property array<string, mixed> $intent
  * @property array<string, mixed> $wind
+ * @property ?array<string, mixed> $brief
  * @property Carbon $updated_at
  * @property-read ?int $takes_count
  * @property-read Site $site
@@ -44,10 +46,10 @@ final class Shot extends Model
 
     use SoftDeletes;
 
-    protected $fillable = ['school_id', 'operator_id', 'site_id', 'rig_id', 'title', 'mode', 'move', 'intent', 'wind'];
+    protected $fillable = ['school_id', 'operator_id', 'site_id', 'rig_id', 'title', 'mode', 'move', 'intent', 'wind', 'brief'];
 
     /** @var array<string, string> */
-    protected $casts = ['intent' => 'array', 'wind' => 'array'];
+    protected $casts = ['intent' => 'array', 'wind' => 'array', 'brief' => 'array'];
 
     /** @return BelongsTo<Site, $this> */
     public function site(): BelongsTo
@@ -116,6 +118,21 @@ final class Shot extends Model
     public function planned(?Rig $rig = null): PlannedShot
     {
         return PlannedShot::read(Fields::of($this->document($rig ?? $this->rig)));
+    }
+
+    public function brief(): Brief
+    {
+        return Brief::read($this->brief === null ? null : Fields::of($this->brief, 'brief'));
+    }
+
+    /**
+     * The same shot in another wind than the one that it was planned in.
+     *
+     * @param  ?array<string, mixed>  $wind
+     */
+    public function plannedIn(?array $wind): PlannedShot
+    {
+        return PlannedShot::read(Fields::of([...$this->document($this->rig), ...$wind === null ? [] : ['wind' => $wind]]));
     }
 
     /** @return array<string, mixed> */

@@ -8,6 +8,8 @@ use App\Models\Concerns\BelongsToSchool;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Larkspur\Fields;
+use Larkspur\Site\Site as SiteSheet;
 
 /**
  * A place to film at; many shots and flight days use it.
@@ -15,6 +17,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property int $id
  * @property string $name
  * @property string $about
+ * @property int $version
+ * @property ?int $author_id
  * @property array<string, mixed> $document
  * @property list<array{id: string, name: string, lat: float, lon: float, alt_m: float, base_alt_m: float}> $subjects
  */
@@ -27,8 +31,14 @@ final class Site extends Model
 
     use SoftDeletes;
 
-    protected $fillable = ['school_id', 'name', 'about', 'document', 'subjects'];
+    protected $fillable = ['school_id', 'author_id', 'name', 'about', 'document', 'subjects', 'version'];
 
     /** @var array<string, string> */
-    protected $casts = ['document' => 'array', 'subjects' => 'array'];
+    protected $casts = ['document' => 'array', 'subjects' => 'array', 'version' => 'integer'];
+
+    /** As core/ reads it. */
+    public function sheet(): SiteSheet
+    {
+        return SiteSheet::read(Fields::of(['name' => $this->name, ...$this->document], 'site'));
+    }
 }

@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\User;
+use App\Outside\GroundHeights;
+use App\Outside\LightMeter;
+use App\Outside\SimulatedGroundHeights;
+use App\Outside\SimulatedLightMeter;
+use App\Outside\SimulatedWeather;
+use App\Outside\WeatherService;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -20,6 +26,9 @@ use Symfony\Component\HttpFoundation\Response;
 /** What the application sets once, at its start. */
 final class AppServiceProvider extends ServiceProvider
 {
+    /** @var array<class-string, class-string> what stands in for the outside world where there is none; each is labelled as simulated */
+    public array $bindings = [WeatherService::class => SimulatedWeather::class, GroundHeights::class => SimulatedGroundHeights::class, LightMeter::class => SimulatedLightMeter::class];
+
     public function boot(): void
     {
         Model::preventLazyLoading(! $this->app->environment('production'));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Camera;
 
 use Larkspur\Fields;
+use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
 use Larkspur\Rig\CraftCamera;
 
@@ -66,8 +67,8 @@ final readonly class ExposurePlan
         if ($aperture > $limit + 0.05) {
             $warnings[] = sprintf('At f/%s diffraction softens the picture; up to f/%s does not. A stronger filter does the same without.', Fields::figure($aperture), Fields::figure(floor($limit * 10) / 10));
         }
-        if ($aperture < min($camera->apertures) - 0.01 || $aperture > max($camera->apertures) + 0.01) {
-            throw new Refusal(sprintf('This camera has no f/%s.', Fields::figure($aperture)), 'aperture', sprintf('f/%s to f/%s', Fields::figure(min($camera->apertures)), Fields::figure(max($camera->apertures))));
+        if ($aperture < Statistics::least($camera->apertures) - 0.01 || $aperture > Statistics::greatest($camera->apertures) + 0.01) {
+            throw new Refusal(sprintf('This camera has no f/%s.', Fields::figure($aperture)), 'aperture', sprintf('f/%s to f/%s', Fields::figure(Statistics::least($camera->apertures)), Fields::figure(Statistics::greatest($camera->apertures))));
         }
 
         return new self($fps, $exposure, $wanted, $value, $stops, $filter, $left, $kelvin ?? $scene->kelvin(), $limit, Sharpness::hyperfocal($focal, $aperture, $circle) / 2, $warnings);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Measure\Statistics;
 use Larkspur\Rig\Finger;
 
 /** One instruction of a thumb sheet: when which finger does what. */
@@ -55,7 +56,7 @@ final readonly class Cue
         foreach ($plan->shot->site->solids as $solid) {
             $outlines = $solid->isSubject ? $solid->silhouettes($plan->view($index)) : [];
             if ($outlines !== []) {
-                $lowest = [min(array_column(array_merge(...$outlines), 1)), $solid->name];
+                $lowest = [Statistics::least(array_column(array_merge(...$outlines), 1)), $solid->name];
             }
         }
         $mark = $plan->view($index)->project($plan->move->subject->at($press->onset));

@@ -11,6 +11,8 @@ use Larkspur\Move\Intent;
 use Larkspur\Move\Parameter;
 use Larkspur\Rig\Rig;
 use Larkspur\Rig\RigSchema;
+use Larkspur\Site\Area;
+use Larkspur\Site\Solid;
 use Larkspur\Site\Wind;
 
 /**
@@ -74,15 +76,26 @@ final class ShotSchema
     /** @return Schema */
     private static function site(): array
     {
-        $solid = JsonSchema::group(['east_m', 'north_m', 'width_m', 'height_m'], [
-            'id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'role' => ['enum' => ['subject', 'obstacle']], 'shape' => ['enum' => ['box', 'cylinder']],
-            'east_m' => JsonSchema::number(-20000, 20000), 'north_m' => JsonSchema::number(-20000, 20000), 'base_m' => JsonSchema::number(-500, 9000),
-            'width_m' => JsonSchema::number(0.01, 2000), 'length_m' => JsonSchema::number(0.01, 2000), 'height_m' => JsonSchema::number(0.01, 1000), 'heading_deg' => JsonSchema::number(-360, 360),
+        $pair = ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 2];
+        $points = ['type' => 'array', 'items' => $pair, 'minItems' => 2, 'maxItems' => Solid::MOST_POINTS];
+        $at = ['east_m' => JsonSchema::number(-20000, 20000), 'north_m' => JsonSchema::number(-20000, 20000)];
+        $solid = JsonSchema::group(['height_m'], [
+            'id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'role' => ['enum' => ['subject', 'obstacle']], 'shape' => ['enum' => Solid::SHAPES, 'default' => 'box'],
+            ...$at, 'base_m' => JsonSchema::number(-500, 9000),
+            'width_m' => JsonSchema::number(0, 40000), 'length_m' => JsonSchema::number(0, 40000), 'height_m' => JsonSchema::number(0.01, 1000), 'heading_deg' => JsonSchema::number(-360, 360),
+            'points' => $points, 'clear_m' => JsonSchema::number(0.01, 950), 'sag_m' => JsonSchema::number(0, 100), 'moves' => ['type' => 'boolean'],
+        ]);
+        $area = JsonSchema::group(['points'], ['id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'kind' => ['enum' => Area::KINDS], 'points' => $points, 'closed' => ['type' => 'boolean']]);
+        $ground = JsonSchema::group([], [
+            'spots' => ['type' => 'array', 'items' => JsonSchema::group(['east_m', 'north_m', 'up_m'], [...$at, 'up_m' => JsonSchema::number(-2000, 2000)])],
+            'profile' => ['type' => 'array', 'items' => $pair, 'minItems' => 2], 'bearing_deg' => JsonSchema::number(-360, 360), 'simulated' => ['type' => 'boolean'],
         ]);
 
         return JsonSchema::group(['home'], [
             'name' => ['type' => 'string'], 'home' => self::point(), 'ceiling_m' => JsonSchema::number(1, 5000), 'sight_line_m' => JsonSchema::number(10, 5000),
-            'solids' => ['type' => 'array', 'items' => $solid],
+            'people_m' => JsonSchema::number(0, 1000), 'variation_deg' => JsonSchema::number(-180, 180),
+            'solids' => ['type' => 'array', 'items' => $solid], 'ground' => $ground, 'areas' => ['type' => 'array', 'items' => $area],
+            'observers' => ['type' => 'array', 'items' => JsonSchema::group(['east_m', 'north_m'], ['id' => ['type' => 'string'], 'name' => ['type' => 'string'], ...$at])],
         ]);
     }
 

@@ -40,9 +40,10 @@ final readonly class WantedPicture
      * @param  float  $fills  share of the frame's height
      * @param  float  $horizon  place of the horizon, from the top
      * @param  ?float  $hold  wanted length of the hold, s
+     * @param  ?float  $height  wanted height of the lens above the subject’s foot, m: the horizon then follows from the tilt
      * @param  ?string  $hidden  id of a solid or an area that must not be seen at the start; 'sea' stands for all water
      */
-    public function __construct(public string $at, public float $tall, public float $fills, public float $horizon, public ?float $hold = null, public ?string $hidden = null)
+    public function __construct(public string $at, public float $tall, public float $fills, public float $horizon, public ?float $hold = null, public ?string $hidden = null, public ?float $height = null)
     {
     }
 
@@ -51,7 +52,7 @@ final readonly class WantedPicture
         return new self(
             $fields->choiceOrNull('at', ['start', 'end']) === 'start' ? 'start' : 'end',
             $fields->number('subject_m', 0.1, 500, 'm'), $fields->number('fills', 0.01, 0.95), $fields->numberOrNull('horizon_y', -1, 2) ?? 1 / 3,
-            $fields->numberOrNull('hold_s', 2, 120, 's'), $fields->textOrNull('hidden'),
+            $fields->numberOrNull('hold_s', 2, 120, 's'), $fields->textOrNull('hidden'), $fields->numberOrNull('height_m', 0, 500, 'm'),
         );
     }
 
@@ -63,7 +64,9 @@ final readonly class WantedPicture
     public function solve(Shot $shot): array
     {
         $lens = $shot->intent->lens;
-        $wanted = Composition::withHorizon($lens, $this->tall, $this->fills, 0.0, 0.5 - $this->horizon);
+        $wanted = $this->height === null
+            ? Composition::withHorizon($lens, $this->tall, $this->fills, 0.0, 0.5 - $this->horizon)
+            : Composition::fromHeight($lens, $this->tall, $this->fills, 0.0, $this->height);
         $notes = [];
         $plan = Planner::plan($shot);
         $has = static fn (string $id): bool => isset($plan->move->intent->parameters[$id]);
@@ -90,8 +93,9 @@ final readonly class WantedPicture
             if ($has('height_m') && abs($up) > self::CLOSE) {
                 $wish = ($now->number('height_m') ?? 5.0) + $up;
                 $next['height_m'] = max(self::LOWEST, min(500.0, $wish));
-                if ($wish < self::LOWEST && $has('climb_m') && ($now->number('climb_m') ?? 0.0) > 0) {
-                    $next['climb_m'] = max(0.5, ($now->number('climb_m') ?? 5.0) + $wish - self::LOWEST);
+                $climb = $now->number('climb_m') ?? 0.0;
+                if ($wish < self::LOWEST && $climb > 0) {
+                    $next['climb_m'] = max(0.5, $climb + $wish - self::LOWEST);
                 }
             }
             $tilt = $this->at === 'end' ? 'tilt_end_deg' : 'tilt_start_deg';
@@ -170,7 +174,7 @@ final readonly class WantedPicture
     {
         $known = [...array_map(static fn (Solid $solid): string => $solid->id, $plan->shot->site->solids), ...array_map(static fn (Area $area): string => $area->id, $plan->shot->site->areas), 'sea'];
         if (! in_array($id, $known, true)) {
-            throw new Refusal('There is no such thing on this site to hide.', 'hidden', 'one of '.implode(', ', array_filter($known)));
+            throw new Refusal('There is no such thing on this site to hide.', 'hidden', 'one of '.implode(', ', array_filter($known, static fn (string $one): bool => $one !== '')));
         }
         $view = $plan->view($plan->move->flight->indexAt($plan->move->onset));
         foreach ($plan->shot->site->solids as $solid) {
@@ -210,7 +214,7 @@ final readonly class WantedPicture
     /**
      * Whether a convex outline meets the frame: by the axes of both (separating axis theorem).
      *
-     * @param  list<array{float, float}>  $outline
+     * @param  non-empty-list<array{float, float}>  $outline
      */
     private static function inFrame(array $outline): bool
     {
@@ -223,14 +227,26 @@ final readonly class WantedPicture
         $corners = [[-0.5, -0.5], [0.5, -0.5], [0.5, 0.5], [-0.5, 0.5]];
         for ($i = 0; $i < $n; $i++) {
             [$a, $b] = [$outline[$i], $outline[($i + 1) % $n]];
-            $side = static fn (array $p): float => ($b[0] - $a[0]) * ($p[1] - $a[1]) - ($b[1] - $a[1]) * ($p[0] - $a[0]);
-            $own = array_map($side, $outline);
-            $frame = array_map($side, $corners);
+            $own = self::sides($a, $b, $outline);
+            $frame = self::sides($a, $b, $corners);
             if (max($frame) < min($own) || min($frame) > max($own)) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    /**
+     * On which side of the line through two points others lie, and how far: positive to the left.
+     *
+     * @param  array{float, float}  $a
+     * @param  array{float, float}  $b
+     * @param  non-empty-list<array{float, float}>  $points
+     * @return non-empty-list<float>
+     */
+    private static function sides(array $a, array $b, array $points): array
+    {
+        return array_map(static fn (array $p): float => ($b[0] - $a[0]) * ($p[1] - $a[1]) - ($b[1] - $a[1]) * ($p[0] - $a[0]), $points);
     }
 }

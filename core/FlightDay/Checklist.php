@@ -53,8 +53,16 @@ final class Checklist
             'record' => 'Recording before moving, then a pause: the press must not shake the shot',
             'stop' => sprintf('Home when %.0f %% is left', 100 * $batteries->reserve),
         ];
-        $list = static fn (string $id, string $title, array $items): array => ['id' => $id, 'title' => $title, 'items' => array_map(static fn (string $key, string $text): array => ['id' => "$id-$key", 'text' => $text], array_keys($items), array_values($items))];
 
-        return [$list('bag', 'In the bag', $bag), $list('ground', 'On the ground', $ground), $list('air', 'Every take-off', $air)];
+        return [self::list('bag', 'In the bag', $bag), self::list('ground', 'On the ground', $ground), self::list('air', 'Every take-off', $air)];
+    }
+
+    /**
+     * @param  array<string, string>  $items
+     * @return array{id: string, title: string, items: list<array{id: string, text: string}>}
+     */
+    private static function list(string $id, string $title, array $items): array
+    {
+        return ['id' => $id, 'title' => $title, 'items' => array_map(static fn (string $key, string $text): array => ['id' => "$id-$key", 'text' => $text], array_keys($items), array_values($items))];
     }
 }

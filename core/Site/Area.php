@@ -21,7 +21,7 @@ final readonly class Area
 
     /**
      * @param  value-of<self::KINDS>  $kind
-     * @param  list<Position>  $points  corners in order; of a boundary the ends may lie apart
+     * @param  non-empty-list<Position>  $points  corners in order; of a boundary the ends may lie apart
      * @param  bool  $closed  whether the last point leads back to the first
      */
     public function __construct(public string $id, public string $name, public string $kind, public array $points, public bool $closed = true)
@@ -36,7 +36,7 @@ final readonly class Area
         $name = $fields->textOrNull('name') ?? $kind;
         $points = array_map(static fn (array $pair): Position => new Position($pair[0], $pair[1], 0.0), $fields->pairs('points'));
         $least = $closed ? 3 : 2;
-        if (count($points) < $least || count($points) > Solid::MOST_POINTS) {
+        if ($points === [] || count($points) < $least || count($points) > Solid::MOST_POINTS) {
             throw new Refusal(sprintf('%d points do not make %s.', count($points), $closed ? 'an area' : 'a line'), $fields->place('points'), sprintf('from %d to %d', $least, Solid::MOST_POINTS));
         }
         $crossing = $closed ? Outline::selfCrossing($points) : null;

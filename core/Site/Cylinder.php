@@ -54,7 +54,7 @@ final readonly class Cylinder implements Body
         return $root > 0 && max(0.0, $low, (-$b - sqrt($root)) / $a) < min(1.0, $high, (-$b + sqrt($root)) / $a);
     }
 
-    /** @return list<Position> corners of the prism that it is drawn as */
+    /** @return non-empty-list<Position> corners of the prism that it is drawn as */
     public function corners(): array
     {
         return array_map(

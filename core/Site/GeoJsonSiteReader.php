@@ -7,7 +7,10 @@ namespace Larkspur\Site;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Refusal;
 
-/** Reads the features of a GeoJSON text (RFC 7946) as parts of a site. */
+/** Reads the features of a GeoJSON text (RFC 7946) as parts of a site.
+ *
+ * @phpstan-import-type Feature from SiteImport
+ */
 final class GeoJsonSiteReader
 {
     public static function read(string $text, ?GeoPoint $home): SiteImport
@@ -25,7 +28,7 @@ final class GeoJsonSiteReader
 
     /**
      * @param  array<string, mixed>  $properties
-     * @param  list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features
+     * @param  list<Feature>  $features
      */
     private static function gather(mixed $node, string $name, array $properties, array &$features, string $place): void
     {
@@ -41,6 +44,7 @@ final class GeoJsonSiteReader
             return;
         }
         if ($node['type'] === 'Feature') {
+            /** @var array<string, mixed> $properties */
             $properties = is_array($node['properties'] ?? null) ? $node['properties'] : [];
             $name = is_string($properties['name'] ?? null) ? $properties['name'] : '';
             if (($node['geometry'] ?? null) !== null) {

@@ -21,7 +21,7 @@ final readonly class Ground
      * @param  list<array{float, float}>  $profile  metres along the bearing, height; in order
      * @param  float  $bearing  of the profile, rad
      */
-    private function __construct(private array $spots, private array $profile = [], private float $bearing = 0.0, private bool $simulated = false)
+    private function __construct(public array $spots, private array $profile = [], private float $bearing = 0.0, private bool $simulated = false)
     {
     }
 

@@ -9,7 +9,10 @@ use Larkspur\Refusal;
 use Larkspur\Telemetry\XmlEvents;
 use Larkspur\Telemetry\XmlListener;
 
-/** Reads the placemarks of a KML 2.2 file as parts of a site: points, lines and outer boundaries, with their names and extended data. */
+/** Reads the placemarks of a KML 2.2 file as parts of a site: points, lines and outer boundaries, with their names and extended data.
+ *
+ * @phpstan-import-type Feature from SiteImport
+ */
 final class KmlSiteReader implements XmlListener
 {
     private bool $began = false;
@@ -30,7 +33,7 @@ final class KmlSiteReader implements XmlListener
     /** @var list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>}> */
     private array $shapes = [];
 
-    /** @var list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}> */
+    /** @var list<Feature> */
     private array $features = [];
 
     private function __construct()
@@ -90,7 +93,8 @@ final class KmlSiteReader implements XmlListener
             return;
         }
         $points = [];
-        foreach (preg_split('/\s+/', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $tuple) {
+        $tuples = preg_split('/\s+/', trim($text), -1, PREG_SPLIT_NO_EMPTY);
+        foreach ($tuples === false ? [] : $tuples as $tuple) {
             $parts = explode(',', $tuple);
             if (count($parts) < 2 || array_filter($parts, static fn (string $part): bool => ! is_numeric($part)) !== []) {
                 throw new Refusal(sprintf('“%s” is no place.', mb_strimwidth($tuple, 0, 40, '…')), 'line '.$line, 'longitude,latitude without spaces between');

@@ -16,7 +16,6 @@ final readonly class Observer
     {
     }
 
-    /** @param  float  $ground  under a place (east, north), m */
     public static function read(Fields $fields, ?Ground $ground): self
     {
         $east = $fields->number('east_m', -20000, 20000, 'm');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Site;
 
 use Larkspur\Geo\Position;
+use Larkspur\Measure\Statistics;
 
 /** An upright body over any outline that does not cross itself: a box, a walled yard, the crown of a wood. Metres. */
 final readonly class Prism implements Body
@@ -14,14 +15,14 @@ final readonly class Prism implements Body
     private float $reach;
 
     /**
-     * @param  list<Position>  $outline  in order round it, three or more; all at the height of the foot
+     * @param  non-empty-list<Position>  $outline  in order round it, three or more; all at the height of the foot
      */
     public function __construct(public array $outline, private float $height)
     {
         $east = array_map(static fn (Position $p): float => $p->east, $outline);
         $north = array_map(static fn (Position $p): float => $p->north, $outline);
-        $this->middle = new Position((min($east) + max($east)) / 2, (min($north) + max($north)) / 2, $outline[0]->up);
-        $this->reach = max(array_map(fn (Position $p): float => hypot($p->east - $this->middle->east, $p->north - $this->middle->north), $outline));
+        $this->middle = new Position((Statistics::least($east) + Statistics::greatest($east)) / 2, (Statistics::least($north) + Statistics::greatest($north)) / 2, $outline[0]->up);
+        $this->reach = Statistics::greatest(array_map(fn (Position $p): float => hypot($p->east - $this->middle->east, $p->north - $this->middle->north), $outline));
     }
 
     public function top(): float

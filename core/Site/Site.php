@@ -9,6 +9,7 @@ use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
+use Larkspur\Refusal;
 
 /** A place to film at: the take-off point, how the ground lies, what stands there, who is there, and the limits that hold there. */
 final readonly class Site
@@ -50,6 +51,13 @@ final readonly class Site
 
     public static function read(Fields $fields): self
     {
+        $solids = array_map(Solid::read(...), $fields->groups('solids'));
+        foreach ($solids as $k => $solid) {
+            $away = $solid->leastDistance(new Position(0, 0, 0));
+            if ($away > self::REACH) {
+                throw new Refusal(sprintf('%s lies %.1f km from take-off.', ucfirst($solid->name), $away / 1000), $fields->place('solids').".$k", sprintf('everything within %.0f km; what lies farther is another site', self::REACH / 1000));
+            }
+        }
         $lies = $fields->groupOrNull('ground');
         $ground = $lies === null ? null : Ground::read($lies);
 
@@ -58,7 +66,7 @@ final readonly class Site
             GeoPoint::read($fields->group('home')),
             $fields->numberOrNull('ceiling_m', 1, 5000, 'm') ?? self::CEILING,
             $fields->numberOrNull('sight_line_m', 10, 5000, 'm') ?? self::SIGHT_LINE,
-            array_map(Solid::read(...), $fields->groups('solids')),
+            $solids,
             $ground,
             array_map(Area::read(...), $fields->groups('areas')),
             array_map(static fn (Fields $one): Observer => Observer::read($one, $ground), $fields->groups('observers')),

@@ -16,6 +16,9 @@ use Larkspur\Refusal;
  *
  * Written by Larkspur, a feature says what it is in its properties; from elsewhere, an outline or line with a height stands, one without lies on
  * the ground, and a point is something to film.
+ * Positions of a feature are longitude, latitude and height.
+ *
+ * @phpstan-type Feature array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}
  */
 final class SiteImport
 {
@@ -59,7 +62,7 @@ final class SiteImport
     }
 
     /**
-     * @param  list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features  longitude, latitude, height
+     * @param  list<Feature>  $features  longitude, latitude, height
      * @param  ?GeoPoint  $home  of the site that it is for; null where the file's own first place becomes one
      */
     public static function of(array $features, ?GeoPoint $home): self
@@ -111,7 +114,7 @@ final class SiteImport
         ];
     }
 
-    /** @param  list<array{kind: string, points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features */
+    /** @param  list<Feature>  $features */
     private static function ownHome(array $features): ?GeoPoint
     {
         foreach ($features as $feature) {
@@ -125,7 +128,7 @@ final class SiteImport
         return null;
     }
 
-    /** @param  non-empty-list<array{kind: string, points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features */
+    /** @param  non-empty-list<Feature>  $features */
     private static function middle(array $features): GeoPoint
     {
         $points = array_merge(...array_map(static fn (array $feature): array => $feature['points'], $features));
@@ -140,24 +143,23 @@ final class SiteImport
     /**
      * Latitude before longitude is a common slip: where all lies far away, and turned round it lies here, it is turned round.
      *
-     * @param  list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>  $features
-     * @return list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}>
+     * @param  list<Feature>  $features
+     * @return list<Feature>
      */
     private function turnedRound(array $features, GeoPoint $home): array
     {
         $frame = new LocalFrame($home);
-        $nearest = static function (array $features, bool $turned) use ($frame): float {
+        $points = array_merge(...array_map(static fn (array $feature): array => $feature['points'], $features));
+        $nearest = static function (bool $turned) use ($frame, $points): float {
             $least = INF;
-            foreach ($features as $feature) {
-                foreach ($feature['points'] as [$a, $b]) {
-                    [$longitude, $latitude] = $turned ? [$b, $a] : [$a, $b];
-                    $least = abs($latitude) > 90 ? $least : min($least, hypot($frame->eastOf($longitude), $frame->northOf($latitude)));
-                }
+            foreach ($points as [$a, $b]) {
+                [$longitude, $latitude] = $turned ? [$b, $a] : [$a, $b];
+                $least = abs($latitude) > 90 ? $least : min($least, hypot($frame->eastOf($longitude), $frame->northOf($latitude)));
             }
 
             return $least;
         };
-        if ($nearest($features, false) > self::ELSEWHERE && $nearest($features, true) < self::FAR) {
+        if ($nearest(false) > self::ELSEWHERE && $nearest(true) < self::FAR) {
             $this->notes[] = 'Read as written, all of it lies far away; with latitude and longitude exchanged it lies here, so they were exchanged. Look whether it is right.';
 
             return array_map(static fn (array $feature): array => [...$feature, 'points' => array_map(static fn (array $p): array => [$p[1], $p[0], $p[2]], $feature['points'])], $features);
@@ -174,7 +176,7 @@ final class SiteImport
     }
 
     /**
-     * @param  array{points: non-empty-list<array{float, float, ?float}>}  $feature
+     * @param  Feature  $feature
      * @return non-empty-list<Position>
      */
     private function places(array $feature): array
@@ -183,7 +185,7 @@ final class SiteImport
     }
 
     /**
-     * @param  array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}  $feature
+     * @param  Feature  $feature
      * @param  non-empty-list<Position>  $places
      */
     private function take(array $feature, array $places, int $number): void
@@ -232,7 +234,7 @@ final class SiteImport
         $this->subjects[] = ['id' => $id, 'name' => $name, 'east_m' => $place->east, 'north_m' => $place->north, 'base_m' => $base, 'aim_m' => $aim ?? 1.5];
     }
 
-    /** @param  list<Position>  $places */
+    /** @param  non-empty-list<Position>  $places */
     private function line(string $id, string $name, array $places, ?float $height, ?string $kind): void
     {
         if (count($places) < 2) {
@@ -251,17 +253,20 @@ final class SiteImport
         }
     }
 
-    /** @param  list<Position>  $places */
+    /**
+     * @param  non-empty-list<Position>  $places
+     * @param  ?value-of<Area::KINDS>  $kind
+     */
     private function outline(string $id, string $name, array $places, ?float $height, ?string $kind): void
     {
         if (count($places) > 1 && $places[0]->minus($places[count($places) - 1])->length() < self::SAME) {
-            array_pop($places);
+            $places = array_slice($places, 0, -1);
         }
         if (count($places) > 3 && Outline::selfCrossing($places) !== null) {
             $places = Outline::untangled($places);
             $this->notes[] = sprintf('The outline of %s crossed itself; its corners were put in an order that does not. Look whether it is right.', $name);
         }
-        if (count($places) < 3 || abs(Outline::twiceArea($places)) < 0.01) {
+        if ($places === [] || count($places) < 3 || abs(Outline::twiceArea($places)) < 0.01) {
             $this->notes[] = sprintf('%s encloses nothing and is left out.', $name);
 
             return;
@@ -311,7 +316,11 @@ final class SiteImport
             return $out;
         }
         $step = (int) ceil($n / Solid::MOST_POINTS);
+        $kept = [$out[0]];
+        for ($k = $step; $k < $n; $k += $step) {
+            $kept[] = $out[$k];
+        }
 
-        return array_values(array_filter($out, static fn (int $k): bool => $k % $step === 0, ARRAY_FILTER_USE_KEY));
+        return $kept;
     }
 }

@@ -8,6 +8,7 @@ use Larkspur\Camera\View;
 use Larkspur\Fields;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
 
 /** Something that stands on a site: filmed, hiding, or in the way. Metres in the site's frame. */
@@ -20,6 +21,7 @@ final readonly class Solid
 
     /**
      * @param  value-of<self::SHAPES>  $shape
+     * @param  non-empty-list<Position>  $foot  its outline on the ground, in order round it; of a wire the feet of its supports
      * @param  array<string, mixed>  $form  what its shape is written with
      * @param  bool  $isSubject  whether it is filmed; a subject never hides itself
      * @param  bool  $moves  whether it moves by itself: a film of it can't be speeded up
@@ -29,6 +31,7 @@ final readonly class Solid
         public string $name,
         public string $shape,
         public Body $body,
+        public array $foot,
         private array $form,
         public bool $isSubject = false,
         public bool $moves = false,
@@ -45,34 +48,36 @@ final readonly class Solid
             $corners[] = $base->plus($a * $cos + $l * $sin, -$a * $sin + $l * $cos, 0);
         }
 
-        return new self($id, $name, 'box', new Prism($corners, $height), self::placed($base, $width, $length, $height, $heading), $isSubject, $moves);
+        return new self($id, $name, 'box', new Prism($corners, $height), $corners, self::placed($base, $width, $length, $height, $heading), $isSubject, $moves);
     }
 
     public static function cylinder(string $id, string $name, Position $base, float $width, float $height, bool $isSubject = false, bool $moves = false): self
     {
-        return new self($id, $name, 'cylinder', new Cylinder($base, $width / 2, $height), self::placed($base, $width, $width, $height), $isSubject, $moves);
+        $body = new Cylinder($base, $width / 2, $height);
+
+        return new self($id, $name, 'cylinder', $body, $body->corners(), self::placed($base, $width, $width, $height), $isSubject, $moves);
     }
 
     /**
-     * @param  list<Position>  $outline  corners of the foot, at its height
+     * @param  non-empty-list<Position>  $outline  corners of the foot, at its height
      * @param  float  $clear  free height beneath, m: the crown of a wood stands on it
      */
     public static function over(string $id, string $name, array $outline, float $height, float $clear = 0.0, bool $isSubject = false, bool $moves = false): self
     {
         $body = new Prism(array_map(static fn (Position $p): Position => $p->plus(0, 0, $clear), $outline), $height - $clear);
 
-        return new self($id, $name, $clear > 0 ? 'canopy' : 'polygon', $body, [
+        return new self($id, $name, $clear > 0 ? 'canopy' : 'polygon', $body, $outline, [
             ...self::placed($body->middle()->plus(0, 0, -$clear), ...self::spread($outline), height: $height),
             'points' => self::written($outline), ...$clear > 0 ? ['clear_m' => $clear] : [],
         ], $isSubject, $moves);
     }
 
-    /** @param  list<Position>  $feet  below its supports */
+    /** @param  non-empty-list<Position>  $feet  below its supports */
     public static function wire(string $id, string $name, array $feet, float $height, float $sag = 0.0): self
     {
         $body = new Wire(array_map(static fn (Position $p): Position => $p->plus(0, 0, $height), $feet), $sag);
 
-        return new self($id, $name, 'wire', $body, [
+        return new self($id, $name, 'wire', $body, $feet, [
             ...self::placed(new Position($body->middle()->east, $body->middle()->north, $feet[0]->up), ...self::spread($feet), height: $height),
             'points' => self::written($feet), 'sag_m' => $sag,
         ]);
@@ -118,11 +123,11 @@ final readonly class Solid
             : self::box($id, $name, $base, $width, $fields->numberOrNull('length_m', 0.01, 2000, 'm') ?? $width, $height, ($fields->numberOrNull('heading_deg', -360, 360, 'degrees') ?? 0.0) * Angle::DEGREE, $filmed, $moves);
     }
 
-    /** @return list<Position> */
+    /** @return non-empty-list<Position> */
     private static function points(Fields $fields, float $foot, int $least): array
     {
         $pairs = $fields->pairs('points');
-        if (count($pairs) < $least || count($pairs) > self::MOST_POINTS) {
+        if ($pairs === [] || count($pairs) < $least || count($pairs) > self::MOST_POINTS) {
             throw new Refusal(sprintf('%d points are %s.', count($pairs), count($pairs) < $least ? 'too few' : 'too many'), $fields->place('points'), sprintf('from %d to %d', $least, self::MOST_POINTS));
         }
         foreach ($pairs as $i => [$east, $north]) {
@@ -144,7 +149,7 @@ final readonly class Solid
     }
 
     /**
-     * @param  list<Position>  $points
+     * @param  non-empty-list<Position>  $points
      * @return array{width: float, length: float}
      */
     private static function spread(array $points): array
@@ -152,7 +157,7 @@ final readonly class Solid
         $east = array_map(static fn (Position $p): float => $p->east, $points);
         $north = array_map(static fn (Position $p): float => $p->north, $points);
 
-        return ['width' => round(max($east) - min($east), 3), 'length' => round(max($north) - min($north), 3)];
+        return ['width' => round(Statistics::greatest($east) - Statistics::least($east), 3), 'length' => round(Statistics::greatest($north) - Statistics::least($north), 3)];
     }
 
     /**
@@ -206,7 +211,7 @@ final readonly class Solid
      *
      * Edges that pass behind the lens are cut at the near plane first, so no corner is ever divided by a depth of zero or less.
      *
-     * @return list<list<array{float, float}>> (u, v) in order round each outline; two points for a part of a wire
+     * @return list<non-empty-list<array{float, float}>> (u, v) in order round each outline; two points for a part of a wire
      */
     public function silhouettes(View $view): array
     {

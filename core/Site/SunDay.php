@@ -6,6 +6,7 @@ namespace Larkspur\Site;
 
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Statistics;
 
 /**
  * The sun's way over one day at a place: noon, rise and set, and the golden and blue hours. The day is the solar one that has its noon
@@ -96,7 +97,7 @@ final readonly class SunDay
     {
         $altitudes = array_column($this->altitudes, 1);
 
-        return min($altitudes) > Sun::RISE ? 'up' : (max($altitudes) < Sun::RISE ? 'down' : 'sets');
+        return Statistics::least($altitudes) > Sun::RISE ? 'up' : (Statistics::greatest($altitudes) < Sun::RISE ? 'down' : 'sets');
     }
 
     /** One sentence where the day is not an ordinary one; empty where it is. */
@@ -106,7 +107,7 @@ final readonly class SunDay
 
         return match (true) {
             $this->state() === 'up' => 'The sun does not set on this day; the light is golden while it stands below 6 degrees.',
-            $this->state() === 'down' => sprintf('The sun does not rise on this day; at noon it stands %.1f degrees below the horizon.', -max(array_column($this->altitudes, 1)) / Angle::DEGREE),
+            $this->state() === 'down' => sprintf('The sun does not rise on this day; at noon it stands %.1f degrees below the horizon.', -Statistics::greatest(array_column($this->altitudes, 1)) / Angle::DEGREE),
             $golden === null => 'The sun sets, but stays so near below the horizon that the golden light lasts all night.',
             default => '',
         };
@@ -192,8 +193,8 @@ final readonly class SunDay
         return [
             'state' => $this->state(), 'sentence' => $this->sentence(), 'noon' => self::written($this->noon),
             'rise' => $rise === null ? null : self::written($rise), 'set' => $set === null ? null : self::written($set),
-            'highest_deg' => round(max(array_column($this->altitudes, 1)) / Angle::DEGREE, 2),
-            'lowest_deg' => round(min(array_column($this->altitudes, 1)) / Angle::DEGREE, 2),
+            'highest_deg' => round(Statistics::greatest(array_column($this->altitudes, 1)) / Angle::DEGREE, 2),
+            'lowest_deg' => round(Statistics::least(array_column($this->altitudes, 1)) / Angle::DEGREE, 2),
             'stretches' => $stretches, 'path' => $path,
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Site;
 
 use Larkspur\Geo\Position;
+use Larkspur\Measure\Statistics;
 
 /** A wire from support to support: hides nothing, is hard to see, and ends a flight. Metres. */
 final readonly class Wire implements Body
@@ -12,7 +13,7 @@ final readonly class Wire implements Body
     /** Straight parts that a sagging span is measured in. */
     private const PARTS = 8;
 
-    /** @var list<Position> */
+    /** @var non-empty-list<Position> */
     private array $line;
 
     private Position $middle;
@@ -20,7 +21,7 @@ final readonly class Wire implements Body
     private float $reach;
 
     /**
-     * @param  list<Position>  $supports  where it hangs, two or more
+     * @param  non-empty-list<Position>  $supports  where it hangs, two or more
      * @param  float  $sag  how far it hangs through in the middle of each span, m: a parabola, as of a shallow catenary
      */
     public function __construct(array $supports, float $sag)
@@ -37,13 +38,13 @@ final readonly class Wire implements Body
         $this->line = $line;
         $east = array_map(static fn (Position $p): float => $p->east, $line);
         $north = array_map(static fn (Position $p): float => $p->north, $line);
-        $this->middle = new Position((min($east) + max($east)) / 2, (min($north) + max($north)) / 2, min(array_map(static fn (Position $p): float => $p->up, $line)));
-        $this->reach = max(array_map(fn (Position $p): float => hypot($p->east - $this->middle->east, $p->north - $this->middle->north), $line));
+        $this->middle = new Position((Statistics::least($east) + Statistics::greatest($east)) / 2, (Statistics::least($north) + Statistics::greatest($north)) / 2, Statistics::least(array_map(static fn (Position $p): float => $p->up, $line)));
+        $this->reach = Statistics::greatest(array_map(fn (Position $p): float => hypot($p->east - $this->middle->east, $p->north - $this->middle->north), $line));
     }
 
     public function top(): float
     {
-        return max(array_map(static fn (Position $p): float => $p->up, $this->line));
+        return Statistics::greatest(array_map(static fn (Position $p): float => $p->up, $this->line));
     }
 
     public function middle(): Position

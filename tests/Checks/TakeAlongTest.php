@@ -17,7 +17,6 @@ use Larkspur\Choreography\TakeAlong\ShotKml;
 use Larkspur\Choreography\TakeAlong\ThumbSheetCsv;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
-use Larkspur\Geo\Position;
 use Larkspur\Refusal;
 use Larkspur\Site\GeoJsonSiteReader;
 use Larkspur\Site\KmlSiteReader;
@@ -58,7 +57,10 @@ final class TakeAlongTest extends TestCase
         self::assertNotFalse($cameras);
         $time = 0.0;
         $checked = 0;
-        foreach ($path->query('//gx:FlyTo') ?: [] as $fly) {
+        $flights = $path->query('//gx:FlyTo');
+        self::assertNotFalse($flights);
+        foreach ($flights as $fly) {
+            self::assertInstanceOf(\DOMNode::class, $fly);
             $value = static fn (string $name): float => (float) $path->evaluate("string(.//*[local-name()='$name'])", $fly);
             $time += $value('duration');
             $index = $plan->move->flight->indexAt($time);
@@ -273,7 +275,6 @@ final class TakeAlongTest extends TestCase
             self::assertLessThan(0.05, $least);
         }
         $first = $frame->position(new GeoPoint($line[0][1], $line[0][0], $line[0][2]));
-        self::assertInstanceOf(Position::class, $first);
         self::assertLessThan(0.05, $first->minus($flight->position(0))->length());
     }
 

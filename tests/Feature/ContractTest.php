@@ -11,6 +11,7 @@ use App\Models\Shot;
 use App\Models\Take;
 use App\Models\User;
 use Database\Factories\ShotFactory;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 use Larkspur\Flight\OperatorHabits;
@@ -105,9 +106,9 @@ final class ContractTest extends FeatureCase
         $this->assertKept('get', '/shots/{shot}', $this->getJson('/api/v1/shots/'.$combined->json('id')));
         $flown = $this->postJson("/api/v1/shots/{$combined->json('id')}/flights", ['operator' => 'steady', 'seed' => 3]);
         $this->assertKept('get', '/takes/{take}', $this->getJson('/api/v1/takes/'.$flown->json('takes.0')));
-        $wish = ['rig_id' => $this->shot->rig_id, 'subject_m' => 4.0, 'fills' => 0.4];
+        $wish = [...$draft, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4, 'hold_s' => 8]];
         $this->assertKept('post', '/compositions', $this->postJson('/api/v1/compositions', $wish));
-        $this->assertKept('post', '/compositions', $this->postJson('/api/v1/compositions', [...$wish, 'height_m' => 450.0]));
+        $this->assertKept('post', '/compositions', $this->postJson('/api/v1/compositions', [...$wish, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4, 'height_m' => 450.0]]));
         foreach (['', '&fault=kick', '&fault=hiccup'] as $fault) {
             $this->assertKept('get', '/moves/{move}/lesson', $this->getJson("/api/v1/moves/push-in/lesson?rig_id={$this->shot->rig_id}{$fault}"));
         }
@@ -157,6 +158,53 @@ final class ContractTest extends FeatureCase
         $this->assertKept('put', '/operators/{operator}/house', $this->putJson("/api/v1/operators/{$this->operator->id}/house", ['house' => 'trust-the-fingers']));
     }
 
+    public function test_what_is_asked_about_sites_light_and_days_is_answered_as_promised(): void
+    {
+        $this->actingAs($this->operator);
+        $site = $this->getJson('/api/v1/sites/'.$this->shot->site_id);
+        $this->assertKept('get', '/sites/{site}', $site);
+        $drawn = [...array_intersect_key($site->json(), ['name' => 1, 'about' => 1, 'document' => 1, 'subjects' => 1])];
+        $this->assertKept('post', '/sites', $this->postJson('/api/v1/sites', $drawn));
+        $this->assertKept('post', '/sites', $this->postJson('/api/v1/sites', ['name' => 'nowhere', 'document' => ['home' => []], 'subjects' => []]));
+        $this->actingAs($this->trainer);
+        $this->assertKept('put', '/sites/{site}', $this->putJson('/api/v1/sites/'.$this->shot->site_id, [...$drawn, 'version' => 1]));
+        $this->assertKept('put', '/sites/{site}', $this->putJson('/api/v1/sites/'.$this->shot->site_id, [...$drawn, 'version' => 1]));
+        $this->actingAs($this->operator);
+        $this->assertKept('put', '/sites/{site}', $this->putJson('/api/v1/sites/'.$this->shot->site_id, [...$drawn, 'version' => 2]));
+        $bow = ['shape' => 'polygon', 'points' => [[0, 0], [10, 10], [10, 0], [0, 10]], 'height_m' => 3];
+        foreach ([[], [$bow]] as $solids) {
+            $this->assertKept('post', '/site-readings', $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => $solids, 'ground' => ['spots' => [['east_m' => 10, 'north_m' => 5, 'up_m' => 2]]]]));
+        }
+        $file = UploadedFile::fake()->createWithContent('places.geojson', (string) $this->get("/api/v1/sites/{$this->shot->site_id}/file")->getContent());
+        $this->assertKept('post', '/site-imports', $this->post('/api/v1/site-imports', ['file' => $file], ['Accept' => 'application/json']));
+        $this->assertKept('get', '/weather', $this->getJson('/api/v1/weather?lat=57.6&lon=-0.4&at=2026-06-03T09:00:00Z'));
+        $this->assertKept('get', '/light-meter', $this->getJson('/api/v1/light-meter?lat=57.6&lon=-0.4&at=2026-06-03T09:00:00Z'));
+        $this->assertKept('post', '/ground-heights', $this->postJson('/api/v1/ground-heights', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'reach_m' => 120]));
+        $draft = ['site_id' => $this->shot->site_id, 'rig_id' => $this->shot->rig_id, 'mode' => 'standard', 'move' => 'orbit', 'subject_id' => $this->shot->site->subjects[0]['id'], 'parameters' => ['radius_m' => 24.0]];
+        $this->assertKept('post', '/light', $this->postJson('/api/v1/light', ['site_id' => $this->shot->site_id, 'date' => '2026-06-03']));
+        $this->assertKept('post', '/light', $this->postJson('/api/v1/light', [...$draft, 'date' => '2026-12-03', 'light' => ['side' => 'back', 'hour' => 'golden']]));
+        $this->assertKept('post', '/light', $this->postJson('/api/v1/light', [...$draft, 'date' => '2026-02-30']));
+        $this->assertKept('post', '/exposures', $this->postJson('/api/v1/exposures', ['rig_id' => $this->shot->rig_id, 'filters' => [8, 32], 'automatic_white' => true]));
+        $this->assertKept('post', '/exposures', $this->postJson('/api/v1/exposures', ['rig_id' => $this->shot->rig_id, 'aperture' => 30]));
+
+        $brief = ['light' => ['side' => 'any', 'hour' => 'day'], 'passes' => 3, 'must' => true, 'sound' => 'sea'];
+        $this->assertKept('put', '/shots/{shot}', $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, 'title' => 'Briefed', 'brief' => $brief]));
+        $day = ['title' => 'Two hours', 'date' => '2026-06-03', 'site_id' => $this->shot->site_id, 'document' => ['from' => '08:00', 'to' => '10:00', 'batteries' => ['count' => 2, 'minutes' => 20], 'shots' => [['shot_id' => $this->shot->id]], 'permission' => ['airspace' => 'open', 'owner' => '']]];
+        $kept = $this->postJson('/api/v1/days', $day);
+        $this->assertKept('post', '/days', $kept);
+        $this->assertKept('post', '/days', $this->postJson('/api/v1/days', [...$day, 'document' => [...$day['document'], 'from' => 'dawn']]));
+        $this->assertKept('get', '/days', $this->getJson('/api/v1/days'));
+        $path = '/api/v1/days/'.$kept->json('id');
+        $entry = ['uuid' => '0b9ec1f2-6a61-4c1f-9d5a-7f0b8a6e1c11', 'kind' => 'tick', 'item' => 'bag-batteries', 'payload' => ['on' => true], 'device' => 'tablet', 'made_at' => '2026-06-03T07:40:00Z'];
+        $this->assertKept('post', '/days/{day}/entries', $this->postJson("$path/entries", ['entries' => [$entry, [...$entry, 'uuid' => '0b9ec1f2-6a61-4c1f-9d5a-7f0b8a6e1c12', 'kind' => 'pass', 'item' => "shot-{$this->shot->id}", 'payload' => ['number' => 1, 'verdict' => 'kept', 'note' => 'wind up']]]]));
+        $this->assertKept('get', '/days/{day}', $this->getJson($path));
+        $this->assertKept('put', '/days/{day}', $this->putJson($path, [...$day, 'version' => 1, 'document' => [...$day['document'], 'batteries' => ['count' => 0, 'minutes' => 20]]]));
+        $this->assertKept('put', '/days/{day}', $this->putJson($path, [...$day, 'version' => 1]));
+        $shot = $this->getJson("/api/v1/shots/{$this->shot->id}/files/json")->json();
+        $this->assertKept('post', '/shot-files', $this->postJson('/api/v1/shot-files', ['rig_id' => $this->shot->rig_id, 'shot' => $shot]));
+        $this->assertKept('post', '/shot-files', $this->postJson('/api/v1/shot-files', ['rig_id' => $this->shot->rig_id, 'shot' => [...$shot, 'schema' => 'larkspur/shot/9']]));
+    }
+
     public function test_every_refusal_is_a_problem_and_tells_no_insides(): void
     {
         $stranger = User::factory()->createOne();
@@ -184,11 +232,11 @@ final class ContractTest extends FeatureCase
     {
         $stranger = User::factory()->createOne(['role' => User::TRAINER]);
         $import = Import::query()->latest('id')->firstOrFail();
-        $asked = ["/shots/{$this->shot->id}", "/takes/{$this->take->id}", "/takes/{$this->take->id}/replay", "/takes/{$this->take->id}/log", "/imports/{$import->id}", "/rigs/{$this->shot->rig_id}", "/rigs/{$this->shot->rig_id}/history", "/rigs/{$this->shot->rig_id}/file", "/rigs/{$this->shot->rig_id}/card", "/takes/{$this->take->id}/bob"];
+        $asked = ["/shots/{$this->shot->id}", "/takes/{$this->take->id}", "/takes/{$this->take->id}/replay", "/takes/{$this->take->id}/log", "/imports/{$import->id}", "/rigs/{$this->shot->rig_id}", "/rigs/{$this->shot->rig_id}/history", "/rigs/{$this->shot->rig_id}/file", "/rigs/{$this->shot->rig_id}/card", "/takes/{$this->take->id}/bob", "/sites/{$this->shot->site_id}", "/sites/{$this->shot->site_id}/file", "/shots/{$this->shot->id}/card", "/shots/{$this->shot->id}/files/kml"];
         foreach ($asked as $path) {
             $this->actingAs($stranger)->getJson('/api/v1'.$path)->assertNotFound();
         }
-        foreach (['/sites', '/crafts', '/rigs', '/shots', '/operators', '/trend', '/imports'] as $path) {
+        foreach (['/sites', '/crafts', '/rigs', '/shots', '/operators', '/trend', '/imports', '/days'] as $path) {
             $this->actingAs($stranger)->getJson('/api/v1'.$path)->assertOk()->assertExactJson([]);
         }
         $this->actingAs($stranger)->getJson('/api/v1/takes?operator='.$this->operator->id)->assertOk()->assertJsonCount(0, 'takes');

@@ -118,15 +118,18 @@ final class MoveTest extends FeatureCase
     public function test_a_picture_is_solved_for(): void
     {
         $user = User::factory()->createOne();
-        $rig = Rig::factory()->createOne(['school_id' => $user->school_id]);
-        $wish = ['rig_id' => $rig->id, 'subject_m' => 4.0, 'fills' => 0.4, 'middle_y' => 0.5];
-        $horizon = $this->actingAs($user)->postJson('/api/v1/compositions', [...$wish, 'horizon_y' => 0.33])->assertOk();
-        $height = $this->actingAs($user)->postJson('/api/v1/compositions', [...$wish, 'height_m' => 1.7])->assertOk();
+        $shot = ShotFactory::whole($user);
+        $draft = ['site_id' => $shot->site_id, 'rig_id' => $shot->rig_id, 'mode' => 'standard', 'move' => 'push-in', 'subject_id' => $shot->site->subjects[0]['id'], 'parameters' => ['distance_m' => 40.0]];
+        $ask = fn (array $picture) => $this->actingAs($user)->postJson('/api/v1/compositions', [...$draft, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4, ...$picture]]);
+        $horizon = $ask(['horizon_y' => 0.33])->assertOk();
+        $height = $ask(['height_m' => 1.7])->assertOk();
 
         self::assertLessThan(0, $horizon->json('tilt_deg'));
         self::assertEqualsWithDelta(1.7, $height->json('height_m'), 0.01);
-        $this->actingAs($user)->postJson('/api/v1/compositions', [...$wish, 'height_m' => 400.0])->assertUnprocessable();
-        $this->actingAs($user)->postJson('/api/v1/compositions', [...$wish, 'fills' => 2])->assertUnprocessable();
+        self::assertEqualsWithDelta($horizon->json('distance_m'), $horizon->json('reached.distance_m'), 0.1);
+        $ask(['height_m' => 400.0])->assertUnprocessable();
+        $ask(['fills' => 2])->assertUnprocessable()->assertJsonPath('errors.0.place', 'picture.fills');
+        $this->actingAs($user)->postJson('/api/v1/compositions', [...$draft, 'subject_id' => null, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4]])->assertStatus(422);
     }
 
     public function test_a_combination_of_nothing_is_refused_where_it_is_wrong(): void

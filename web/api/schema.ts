@@ -84,6 +84,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["days"];
+        put?: never;
+        post: operations["keepDay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/days/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["day"];
+        put: operations["changeDay"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/days/{day}/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logEntries"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/days/{day}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dayCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/days/{day}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["daySheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/house": {
         parameters: {
             query?: never;
@@ -180,6 +260,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["light"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/exposures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["exposure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/moves": {
         parameters: {
             query?: never;
@@ -244,6 +356,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["weather"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/light-meter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lightMeter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ground-heights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["groundHeights"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/password/forgot": {
         parameters: {
             query?: never;
@@ -270,22 +430,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["resetPassword"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/sites": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["sites"];
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -596,6 +740,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/shots/{shot}/files/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shotFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/shots/{shot}/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shotCard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/shot-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importShot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sites"];
+        put?: never;
+        post: operations["drawSite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sites/{site}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["site"];
+        put: operations["changeSite"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/site-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readSite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/site-imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importSite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sites/{site}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["siteFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/takes": {
         parameters: {
             query?: never;
@@ -760,6 +1032,439 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Spot: {
+            /** @description Shapes that Plan answers with: sites and their readings, a shot's reading, light, exposure and the flight day (docs/formats.md). */
+            east_m: number;
+            north_m: number;
+            up_m: number;
+        };
+        /** @description spot heights, or a profile along a bearing */
+        Ground: {
+            spots?: components["schemas"]["Spot"][];
+            profile?: number[][];
+            bearing_deg?: number;
+            simulated?: boolean;
+        };
+        Area: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            kind: "people" | "water" | "boundary";
+            points: number[][];
+            closed?: boolean;
+        };
+        Observer: {
+            id: string;
+            name: string;
+            east_m: number;
+            north_m: number;
+        };
+        SiteReading: {
+            fault: {
+                place: string;
+                message: string;
+                expected: string;
+                /** @description the same corners in an order that does not cross */
+                repair: number[][] | null;
+            } | null;
+            /** @description east, north and height of a grid; empty where nobody said how the ground lies */
+            ground: number[][];
+        };
+        ImportedSubject: {
+            id: string;
+            name: string;
+            east_m: number;
+            north_m: number;
+            base_m: number;
+            aim_m: number;
+        };
+        SiteImport: {
+            found: number;
+            home: components["schemas"]["GeoPoint"];
+            solids: components["schemas"]["Solid"][];
+            areas: components["schemas"]["Area"][];
+            observers: components["schemas"]["Observer"][];
+            spots: components["schemas"]["Spot"][];
+            subjects: components["schemas"]["ImportedSubject"][];
+            notes: string[];
+        };
+        SiteChanged: components["schemas"]["Problem"] & {
+            latest: components["schemas"]["Site"];
+        };
+        DayChanged: components["schemas"]["Problem"] & {
+            version: number;
+        };
+        Weather: {
+            from_deg: number;
+            mean_mps: number;
+            gust_mps: number;
+            temperature_c: number;
+            cloud: number;
+            source: string;
+            simulated: boolean;
+        };
+        MeterReading: {
+            ev: number;
+            simulated: boolean;
+        };
+        HeightsWanted: {
+            home: {
+                lat: number;
+                lon: number;
+            };
+            reach_m?: number;
+        };
+        Heights: {
+            home_alt_m: number;
+            spots: components["schemas"]["Spot"][];
+            source: string;
+            simulated: boolean;
+        };
+        WantedLight: {
+            /** @enum {string} */
+            side: "any" | "front" | "side" | "back";
+            /** @enum {string} */
+            hour: "any" | "day" | "golden" | "blue";
+        };
+        Brief: {
+            purpose: string;
+            light: components["schemas"]["WantedLight"];
+            passes: number;
+            must: boolean;
+            delivered_px: number;
+            use_s: number;
+            sound: string;
+            hidden: string | null;
+        };
+        Layer: {
+            name: string;
+            distance_m: number;
+            /** @description widths of the picture a second */
+            widths_ps: number;
+        };
+        RevealReading: {
+            first: string;
+            last: string;
+            hidden_first: boolean;
+            readable: boolean;
+            fills: number | null;
+            appears_s: number | null;
+            horizon: number;
+            sky: number;
+            tilt_begins_s: number | null;
+            tilt_latest_s: number | null;
+            needed_height_m: number | null;
+            sentences: string[];
+        };
+        DepthReading: {
+            near: components["schemas"]["Layer"] | null;
+            far: components["schemas"]["Layer"] | null;
+            ratio: number | null;
+            pace_mps: number;
+            height_m: number;
+            felt_ps: number;
+            crossing_s: number | null;
+            crossing_least_s: number;
+            sentences: string[];
+        };
+        RoomReading: {
+            solids: {
+                id: string;
+                name: string;
+                distance_m: number;
+                at_s: number;
+                margin_m: number;
+                ok: boolean;
+            }[];
+            gap: {
+                left: string;
+                right: string;
+                width_m: number;
+                needed_m: number;
+                at_s: number;
+                ok: boolean;
+            } | null;
+            behind: {
+                metres: number;
+                name: string | null;
+            } | null;
+            height: {
+                least_m: number;
+                most_m: number;
+                above_launch_m: number;
+                ceiling_m: number;
+            };
+            farthest_m: number;
+            sight_line_m: number;
+            people_m: number | null;
+            people_least_m: number;
+            sentences: string[];
+        };
+        WindReading: {
+            mean_mps: number;
+            gust_mps: number;
+            head_mps: number;
+            cross_mps: number;
+            cross_share: number;
+            upwind_mps: number;
+            downwind_mps: number;
+            top_mps: number;
+            rated_mps: number;
+            holds: boolean;
+            sentences: string[];
+        };
+        EditReading: {
+            hold_s: number;
+            use_s: number;
+            handle_s: number;
+            spare_s: number;
+            recorded_px: number;
+            delivered_px: number;
+            scale: number;
+            level_scale: number;
+            stray_percent: number;
+            speed_up: boolean;
+            moving: string[];
+            /** @description share of the frame that is delivered where nothing is rescued */
+            safe: number;
+            sentences: string[];
+        };
+        Variant: {
+            id: string;
+            title: string;
+            why: string;
+            move: string;
+            parameters: {
+                [key: string]: number | string;
+            };
+            /** @enum {string|null} */
+            join: "sequence" | "together" | null;
+            parts: components["schemas"]["Part"][] | null;
+            feasible: boolean;
+        };
+        Reading: {
+            reveal: components["schemas"]["RevealReading"];
+            depth: components["schemas"]["DepthReading"];
+            room: components["schemas"]["RoomReading"];
+            wind: components["schemas"]["WindReading"];
+            edit: components["schemas"]["EditReading"];
+            variants: components["schemas"]["Variant"][];
+            passes: {
+                pass: number;
+                title: string;
+                variant: string | null;
+            }[];
+        };
+        TimeStretch: {
+            from: string;
+            to: string;
+        };
+        SunDay: {
+            /** @enum {string} */
+            state: "sets" | "up" | "down";
+            sentence: string;
+            noon: string;
+            rise: string | null;
+            set: string | null;
+            highest_deg: number;
+            lowest_deg: number;
+            stretches: {
+                night: components["schemas"]["TimeStretch"][];
+                blue: components["schemas"]["TimeStretch"][];
+                golden: components["schemas"]["TimeStretch"][];
+                day: components["schemas"]["TimeStretch"][];
+            };
+            /** @description instant, azimuth and altitude in degrees */
+            path: (string | number)[][];
+        };
+        LightDay: {
+            place: {
+                lat: number;
+                lon: number;
+            };
+            date: string;
+            day: components["schemas"]["SunDay"];
+            shot: {
+                wanted: components["schemas"]["WantedLight"];
+                heading_from_deg: number;
+                heading_to_deg: number;
+                sides: {
+                    at: string;
+                    sides: string[];
+                }[];
+                windows: components["schemas"]["TimeStretch"][];
+                sentence: string;
+            } | null;
+        };
+        Exposure: {
+            fps: number;
+            iso: number;
+            aperture: number;
+            shutter: {
+                wanted: string;
+                set: string;
+                off_stops: number;
+                angle_deg: number;
+            };
+            scene_ev: number;
+            filter: {
+                stops: number;
+                use: string;
+                factor: number;
+                density: number;
+                left_stops: number;
+            };
+            white_balance_k: number;
+            diffraction_from_f: number;
+            sharp_from_m: number;
+            warnings: string[];
+            camera: {
+                frame_rates: number[];
+                apertures: number[];
+            };
+            scenes: {
+                id: string;
+                name: string;
+                ev: number;
+                kelvin: number;
+            }[];
+        };
+        Slot: {
+            shot_id: number;
+            title: string;
+            must: boolean;
+            passes: number;
+            battery: number;
+            ready: string;
+            from: string;
+            to: string;
+            waits_s: number;
+        };
+        Timetable: {
+            slots: components["schemas"]["Slot"][];
+            left: {
+                shot_id: number;
+                title: string;
+                must: boolean;
+                why: string;
+                /** @description passes that would fit */
+                fits: number;
+            }[];
+            batteries_used: number;
+            ends: string;
+            air_min: number;
+            usable_min: number;
+        };
+        FieldLog: {
+            ticks: {
+                [key: string]: {
+                    on: boolean;
+                    by: string;
+                    at: string;
+                };
+            };
+            passes: {
+                [key: string]: components["schemas"]["FlownPass"][];
+            };
+            batteries: {
+                [key: string]: {
+                    running: boolean;
+                    since: string | null;
+                    flown_s: number;
+                };
+            };
+            conflicts: {
+                item: string;
+                text: string;
+            }[];
+        };
+        FlownPass: {
+            number: number;
+            verdict: string;
+            note: string;
+            by: string;
+            at: string;
+        };
+        DayCard: {
+            shot_id: number;
+            title: string;
+            move: {
+                id: string;
+                name: string;
+            };
+            summary: string;
+            craft: string;
+            rig_version: number;
+            mode: string;
+            brief: components["schemas"]["Brief"];
+            duration_s: number;
+            parameters: {
+                [key: string]: number | string;
+            };
+            /** @description when its light holds; null where any time will do */
+            windows: components["schemas"]["TimeStretch"][] | null;
+            cues: components["schemas"]["Cue"][];
+            presses: components["schemas"]["Press"][];
+            phases: components["schemas"]["Phases"];
+            samples: components["schemas"]["Samples"];
+            fingers: {
+                [key: string]: number[];
+            };
+            frames: components["schemas"]["Frame"][];
+            camera: components["schemas"]["FullCamera"];
+            findings: components["schemas"]["Finding"][];
+        };
+        DayDetail: components["schemas"]["Day"] & {
+            document: components["schemas"]["DayDocument"];
+            timetable: components["schemas"]["Timetable"] | null;
+            problem: {
+                place: string;
+                message: string;
+                expected: string;
+            } | null;
+            batteries: {
+                count: number;
+                minutes: number;
+                reserve: number;
+                temperature_c: number;
+                usable_min: number;
+                cold_share: number;
+            } | null;
+            light: components["schemas"]["SunDay"];
+            return: {
+                height_m: number;
+                tallest: string | null;
+                top_m: number;
+                margin_m: number;
+                over_ceiling: boolean;
+                sentence: string;
+            };
+            lists: {
+                id: string;
+                title: string;
+                items: {
+                    id: string;
+                    text: string;
+                }[];
+            }[];
+            cautions: {
+                id: string;
+                text: string;
+                ask: string;
+                shots: string[];
+                dated: string;
+            }[];
+            cards: components["schemas"]["DayCard"][];
+            log: components["schemas"]["FieldLog"];
+            missing: string[];
+        };
+        ShotFile: {
+            rig_id: number;
+            /** @description docs/schemas/shot-1.schema.json */
+            shot: {
+                [key: string]: unknown;
+            };
+        };
         Problem: {
             /** @description Problem details for errors (RFC 9457): what was wrong, where, and what was expected; never a stack trace. */
             type: string;
@@ -820,6 +1525,94 @@ export interface components {
                 [key: string]: components["schemas"]["StepFit"][];
             } | null;
         };
+        DayDocument: {
+            /** @description UTC, such as 08:30; hours past 24 lie on the next day */
+            from: string;
+            to: string;
+            batteries: {
+                count: number;
+                minutes: number;
+                reserve?: number;
+                temperature_c?: number;
+            };
+            swap_min?: number;
+            return_margin_m?: number;
+            weather?: components["schemas"]["DayWeather"] | null;
+            shots: components["schemas"]["DayShot"][];
+            filters?: number[];
+            kelvins?: number[];
+            only_must?: boolean;
+            /** @description passes that were flown already are left out */
+            replanned?: boolean;
+            permission?: components["schemas"]["DayPermission"];
+        };
+        DayShot: {
+            shot_id: number;
+            passes?: number;
+            must?: boolean;
+        };
+        DayWeather: {
+            from_deg: number;
+            mean_mps: number;
+            gust_mps: number;
+            source?: string;
+            simulated?: boolean;
+        };
+        /** @description fields to be filled, never assumed */
+        DayPermission: {
+            airspace?: string;
+            authority?: string;
+            owner?: string;
+            rule_source?: string;
+            rule_date?: string;
+        };
+        DayForm: {
+            title: string;
+            date: string;
+            site_id: number;
+            /** @description whose day it is; a trainer’s to say */
+            operator_id?: number | null;
+            document: components["schemas"]["DayDocument"];
+            /** @description that was worked on; of a day that exists */
+            version?: number;
+        };
+        ExposureWanted: {
+            /** @description What a camera is to be set for. */
+            rig_id: number;
+            fps?: number;
+            iso?: number;
+            aperture?: number;
+            /** @description estimate, where there is no meter */
+            scene?: string;
+            /** @description EV at ISO 100 */
+            meter_ev?: number | null;
+            /** @description factors in the bag */
+            filters?: number[];
+            kelvin?: number | null;
+            automatic_white?: boolean;
+            angle_deg?: number;
+            /** @description percent of the picture against the right edge */
+            clipped?: number;
+        };
+        FieldEntry: {
+            /** @description What was entered in the field since the last time there was a network. */
+            uuid: string;
+            /** @enum {string} */
+            kind: "tick" | "pass" | "battery";
+            item: string;
+            payload: {
+                on?: boolean;
+                number?: number;
+                /** @enum {string} */
+                verdict?: "kept" | "again" | "dropped";
+                note?: string;
+            };
+            device: string;
+            made_at: string;
+        };
+        FieldEntries: {
+            entries: components["schemas"]["FieldEntry"][];
+        };
         FlyRequest: {
             /**
              * @description Who flies a shot, in what wind, from which seed.
@@ -832,6 +1625,25 @@ export interface components {
             positioning?: boolean;
             seed: number;
             wind?: components["schemas"]["Wind"] | null;
+        };
+        LightWanted: components["schemas"]["OwnPlace"] & {
+            /** @description A day at a site, and the draft of a shot there where the light on one is asked for. */
+            site_id: number;
+            /** @description such as 2026-06-21 */
+            date: string;
+            light?: components["schemas"]["WantedLight"] | null;
+            rig_id?: number;
+            /** @enum {string} */
+            mode?: "slow" | "standard" | "fast";
+            move?: string;
+            subject_id?: string | null;
+            subject_at?: components["schemas"]["OwnPlace"] | null;
+            parameters?: {
+                [key: string]: number | string;
+            };
+            /** @enum {string} */
+            join?: "sequence" | "together";
+            parts?: components["schemas"]["Part"][];
         };
         PlanDraft: {
             /** @description A shot as the page has it: a site, a rig, a subject and parameters. What they may be is core's to say. */
@@ -857,6 +1669,7 @@ export interface components {
             /** @description of a combination: two or three moves */
             parts?: components["schemas"]["Part"][];
             wind?: components["schemas"]["Wind"] | null;
+            brief?: components["schemas"]["Brief"] | null;
             /** @description whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged */
             expect?: boolean;
         };
@@ -912,20 +1725,36 @@ export interface components {
             password: string;
             remember?: boolean;
         };
-        WantedPicture: {
-            /** @description A picture that is wanted: how large its subject stands and where, with the horizon at a place or the lens at a height. */
-            rig_id: number;
-            /** @description height of the subject */
-            subject_m: number;
-            /** @description share of the frame’s height */
-            fills: number;
-            /** @description place of its middle, from the top */
-            middle_y?: number;
-            /** @description place of the horizon, from the top */
-            horizon_y?: number;
-            /** @description of the lens above the subject’s foot; the horizon then follows */
-            height_m?: number | null;
+        SiteForm: {
+            /** @description A site as it was drawn, in metres about its take-off point. What it may be is core's to say. */
+            name: string;
+            about?: string;
+            document: components["schemas"]["SiteDocument"];
+            subjects: components["schemas"]["SiteSubject"][];
+            /** @description that was worked on; of a site that exists */
+            version?: number;
         };
+        WantedPicture: components["schemas"]["PlanDraft"] & {
+            picture: {
+                /**
+                 * @description A draft, and the picture that it is to end in (or begin with).
+                 * @enum {string}
+                 */
+                at?: "start" | "end";
+                /** @description height of the subject */
+                subject_m: number;
+                /** @description share of the frame’s height */
+                fills: number;
+                /** @description place of the horizon, from the top */
+                horizon_y?: number;
+                /** @description of the lens above the subject’s foot; the horizon then follows */
+                height_m?: number | null;
+                /** @description wanted length of the hold */
+                hold_s?: number | null;
+                /** @description id of what must not be seen in the first frame; “sea” for all water */
+                hidden?: string | null;
+            };
+        } & components["schemas"]["OwnPlace"];
         Comment: {
             /** @description What someone said about one moment of a take. */
             id: number;
@@ -945,6 +1774,17 @@ export interface components {
             } | null;
             /** @description whether you may change it */
             mine: boolean;
+        };
+        Day: {
+            /** @description A day of flying, as a list shows it. */
+            id: number;
+            title: string;
+            date: string;
+            operator: components["schemas"]["Person"];
+            site_id: number;
+            site: string;
+            version: number;
+            shots: number;
         };
         Import: {
             /** @description A log on its way in. */
@@ -1012,6 +1852,7 @@ export interface components {
             subject_id: string | null;
             subject_at: components["schemas"]["OwnPlace"] | null;
             wind: components["schemas"]["Wind"];
+            brief: components["schemas"]["Brief"];
             takes: number;
             updated_at: string;
         };
@@ -1020,6 +1861,7 @@ export interface components {
             id: number;
             name: string;
             about: string;
+            version: number;
             document: components["schemas"]["SiteDocument"];
             subjects: components["schemas"]["SiteSubject"][];
         };
@@ -1509,7 +2351,7 @@ export interface components {
             /** @enum {string} */
             role: "subject" | "obstacle";
             /** @enum {string} */
-            shape: "box" | "cylinder";
+            shape: "box" | "cylinder" | "polygon" | "canopy" | "wire";
             east_m: number;
             north_m: number;
             base_m: number;
@@ -1517,6 +2359,14 @@ export interface components {
             length_m: number;
             height_m: number;
             heading_deg: number;
+            /** @description of a polygon, a canopy or a wire */
+            points?: number[][];
+            /** @description of a canopy: free height beneath */
+            clear_m?: number;
+            /** @description of a wire */
+            sag_m?: number;
+            /** @description by itself */
+            moves?: boolean;
         };
         GeoPoint: {
             lat: number;
@@ -1530,6 +2380,13 @@ export interface components {
             ceiling_m: number;
             sight_line_m: number;
             solids: components["schemas"]["Solid"][];
+            /** @description least distance to people */
+            people_m?: number;
+            /** @description magnetic north east of true north */
+            variation_deg?: number;
+            ground?: components["schemas"]["Ground"];
+            areas?: components["schemas"]["Area"][];
+            observers?: components["schemas"]["Observer"][];
         };
         TrackPoint: {
             /** @description s */
@@ -1697,6 +2554,16 @@ export interface components {
             distance_m: number;
             height_m: number;
             tilt_deg: number;
+            parameters: {
+                [key: string]: number;
+            };
+            reached: {
+                distance_m: number;
+                height_m: number;
+                hold_s: number;
+            };
+            hidden: boolean | null;
+            notes: string[];
         };
         Slip: {
             /** @enum {string} */
@@ -1824,6 +2691,7 @@ export interface components {
             frames: components["schemas"]["Frame"][];
             findings: components["schemas"]["Finding"][];
             summary: string;
+            reading?: components["schemas"]["Reading"];
             expected?: components["schemas"]["Expected"] | null;
         };
         Figure: {
@@ -2240,6 +3108,189 @@ export interface operations {
             };
         };
     };
+    days: {
+        parameters: {
+            query?: {
+                /** @description id; trainers only */
+                operator?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Days, the latest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Day"][];
+                };
+            };
+        };
+    };
+    keepDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayForm"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayDetail"];
+                };
+            };
+            /** @description Something in it can’t be */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A day, worked out: all that the field needs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayDetail"];
+                };
+            };
+        };
+    };
+    changeDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayForm"];
+            };
+        };
+        responses: {
+            /** @description Changed, and planned anew */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayDetail"];
+                };
+            };
+            /** @description Somebody saved first */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayChanged"];
+                };
+            };
+        };
+    };
+    logEntries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FieldEntries"];
+            };
+        };
+        responses: {
+            /** @description What holds after all that was entered */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldLog"];
+                };
+            };
+        };
+    };
+    dayCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The timetable as iCalendar */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    daySheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The day on paper, A4 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
     chooseHouse: {
         parameters: {
             query?: never;
@@ -2470,6 +3521,72 @@ export interface operations {
             };
         };
     };
+    light: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LightWanted"];
+            };
+        };
+        responses: {
+            /** @description The sun’s day, and the light on a shot */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LightDay"];
+                };
+            };
+            /** @description No such day */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exposure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExposureWanted"];
+            };
+        };
+        responses: {
+            /** @description What the camera is set to */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Exposure"];
+                };
+            };
+            /** @description The camera has no such setting */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     moves: {
         parameters: {
             query?: never;
@@ -2566,6 +3683,79 @@ export interface operations {
             };
         };
     };
+    weather: {
+        parameters: {
+            query: {
+                lat: number;
+                lon: number;
+                /** @description such as 2026-06-03T09:00:00Z */
+                at: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Wind, gusts, temperature and cloud */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Weather"];
+                };
+            };
+        };
+    };
+    lightMeter: {
+        parameters: {
+            query: {
+                lat: number;
+                lon: number;
+                at: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What a light meter reads there */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeterReading"];
+                };
+            };
+        };
+    };
+    groundHeights: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeightsWanted"];
+            };
+        };
+        responses: {
+            /** @description Spot heights about take-off */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Heights"];
+                };
+            };
+        };
+    };
     forgotPassword: {
         parameters: {
             query?: never;
@@ -2618,26 +3808,6 @@ export interface operations {
             };
         };
     };
-    sites: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Sites of the school */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Site"][];
-                };
-            };
-        };
-    };
     compose: {
         parameters: {
             query?: never;
@@ -2651,7 +3821,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description Where the lens must be for that picture */
+            /** @description Where the lens must be for that picture, and the parameters that bring it there */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -3311,6 +4481,299 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Comparison"];
+                };
+            };
+        };
+    };
+    shotFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shot: number;
+                format: "json" | "geojson" | "kml" | "gpx" | "csv" | "vtt";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The shot and its site (json, geojson, kml), its path (gpx), its thumb sheet (csv), its cues (vtt) */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+        };
+    };
+    shotCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shot: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The shot on a card for the field, A5 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    importShot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShotFile"];
+            };
+        };
+        responses: {
+            /** @description Taken in, with its site, on a rig of yours */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shot"];
+                };
+            };
+            /** @description It can’t be read */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sites: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Sites of the school */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Site"][];
+                };
+            };
+        };
+    };
+    drawSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteForm"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Site"];
+                };
+            };
+            /** @description It can’t be as it is drawn */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A site */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Site"];
+                };
+            };
+        };
+    };
+    changeSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteForm"];
+            };
+        };
+        responses: {
+            /** @description Changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Site"];
+                };
+            };
+            /** @description Somebody else’s */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Somebody saved first */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteChanged"];
+                };
+            };
+            /** @description It can’t be as it is drawn */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteDocument"];
+            };
+        };
+        responses: {
+            /** @description What is wrong with a drawing, and the nearest that is right */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteReading"];
+                };
+            };
+        };
+    };
+    importSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description GeoJSON or KML
+                     */
+                    file: string;
+                    /** @description the site that it is for; without one the file has its own */
+                    site_id?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description What it would put on the site; nothing is kept yet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteImport"];
+                };
+            };
+            /** @description It can’t be read */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    siteFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description GeoJSON */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/geo+json": string;
                 };
             };
         };

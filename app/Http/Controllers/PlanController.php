@@ -10,9 +10,10 @@ use App\Http\Requests\WantedPicture;
 use App\Models\Rig;
 use App\Models\Site;
 use Illuminate\Http\JsonResponse;
-use Larkspur\Camera\Composition;
-use Larkspur\Camera\Lens;
+use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
+use Larkspur\Choreography\Reading\ShotReading;
+use Larkspur\Choreography\WantedPicture as Picture;
 use Larkspur\Fields;
 use Larkspur\Scoring\Expectation;
 use OpenApi\Attributes as OA;
@@ -24,17 +25,16 @@ final class PlanController extends Controller
     private const STRIDE = 10;
 
     #[OA\Post(path: '/compositions', operationId: 'compose', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/WantedPicture')), responses: [
-        new OA\Response(response: 200, description: 'Where the lens must be for that picture', content: new OA\JsonContent(ref: '#/components/schemas/Composition')),
+        new OA\Response(response: 200, description: 'Where the lens must be for that picture, and the parameters that bring it there', content: new OA\JsonContent(ref: '#/components/schemas/Composition')),
         new OA\Response(response: 422, description: 'No such picture can be taken', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function compose(WantedPicture $request): JsonResponse
+    public function compose(WantedPicture $request, DraftShot $draft): JsonResponse
     {
-        $lens = Lens::read(Fields::of(Rig::query()->findOrFail($request->integer('rig_id'))->camera));
-        [$subject, $fills, $middle] = [$request->float('subject_m'), $request->float('fills'), 0.5 - $request->float('middle_y', 0.5)];
+        $site = Site::query()->findOrFail($request->integer('site_id'));
+        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
+        $shot = $draft($site, $rig, $this->user($request), $request->draft())['shot'];
 
-        return new JsonResponse(($request->filled('height_m')
-            ? Composition::fromHeight($lens, $subject, $fills, $middle, $request->float('height_m'))
-            : Composition::withHorizon($lens, $subject, $fills, $middle, 0.5 - $request->float('horizon_y', 1 / 3)))->toArray());
+        return new JsonResponse(Picture::read(Fields::of($request->array('picture'), 'picture'))->solve($shot));
     }
 
     #[OA\Post(path: '/plans', operationId: 'plan', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
@@ -44,11 +44,16 @@ final class PlanController extends Controller
     public function store(PlanDraft $request, DraftShot $draft): JsonResponse
     {
         $site = Site::query()->findOrFail($request->integer('site_id'));
-        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
+        $rig = Rig::query()->with('model')->findOrFail($request->integer('rig_id'));
         $shot = $draft($site, $rig, $this->user($request), $request->draft())['shot'];
 
         $plan = Planner::plan($shot);
 
-        return new JsonResponse($request->boolean('expect', true) ? Expectation::of($plan)->toArray(self::STRIDE) : $plan->toArray(self::STRIDE));
+        if (! $request->boolean('expect', true)) {
+            return new JsonResponse($plan->toArray(self::STRIDE));
+        }
+        $brief = Brief::read($request->filled('brief') ? Fields::of($request->array('brief'), 'brief') : null);
+
+        return new JsonResponse([...Expectation::of($plan)->toArray(self::STRIDE), 'reading' => ShotReading::of($plan, $brief, $rig->recordedWidth())]);
     }
 }

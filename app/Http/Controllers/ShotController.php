@@ -18,7 +18,9 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
+use Larkspur\Fields;
 use Larkspur\Flight\OperatorHabits;
 use OpenApi\Attributes as OA;
 
@@ -115,6 +117,7 @@ final class ShotController extends Controller
             'school_id' => $operator->school_id, 'site_id' => $site->id, 'rig_id' => $rig->id, 'title' => $request->string('title')->toString(),
             'mode' => $request->string('mode')->toString(), 'move' => $intent->move,
             'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters], 'wind' => $drafted['shot']->wind->toArray(),
+            ...$request->filled('brief') ? ['brief' => Brief::read(Fields::of($request->array('brief'), 'brief'))->toArray()] : [],
         ])->save();
     }
 }

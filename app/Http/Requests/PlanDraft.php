@@ -20,6 +20,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'join', description: 'of a combination', type: 'string', enum: ['sequence', 'together']),
     new OA\Property(property: 'parts', description: 'of a combination: two or three moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/Part')),
     new OA\Property(property: 'wind', ref: '#/components/schemas/Wind', nullable: true),
+    new OA\Property(property: 'brief', ref: '#/components/schemas/Brief', nullable: true),
     new OA\Property(property: 'expect', description: 'whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged', type: 'boolean'),
 ], type: 'object')]
 #[OA\Schema(schema: 'OwnPlace', required: ['east_m', 'north_m'], properties: [
@@ -44,6 +45,7 @@ class PlanDraft extends FormRequest
             'join' => ['sometimes', 'nullable', 'string', 'max:16'],
             'parts' => ['sometimes', 'nullable', 'array', 'max:3'],
             'wind' => ['sometimes', 'nullable', 'array'],
+            'brief' => ['sometimes', 'nullable', 'array'],
             'expect' => ['sometimes', 'boolean'],
         ];
     }

@@ -14,7 +14,7 @@ use OpenApi\Attributes as OA;
  *
  * @mixin Shot
  */
-#[OA\Schema(schema: 'Shot', required: ['id', 'title', 'operator', 'site_id', 'site', 'rig_id', 'craft', 'rig_version', 'mode', 'move', 'intent', 'subject_id', 'subject_at', 'wind', 'takes', 'updated_at'], properties: [
+#[OA\Schema(schema: 'Shot', required: ['id', 'title', 'operator', 'site_id', 'site', 'rig_id', 'craft', 'rig_version', 'mode', 'move', 'intent', 'subject_id', 'subject_at', 'wind', 'brief', 'takes', 'updated_at'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'title', type: 'string'),
     new OA\Property(property: 'operator', ref: '#/components/schemas/Person'),
@@ -29,6 +29,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'subject_id', type: 'string', nullable: true),
     new OA\Property(property: 'subject_at', ref: '#/components/schemas/OwnPlace', nullable: true),
     new OA\Property(property: 'wind', ref: '#/components/schemas/Wind'),
+    new OA\Property(property: 'brief', ref: '#/components/schemas/Brief'),
     new OA\Property(property: 'takes', type: 'integer'),
     new OA\Property(property: 'updated_at', type: 'string'),
 ], type: 'object')]
@@ -52,6 +53,7 @@ class ShotResource extends JsonResource
             'subject_id' => $this->subjectId(),
             'subject_at' => $this->subjectAt(),
             'wind' => $this->wind,
+            'brief' => $this->brief()->toArray(),
             'takes' => (int) ($this->takes_count ?? 0),
             'updated_at' => $this->updated_at->toIso8601String(),
         ];

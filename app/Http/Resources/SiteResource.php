@@ -17,10 +17,11 @@ use OpenApi\Attributes as OA;
  *
  * @mixin Site
  */
-#[OA\Schema(schema: 'Site', required: ['id', 'name', 'about', 'document', 'subjects'], properties: [
+#[OA\Schema(schema: 'Site', required: ['id', 'name', 'about', 'version', 'document', 'subjects'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'about', type: 'string'),
+    new OA\Property(property: 'version', type: 'integer'),
     new OA\Property(property: 'document', ref: '#/components/schemas/SiteDocument'),
     new OA\Property(property: 'subjects', type: 'array', items: new OA\Items(ref: '#/components/schemas/SiteSubject')),
 ], type: 'object')]
@@ -33,6 +34,7 @@ class SiteResource extends JsonResource
             'id' => $this->id,
             'name' => $this->name,
             'about' => $this->about,
+            'version' => $this->version,
             'document' => $this->document,
             'subjects' => $this->placed(),
         ];

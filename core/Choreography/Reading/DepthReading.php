@@ -96,14 +96,22 @@ final readonly class DepthReading
         return $this->near === null || $this->far === null || $this->far['speed'] < 1e-5 ? null : $this->near['speed'] / $this->far['speed'];
     }
 
+    /**
+     * @param  ?array{name: string, distance: float, speed: float}  $one
+     * @return ?array{name: string, distance_m: float, widths_ps: float}
+     */
+    private static function layer(?array $one): ?array
+    {
+        return $one === null ? null : ['name' => $one['name'], 'distance_m' => round($one['distance'], 1), 'widths_ps' => round($one['speed'], 4)];
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $layer = static fn (?array $one): ?array => $one === null ? null : ['name' => $one['name'], 'distance_m' => round($one['distance'], 1), 'widths_ps' => round($one['speed'], 4)];
         $ratio = $this->ratio();
 
         return [
-            'near' => $layer($this->near), 'far' => $layer($this->far), 'ratio' => $ratio === null ? null : round(min(9999, $ratio), 2),
+            'near' => self::layer($this->near), 'far' => self::layer($this->far), 'ratio' => $ratio === null ? null : round(min(9999, $ratio), 2),
             'pace_mps' => round($this->pace, 2), 'height_m' => round($this->height, 2), 'felt_ps' => round($this->felt, 4),
             'crossing_s' => is_finite($this->crossing) ? round($this->crossing, 1) : null, 'crossing_least_s' => Checks::CROSSING,
             'sentences' => $this->sentences(),

@@ -24,7 +24,7 @@ final class Variants
     ];
 
     /**
-     * @return list<array<string, mixed>> id, title, why, move, parameters, join, parts, and whether it can be flown
+     * @return list<array{id: string, title: string, why: string, feasible: bool, ...<string, mixed>}> also move, parameters, join and parts
      */
     public static function of(Plan $plan): array
     {
@@ -82,7 +82,7 @@ final class Variants
     /**
      * @param  array<string, float|string>  $parameters
      * @param  ?list<array{move: string, parameters: array<string, float|string>}>  $parts
-     * @return array<string, mixed>
+     * @return array{id: string, title: string, why: string, feasible: bool, ...<string, mixed>}
      */
     private static function one(Plan $plan, string $id, string $title, string $why, ?string $move = null, array $parameters = [], ?array $parts = null): array
     {
@@ -111,16 +111,16 @@ final class Variants
     /**
      * The passes of a shot, in the order in which they are flown: as planned, but for the last, which is a variant that can be flown.
      *
-     * @param  list<array<string, mixed>>  $variants
+     * @param  list<array{id: string, title: string, feasible: bool, ...<string, mixed>}>  $variants
      * @return list<array{pass: int, title: string, variant: ?string}>
      */
     public static function passes(Brief $brief, array $variants): array
     {
         $passes = [];
-        $other = array_values(array_filter($variants, static fn (array $one): bool => $one['feasible'] === true && $one['id'] !== 'joined'))[0] ?? null;
+        $other = array_values(array_filter($variants, static fn (array $one): bool => $one['feasible'] && $one['id'] !== 'joined'))[0] ?? null;
         for ($k = 1; $k <= $brief->passes; $k++) {
             $isOther = $k === $brief->passes && $k >= 3 && $other !== null;
-            $passes[] = ['pass' => $k, 'title' => $isOther ? (string) $other['title'] : ($k === 1 ? 'As planned' : 'Again, as planned'), 'variant' => $isOther ? (string) $other['id'] : null];
+            $passes[] = ['pass' => $k, 'title' => $isOther ? $other['title'] : ($k === 1 ? 'As planned' : 'Again, as planned'), 'variant' => $isOther ? $other['id'] : null];
         }
 
         return $passes;

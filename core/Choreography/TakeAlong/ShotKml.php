@@ -89,23 +89,17 @@ final class ShotKml
     /** What stands on the site and lies about it: the same features as the GeoJSON, written as placemarks. */
     private static function site(\XMLWriter $xml, Plan $plan): void
     {
-        /** @var array{features: list<array{properties: array<string, mixed>, geometry: array{type: string, coordinates: array<mixed>}}>} $features */
-        $features = json_decode(ShotGeoJson::ofSite($plan->shot->site), true, 512, JSON_THROW_ON_ERROR);
-        $tuples = static fn (array $points): string => implode(' ', array_map(static fn (array $p): string => sprintf('%.8F,%.8F,%.3F', ...$p), $points));
-        foreach ($features['features'] as $feature) {
-            ['type' => $type, 'coordinates' => $coordinates] = $feature['geometry'];
+        foreach (ShotGeoJson::features($plan->shot->site) as ['type' => $type, 'places' => $places, 'properties' => $properties]) {
             $xml->startElement('Placemark');
-            $xml->writeElement('name', is_string($feature['properties']['name'] ?? null) ? $feature['properties']['name'] : '');
-            self::data($xml, array_diff_key($feature['properties'], ['name' => 1]));
+            $xml->writeElement('name', $properties['name']);
+            self::data($xml, array_diff_key($properties, ['name' => 1]));
             $xml->startElement($type);
-            if ($type === 'Point') {
-                $xml->writeElement('coordinates', $tuples([$coordinates]));
-            } elseif ($type === 'LineString') {
-                $xml->writeElement('coordinates', $tuples($coordinates));
-            } else {
+            if ($type === 'Polygon') {
                 $xml->startElement('outerBoundaryIs');
                 $xml->startElement('LinearRing');
-                $xml->writeElement('coordinates', $tuples(is_array($coordinates[0]) ? $coordinates[0] : []));
+            }
+            $xml->writeElement('coordinates', self::tuples($plan, $places));
+            if ($type === 'Polygon') {
                 $xml->endElement();
                 $xml->endElement();
             }

@@ -244,7 +244,7 @@ final class ReadingTest extends TestCase
         $plan = self::plan('orbit', ['radius_m' => 25.0, 'height_m' => 9.0, 'arc_deg' => 140.0, 'start_bearing_deg' => 30.0, 'direction' => 'clockwise']);
         $variants = array_column(Variants::of($plan), null, 'id');
         self::assertSame(['opposite', 'lower', 'higher', 'tilt', 'joined'], array_keys($variants));
-        $other = Planner::plan($plan->shot->withIntent($plan->shot->intent->with((array) $variants['opposite']['parameters'])));
+        $other = Planner::plan($plan->shot->withIntent($plan->shot->intent->with((array) ($variants['opposite']['parameters'] ?? []))));
         $last = $other->move->flight->position($other->move->flight->count() - 1);
         self::assertEqualsWithDelta(0.0, $last->minus($plan->move->flight->position(0))->length(), 0.3);
         self::assertTrue($variants['opposite']['feasible']);

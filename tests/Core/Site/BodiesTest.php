@@ -214,8 +214,8 @@ final class BodiesTest extends TestCase
     }
 
     /**
-     * @param  list<array{float|int, float|int}>  $points
-     * @return list<Position>
+     * @param  non-empty-list<array{float|int, float|int}>  $points
+     * @return non-empty-list<Position>
      */
     private static function places(array $points): array
     {

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\DayEntry;
+use App\Models\FlightDay;
+use App\Models\Shot;
+use Illuminate\Support\Collection;
+use Larkspur\Choreography\Finding;
+use Larkspur\Choreography\Plan;
+use Larkspur\Choreography\Planner;
+use Larkspur\Fields;
+use Larkspur\FlightDay\Batteries;
+use Larkspur\FlightDay\Cautions;
+use Larkspur\FlightDay\Checklist;
+use Larkspur\FlightDay\Day;
+use Larkspur\FlightDay\DayShot;
+use Larkspur\FlightDay\FieldEntry;
+use Larkspur\FlightDay\FieldLog;
+use Larkspur\FlightDay\OrderSearch;
+use Larkspur\FlightDay\ReturnHeight;
+use Larkspur\Refusal;
+use Larkspur\Site\SunDay;
+
+/** Works a day out: every shot planned in the day's wind, its light, an order and a timetable, the way home, lists, cautions, and the log. */
+final readonly class PlanDay
+{
+    /** Samples of 0.02 s between those on a card. */
+    private const STRIDE = 25;
+
+    /** Arrival is kept to the second: whatever was made within it was made without knowing. */
+    private const SECOND = 0.999;
+
+    /** A shot that comes nearer to something than this might be asked to fly without sensing, m. */
+    private const NEAR = 4.0;
+
+    /** @return array<string, mixed> what GET /days/{day} answers beside the record (docs/formats.md, "Day") */
+    public function __invoke(FlightDay $day): array
+    {
+        $document = Fields::of($day->document, 'document');
+        $site = $day->site->sheet();
+        $sun = SunDay::of($day->day(), $site->home);
+        $log = self::log($day);
+        $wind = is_array($day->document['weather'] ?? null) ? array_intersect_key($day->document['weather'], ['from_deg' => 1, 'mean_mps' => 1, 'gust_mps' => 1]) : null;
+        $planned = $this->shots($day, $wind);
+        $asked = $this->asked($document, $planned, $sun, $log);
+        $problem = null;
+        $timetable = null;
+        $batteries = null;
+        try {
+            $batteries = Batteries::read($document->group('batteries'));
+            $hours = new Day(self::time($day, $document->text('from')), self::time($day, $document->text('to')), $batteries, $asked, swap: 60 * ($document->numberOrNull('swap_min', 0, 60, 'min') ?? Day::SWAP / 60));
+            $timetable = OrderSearch::solve($hours)->toArray();
+        } catch (Refusal $refusal) {
+            $problem = ['place' => $refusal->place, 'message' => $refusal->getMessage(), 'expected' => $refusal->expected];
+        }
+        $plans = array_values(array_map(static fn (array $one): Plan => $one['plan'], $planned));
+        $return = ReturnHeight::of($site, $plans, $document->numberOrNull('return_margin_m', 0, 200, 'm') ?? ReturnHeight::MARGIN);
+        $power = $batteries ?? new Batteries(1, 20.0);
+
+        return [
+            'timetable' => $timetable, 'problem' => $problem, 'batteries' => $batteries?->toArray(), 'light' => $sun->toArray(),
+            'return' => $return->toArray(),
+            'lists' => $this->lists($day, $planned, $power, $return),
+            'cautions' => array_map(static fn (array $one): array => [...$one, 'dated' => $day->updated_at->toDateString()], Cautions::of($site, array_map(static fn (array $one): array => ['title' => $one['shot']->title, 'plan' => $one['plan']], $planned), $power)),
+            'cards' => array_values(array_map(fn (array $one): array => $this->card($one['shot'], $one['plan'], $sun), $planned)),
+            'log' => $log->toArray(),
+            'missing' => array_values(array_filter(['airspace', 'authority', 'owner', 'rule_source'], static fn (string $name): bool => trim((string) ($document->groupOrNull('permission')?->textOrNull($name) ?? '')) === '')),
+        ];
+    }
+
+    public static function log(FlightDay $day): FieldLog
+    {
+        /** @var Collection<int, DayEntry> $entries */
+        $entries = DayEntry::query()->with('author')->where('flight_day_id', $day->id)->get();
+
+        return FieldLog::of(array_values($entries->map(static fn (DayEntry $entry): FieldEntry => FieldEntry::read(
+            $entry->uuid, Fields::of(['kind' => $entry->kind, 'item' => $entry->item, 'payload' => $entry->payload]), (float) $entry->made_at->format('U.v'), (float) $entry->created_at->format('U') + self::SECOND, $entry->device, $entry->author->name,
+        ))->all()));
+    }
+
+    /** Hours are those of the day in UTC; past midnight is written on from 24:00. */
+    private static function time(FlightDay $day, string $hours): float
+    {
+        if (preg_match('/^([0-3]\d):([0-5]\d)$/', $hours, $m) !== 1) {
+            throw new Refusal(sprintf('“%s” is no time of a day.', $hours), 'document.from', 'hours and minutes, such as 08:30');
+        }
+
+        return (float) strtotime($day->day().'T00:00:00Z') + 3600 * (int) $m[1] + 60 * (int) $m[2];
+    }
+
+    /**
+     * @param  ?array<string, mixed>  $wind
+     * @return array<int, array{shot: Shot, plan: Plan}> by id
+     */
+    private function shots(FlightDay $day, ?array $wind): array
+    {
+        $wanted = array_column(is_array($day->document['shots'] ?? null) ? $day->document['shots'] : [], 'shot_id');
+        $query = Shot::query()->with(['site', 'rig.model', 'operator.school']);
+        $query->whereIn('id', $wanted);
+        $found = $query->get()->keyBy('id');
+        $out = [];
+        foreach ($wanted as $id) {
+            $shot = $found->get($id);
+            if ($shot instanceof Shot) {
+                $out[$shot->id] = ['shot' => $shot, 'plan' => Planner::plan($shot->plannedIn($wind))];
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  array<int, array{shot: Shot, plan: Plan}>  $planned
+     * @return list<DayShot>
+     */
+    private function asked(Fields $document, array $planned, SunDay $sun, FieldLog $log): array
+    {
+        $onlyMust = $document->flag('only_must');
+        $out = [];
+        foreach ($document->groups('shots') as $fields) {
+            $id = (int) $fields->number('shot_id', 1);
+            if (! isset($planned[$id])) {
+                continue;
+            }
+            ['shot' => $shot, 'plan' => $plan] = $planned[$id];
+            $brief = $shot->brief();
+            $must = $fields->flag('must', $brief->must);
+            $passes = (int) ($fields->numberOrNull('passes', 1, 20) ?? $brief->passes);
+            $passes -= $document->flag('replanned') ? $log->flown("shot-$id") : 0;
+            if ($passes < 1 || ($onlyMust && ! $must)) {
+                continue;
+            }
+            $broken = array_values(array_filter($plan->findings, static fn (Finding $finding): bool => $finding->state === Finding::BROKEN));
+            $anyTime = $brief->light->side === 'any' && $brief->light->hour === 'any';
+            $flight = $plan->move->flight;
+            $out[] = new DayShot(
+                $id, $shot->title, $flight->duration(), $passes, $flight->position(0), $flight->position($flight->count() - 1),
+                $anyTime ? [] : $brief->light->windows($sun, TellLight::headings($plan)), $anyTime, $must,
+                $broken === [] ? '' : 'As planned it can’t be flown: '.$broken[0]->text,
+            );
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  array<int, array{shot: Shot, plan: Plan}>  $planned
+     * @return list<array<string, mixed>>
+     */
+    private function lists(FlightDay $day, array $planned, Batteries $batteries, ReturnHeight $return): array
+    {
+        $crafts = array_values(array_unique(array_map(static fn (array $one): string => $one['shot']->rig->craft, $planned)));
+        $filters = is_array($day->document['filters'] ?? null) ? array_map(static fn (mixed $factor): string => 'ND'.(is_numeric($factor) ? (string) (int) $factor : ''), $day->document['filters']) : [];
+        $kelvins = is_array($day->document['kelvins'] ?? null) ? array_values(array_filter(array_map(static fn (mixed $k): int => is_numeric($k) ? (int) $k : 0, $day->document['kelvins']))) : [];
+        $near = array_filter($planned, static fn (array $one): bool => array_filter($one['plan']->findings, static fn (Finding $finding): bool => $finding->id === 'clearance' && $finding->value !== null && $finding->value < self::NEAR) !== []) !== [];
+        $ducted = array_filter($planned, static fn (array $one): bool => $one['plan']->shot->rig->ducted !== null) !== [];
+
+        return Checklist::of($crafts, $batteries, array_values($filters), $kelvins, $return->height, $batteries->warmth() < 0.9, $ducted, $near);
+    }
+
+    /**
+     * What the field needs of a shot, without asking the server again.
+     *
+     * @return array<string, mixed>
+     */
+    private function card(Shot $shot, Plan $plan, SunDay $sun): array
+    {
+        $whole = $plan->toArray(self::STRIDE);
+        $brief = $shot->brief();
+        $anyTime = $brief->light->side === 'any' && $brief->light->hour === 'any';
+
+        return [
+            'shot_id' => $shot->id, 'title' => $shot->title, 'move' => $whole['move'], 'summary' => $whole['summary'], 'craft' => $shot->rig->craft, 'rig_version' => $shot->rig->version, 'mode' => $shot->mode,
+            'brief' => $brief->toArray(), 'duration_s' => round($plan->move->flight->duration(), 1), 'parameters' => (object) $plan->move->intent->parameters,
+            'windows' => $anyTime ? null : array_map(SunDay::stretch(...), $brief->light->windows($sun, TellLight::headings($plan))),
+            'cues' => $whole['cues'], 'presses' => $whole['presses'], 'phases' => $whole['phases'], 'samples' => $whole['samples'], 'fingers' => $whole['fingers'], 'frames' => $whole['frames'], 'camera' => $whole['camera'],
+            'findings' => array_values(array_filter($whole['findings'], static fn (array $finding): bool => $finding['state'] !== Finding::OK)),
+        ];
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ImportShot;
+use App\Actions\MakePdf;
+use App\Http\Resources\ShotResource;
+use App\Models\Rig;
+use App\Models\Shot;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Larkspur\Choreography\Planner;
+use Larkspur\Choreography\Reading\ShotReading;
+use Larkspur\Choreography\TakeAlong\CueVtt;
+use Larkspur\Choreography\TakeAlong\ShotGeoJson;
+use Larkspur\Choreography\TakeAlong\ShotGpx;
+use Larkspur\Choreography\TakeAlong\ShotKml;
+use Larkspur\Choreography\TakeAlong\ThumbSheetCsv;
+use Larkspur\Fields;
+use OpenApi\Attributes as OA;
+
+/** Shots on paper and as files in open formats. */
+final class ShotFileController extends Controller
+{
+    private const TYPES = ['json' => 'application/json', 'geojson' => 'application/geo+json', 'kml' => 'application/vnd.google-earth.kml+xml', 'gpx' => 'application/gpx+xml', 'csv' => 'text/csv; charset=utf-8', 'vtt' => 'text/vtt; charset=utf-8'];
+
+    #[OA\Get(path: '/shots/{shot}/files/{format}', operationId: 'shotFile', parameters: [
+        new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['json', 'geojson', 'kml', 'gpx', 'csv', 'vtt'])),
+    ], responses: [
+        new OA\Response(response: 200, description: 'The shot and its site (json, geojson, kml), its path (gpx), its thumb sheet (csv), its cues (vtt)', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+    ])]
+    public function show(Shot $shot, string $format): Response
+    {
+        $this->authorize('view', $shot);
+        $shot->load(['site', 'rig', 'operator.school']);
+        $plan = Planner::plan($shot->planned());
+        $text = match ($format) {
+            'geojson' => ShotGeoJson::ofPlan($plan, $shot->title),
+            'kml' => ShotKml::of($plan, $shot->title),
+            'gpx' => ShotGpx::of($plan),
+            'csv' => ThumbSheetCsv::of($plan),
+            'vtt' => CueVtt::of($plan, $shot->title),
+            default => json_encode(['title' => $shot->title, ...$plan->shot->toArray(), 'subjects' => $shot->site->subjects, 'brief' => $shot->brief()->toArray()], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n",
+        };
+
+        return new Response($text, 200, ['Content-Type' => self::TYPES[$format] ?? 'text/plain', 'Content-Disposition' => 'attachment; filename="'.self::name($shot).($format === 'json' ? '.shot.json' : ".$format").'"']);
+    }
+
+    #[OA\Get(path: '/shots/{shot}/card', operationId: 'shotCard', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'The shot on a card for the field, A5', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))),
+    ])]
+    public function card(Request $request, Shot $shot, MakePdf $pdf): Response
+    {
+        $this->authorize('view', $shot);
+        $shot->load(['site', 'rig.model', 'operator.school']);
+        $plan = Planner::plan($shot->planned());
+        $values = ['shot' => $shot, 'plan' => $plan->toArray(10), 'reading' => ShotReading::of($plan, $shot->brief(), $shot->rig->recordedWidth()), 'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y')];
+
+        return new Response($pdf('print.shot-card', $values, 'A5'), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($shot).'.pdf"']);
+    }
+
+    #[OA\Post(path: '/shot-files', operationId: 'importShot', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotFile')), responses: [
+        new OA\Response(response: 201, description: 'Taken in, with its site, on a rig of yours', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
+        new OA\Response(response: 422, description: 'It can’t be read', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function store(Request $request, ImportShot $import): JsonResponse
+    {
+        $request->validate(['rig_id' => ['required', 'integer'], 'shot' => ['required', 'array']]);
+        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
+        $this->authorize('view', $rig);
+        $shot = $import($this->user($request), $rig, Fields::of($request->json('shot')), is_array($request->json('shot')) ? $request->json('shot') : []);
+
+        return (new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes')))->response()->setStatusCode(201);
+    }
+
+    private static function name(Shot $shot): string
+    {
+        return Str::slug($shot->title) ?: 'shot';
+    }
+}

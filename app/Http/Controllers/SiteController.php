@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\SaveSite;
+use App\Http\Requests\SiteForm;
+use App\Http\Resources\SiteResource;
+use App\Models\Site;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Str;
+use Larkspur\Choreography\TakeAlong\ShotGeoJson;
+use Larkspur\Fields;
+use Larkspur\Geo\Position;
+use Larkspur\Refusal;
+use Larkspur\Site\GeoJsonSiteReader;
+use Larkspur\Site\KmlSiteReader;
+use Larkspur\Site\Outline;
+use Larkspur\Site\Site as SiteSheet;
+use OpenApi\Attributes as OA;
+
+/** Where a shot is planned: the school's sites, drawn or imported. */
+final class SiteController extends Controller
+{
+    /** Largest file of places that is read, kB. */
+    private const LARGEST = 20480;
+
+    #[OA\Get(path: '/sites', operationId: 'sites', responses: [new OA\Response(response: 200, description: 'Sites of the school', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Site')))])]
+    public function index(): AnonymousResourceCollection
+    {
+        $query = Site::query()->orderBy('id');
+
+        return SiteResource::collection($query->limit(200)->get());
+    }
+
+    #[OA\Get(path: '/sites/{site}', operationId: 'site', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'A site', content: new OA\JsonContent(ref: '#/components/schemas/Site')),
+    ])]
+    public function show(Site $site): SiteResource
+    {
+        return new SiteResource($site);
+    }
+
+    #[OA\Post(path: '/sites', operationId: 'drawSite', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteForm')), responses: [
+        new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Site')),
+        new OA\Response(response: 422, description: 'It can’t be as it is drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function store(SiteForm $request, SaveSite $save): JsonResponse
+    {
+        return (new SiteResource($save($this->user($request), null, $request->drawn(), 0)))->response()->setStatusCode(201);
+    }
+
+    #[OA\Put(path: '/sites/{site}', operationId: 'changeSite', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteForm')), responses: [
+        new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Site')),
+        new OA\Response(response: 403, description: 'Somebody else’s', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(response: 409, description: 'Somebody saved first', content: new OA\JsonContent(ref: '#/components/schemas/SiteChanged')),
+        new OA\Response(response: 422, description: 'It can’t be as it is drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function update(SiteForm $request, Site $site, SaveSite $save): SiteResource
+    {
+        $this->authorize('update', $site);
+
+        return new SiteResource($save($this->user($request), $site, $request->drawn(), $request->integer('version')));
+    }
+
+    #[OA\Post(path: '/site-readings', operationId: 'readSite', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteDocument')), responses: [
+        new OA\Response(response: 200, description: 'What is wrong with a drawing, and the nearest that is right', content: new OA\JsonContent(ref: '#/components/schemas/SiteReading')),
+    ])]
+    public function reading(Request $request): JsonResponse
+    {
+        $document = $request->json()->all();
+        try {
+            $sheet = SiteSheet::read(Fields::of($document, 'document'));
+        } catch (Refusal $refusal) {
+            return new JsonResponse(['fault' => ['place' => $refusal->place, 'message' => $refusal->getMessage(), 'expected' => $refusal->expected, 'repair' => self::repair($document, $refusal->place)], 'ground' => []]);
+        }
+        $ground = [];
+        for ($east = -300; $east <= 300; $east += 25) {
+            for ($north = -300; $north <= 300; $north += 25) {
+                $ground[] = [$east, $north, round($sheet->ground?->at($east, $north) ?? 0.0, 2)];
+            }
+        }
+
+        return new JsonResponse(['fault' => null, 'ground' => $sheet->ground === null ? [] : $ground]);
+    }
+
+    /**
+     * The same corners in an order that does not cross, where that is what is wrong.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return ?list<array{float, float}>
+     */
+    private static function repair(array $document, string $place): ?array
+    {
+        if (preg_match('/^document\.(solids|areas)\.(\d+)\.points$/', $place, $m) !== 1) {
+            return null;
+        }
+        $points = data_get($document, "$m[1].$m[2].points");
+        $places = array_map(static fn (array $pair): Position => new Position($pair[0], $pair[1], 0.0), Fields::of(['points' => $points])->pairs('points'));
+
+        return count($places) < 4 ? null : array_map(static fn (Position $p): array => [$p->east, $p->north], Outline::untangled($places));
+    }
+
+    #[OA\Post(path: '/site-imports', operationId: 'importSite', requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['file'], properties: [
+        new OA\Property(property: 'file', description: 'GeoJSON or KML', type: 'string', format: 'binary'),
+        new OA\Property(property: 'site_id', description: 'the site that it is for; without one the file has its own', type: 'integer'),
+    ], type: 'object'))), responses: [
+        new OA\Response(response: 200, description: 'What it would put on the site; nothing is kept yet', content: new OA\JsonContent(ref: '#/components/schemas/SiteImport')),
+        new OA\Response(response: 422, description: 'It can’t be read', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function import(Request $request): JsonResponse
+    {
+        $request->validate(['file' => ['required', 'file', 'max:'.self::LARGEST], 'site_id' => ['sometimes', 'integer']]);
+        $home = $request->filled('site_id') ? Site::query()->findOrFail($request->integer('site_id'))->sheet()->home : null;
+        $file = $request->file('file');
+        assert($file instanceof UploadedFile);
+        $text = (string) file_get_contents($file->getRealPath());
+        $isXml = str_starts_with(ltrim($text, "\u{FEFF} \n\r\t"), '<');
+        $import = $isXml ? KmlSiteReader::read($this->stream($file), $home) : GeoJsonSiteReader::read($text, $home);
+
+        return new JsonResponse($import->toArray());
+    }
+
+    /** @return resource */
+    private function stream(UploadedFile $file): mixed
+    {
+        $stream = fopen($file->getRealPath(), 'r');
+
+        return $stream === false ? throw new Refusal('The file could not be opened.', 'file', 'a KML file') : $stream;
+    }
+
+    #[OA\Get(path: '/sites/{site}/file', operationId: 'siteFile', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 200, description: 'GeoJSON', content: new OA\MediaType(mediaType: 'application/geo+json', schema: new OA\Schema(type: 'string', format: 'binary'))),
+    ])]
+    public function file(Site $site): Response
+    {
+        return new Response(ShotGeoJson::ofSite($site->sheet()), 200, ['Content-Type' => 'application/geo+json', 'Content-Disposition' => 'attachment; filename="'.Str::slug($site->name).'.geojson"']);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+/** One small picture of a move as an SVG for paper: horizon, thirds, what stands there, and the subject's mark. */
+final class FrameSvg
+{
+    /** @param  array<string, mixed>  $frame  as Choreography\Plan gives it */
+    public static function image(array $frame, float $aspect, float $width = 320): string
+    {
+        $height = $width / $aspect;
+        $x = static fn (float $u): float => ($u + 0.5) * $width;
+        $y = static fn (float $v): float => (0.5 - $v) * $height;
+        $svg = sprintf('<rect width="%.1F" height="%.1F" fill="#E4DFD2"/><rect width="%.1F" height="%.1F" fill="#FFFFFF"/>', $width, $height, $width, max(0.0, min($height, $y($frame['horizon']))));
+        foreach ($frame['solids'] as $solid) {
+            $points = implode(' ', array_map(static fn (array $p): string => sprintf('%.1F,%.1F', $x($p[0]), $y($p[1])), self::within($solid['outline'])));
+            $svg .= sprintf('<polygon points="%s" fill="%s" stroke="#FFFFFF" stroke-width="1"/>', $points, $solid['subject'] ? '#1E1B3A' : '#9B8C6A');
+        }
+        foreach ([1, 2] as $k) {
+            $svg .= sprintf('<line x1="%1$.1F" y1="0" x2="%1$.1F" y2="%2$.1F" stroke="#8F86E0"/><line x1="0" y1="%3$.1F" x2="%4$.1F" y2="%3$.1F" stroke="#8F86E0"/>', $k * $width / 3, $height, $k * $height / 3, $width);
+        }
+        if (is_array($frame['mark'])) {
+            $svg .= sprintf('<circle cx="%.1F" cy="%.1F" r="9" fill="none" stroke="#C97A00" stroke-width="4"/>', $x($frame['mark'][0]), $y($frame['mark'][1]));
+        }
+
+        return StaveSvg::coded($svg.sprintf('<rect x="1" y="1" width="%.1F" height="%.1F" fill="none" stroke="#1E1B3A" stroke-width="3"/>', $width - 2, $height - 2), $width, $height);
+    }
+
+    /**
+     * Corners far outside the frame are drawn at its near outside: paper has no use for more.
+     *
+     * @param  list<array{float, float}>  $outline
+     * @return list<array{float, float}>
+     */
+    private static function within(array $outline): array
+    {
+        return array_map(static fn (array $p): array => [max(-2.0, min(2.0, $p[0])), max(-2.0, min(2.0, $p[1]))], $outline);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\FlightDay;
+
+use Larkspur\Fields;
+use Larkspur\Refusal;
+
+/** One thing entered in the field: a tick, a pass that was flown, a battery begun or ended. */
+final readonly class FieldEntry
+{
+    public const TICK = 'tick';
+
+    public const PASS = 'pass';
+
+    public const BATTERY = 'battery';
+
+    public const VERDICTS = ['kept', 'again', 'dropped'];
+
+    /**
+     * @param  string  $item  what it is about: the item of a list, "shot-7" or "battery-2"
+     * @param  float  $made  when it was entered, s since 1970, by the clock of the device
+     * @param  float  $received  when it reached the others, s since 1970; INF where it has not
+     * @param  ?bool  $on  of a tick, and whether a battery begins
+     * @param  ?int  $number  of a pass
+     * @param  value-of<self::VERDICTS>|null  $verdict  of a pass
+     * @param  string  $note  in the operator's words, such as "wind up"
+     */
+    public function __construct(
+        public string $uuid,
+        public string $kind,
+        public string $item,
+        public float $made,
+        public float $received,
+        public string $device,
+        public string $by,
+        public ?bool $on = null,
+        public ?int $number = null,
+        public ?string $verdict = null,
+        public string $note = '',
+    ) {
+    }
+
+    /** Reads {kind, item, payload: {on?, number?, verdict?, note?}}. */
+    public static function read(string $uuid, Fields $fields, float $made, float $received, string $device, string $by): self
+    {
+        $kind = $fields->choiceOrNull('kind', [self::TICK, self::PASS, self::BATTERY]) ?? self::TICK;
+        $item = $fields->text('item');
+        if ($item === '' || strlen($item) > 80) {
+            throw new Refusal('An entry is about something.', $fields->place('item'), 'up to 80 letters');
+        }
+        $payload = $fields->group('payload');
+        $number = $payload->numberOrNull('number', 1, 99);
+        /** @var value-of<self::VERDICTS>|null $verdict */
+        $verdict = $payload->choiceOrNull('verdict', self::VERDICTS);
+        if ($kind === self::PASS && ($number === null || $verdict === null)) {
+            throw new Refusal('A pass has a number and a verdict.', $payload->place($number === null ? 'number' : 'verdict'), 'number from 1, and one of '.implode(', ', self::VERDICTS));
+        }
+        $note = $payload->textOrNull('note') ?? '';
+
+        return new self($uuid, $kind, $item, $made, $received, $device, $by, $kind === self::PASS ? null : $payload->flag('on'), $number === null ? null : (int) $number, $verdict, mb_substr($note, 0, 200));
+    }
+}

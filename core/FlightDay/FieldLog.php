@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\FlightDay;
+
+/**
+ * What holds after everything that was entered on a day, whichever device it came from and in whichever order it arrived. The latest entry
+ * by its own clock stands; two that were made without knowing of one another and say different things are a conflict, and both are kept.
+ */
+final readonly class FieldLog
+{
+    /**
+     * @param  array<string, array{on: bool, by: string, made: float}>  $ticks  by item
+     * @param  array<string, list<array{number: int, verdict: string, note: string, by: string, made: float}>>  $passes  by "shot-…"
+     * @param  array<string, array{running: bool, since: ?float, flown: float}>  $batteries  by "battery-…"; flown in seconds
+     * @param  list<array{item: string, text: string}>  $conflicts
+     */
+    private function __construct(public array $ticks, public array $passes, public array $batteries, public array $conflicts)
+    {
+    }
+
+    /** @param  list<FieldEntry>  $entries  in any order */
+    public static function of(array $entries): self
+    {
+        usort($entries, static fn (FieldEntry $a, FieldEntry $b): int => [$a->made, $a->uuid] <=> [$b->made, $b->uuid]);
+        $ticks = $passes = $batteries = $conflicts = [];
+        $last = [];
+        $seen = [];
+        foreach ($entries as $entry) {
+            if (isset($seen[$entry->uuid])) {
+                continue;
+            }
+            $seen[$entry->uuid] = true;
+            if ($entry->kind === FieldEntry::TICK) {
+                $before = $last[$entry->item] ?? null;
+                if ($before !== null && $before->on !== $entry->on && self::unaware($before, $entry)) {
+                    $conflicts[] = ['item' => $entry->item, 'text' => sprintf('%s took it %s, %s took it %s without knowing. The later stands.', $before->by, $before->on === true ? 'as done' : 'back', $entry->by, $entry->on === true ? 'as done' : 'back')];
+                }
+                $ticks[$entry->item] = ['on' => $entry->on === true, 'by' => $entry->by, 'made' => $entry->made];
+                $last[$entry->item] = $entry;
+            } elseif ($entry->kind === FieldEntry::PASS) {
+                foreach ($passes[$entry->item] ?? [] as $other) {
+                    if ($other['number'] === $entry->number && $entry->by.$entry->verdict !== $other['by'].$other['verdict']) {
+                        $conflicts[] = ['item' => $entry->item, 'text' => sprintf('Pass %d was entered twice: %s by %s, %s by %s. Both are kept.', $entry->number, $other['verdict'], $other['by'], $entry->verdict, $entry->by)];
+                    }
+                }
+                $passes[$entry->item][] = ['number' => $entry->number ?? 0, 'verdict' => $entry->verdict ?? '', 'note' => $entry->note, 'by' => $entry->by, 'made' => $entry->made];
+            } else {
+                $now = $batteries[$entry->item] ?? ['running' => false, 'since' => null, 'flown' => 0.0];
+                $before = $last[$entry->item] ?? null;
+                if ($entry->on === true && $now['running'] && $before !== null && self::unaware($before, $entry)) {
+                    $conflicts[] = ['item' => $entry->item, 'text' => sprintf('%s and %s both began it. It counts from the first.', $before->by, $entry->by)];
+                }
+                if ($entry->on === true && ! $now['running']) {
+                    $now = [...$now, 'running' => true, 'since' => $entry->made];
+                } elseif ($entry->on !== true && $now['since'] !== null) {
+                    $now = ['running' => false, 'since' => null, 'flown' => $now['flown'] + $entry->made - $now['since']];
+                }
+                $batteries[$entry->item] = $now;
+                $last[$entry->item] = $entry;
+            }
+        }
+
+        return new self($ticks, $passes, $batteries, $conflicts);
+    }
+
+    /** Whether the later of two was made on another device before the earlier had reached it. */
+    private static function unaware(FieldEntry $earlier, FieldEntry $later): bool
+    {
+        return $earlier->device !== $later->device && $later->made < $earlier->received;
+    }
+
+    /** Passes of a shot that need no more flying: those kept, or as many as were flown where none was thrown away. */
+    public function flown(string $item): int
+    {
+        return count(array_filter($this->passes[$item] ?? [], static fn (array $pass): bool => $pass['verdict'] !== 'dropped'));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $time = static fn (float $made): string => gmdate('Y-m-d\TH:i:s\Z', (int) $made);
+
+        return [
+            'ticks' => (object) array_map(static fn (array $tick): array => ['on' => $tick['on'], 'by' => $tick['by'], 'at' => $time($tick['made'])], $this->ticks),
+            'passes' => (object) array_map(static fn (array $passes): array => array_map(static fn (array $pass): array => ['number' => $pass['number'], 'verdict' => $pass['verdict'], 'note' => $pass['note'], 'by' => $pass['by'], 'at' => $time($pass['made'])], $passes), $this->passes),
+            'batteries' => (object) array_map(static fn (array $one): array => ['running' => $one['running'], 'since' => $one['since'] === null ? null : $time($one['since']), 'flown_s' => round($one['flown'])], $this->batteries),
+            'conflicts' => $this->conflicts,
+        ];
+    }
+}

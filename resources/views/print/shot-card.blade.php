@@ -1,0 +1,57 @@
+{{-- Field card of one shot: thumb sheet, numbers to set, frame strip, three cautions. A5, one page, read at arm's length with gloves on. --}}
+@php
+    $speed = static fn (float $mps): string => $feet ? number_format($mps / 0.44704, 1).' mph' : number_format($mps, 1).' m/s';
+    $length = static fn (float $m): string => $feet ? number_format($m / 0.3048, 0).' ft' : number_format($m, 1).' m';
+    $words = [];
+    foreach (\Larkspur\Move\Catalogue::move($plan['move']['id'])->parameters() as $parameter) {
+        $value = ((array) $plan['intent']['parameters'])[$parameter->id] ?? null;
+        if ($value !== null) {
+            $words[$parameter->label] = is_string($value) ? $value : match ($parameter->unit) { 'm' => $length($value), 'm/s' => $speed($value), 'deg' => number_format($value, 0).'°', 'deg/s' => number_format($value, 1).'°/s', 's' => number_format($value, 1).' s', default => number_format($value, 2) };
+        }
+    }
+    $cautions = collect($plan['findings'])->filter(fn ($finding) => $finding['state'] !== 'ok')->pluck('text')->merge($reading['room']['sentences'])->unique()->take(3);
+    $frames = array_chunk($plan['frames'], 3);
+@endphp
+<!DOCTYPE html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<title>{{ $shot->title }}</title>
+<style>
+    @page { margin: 6mm 8mm; }
+    body { font-family: 'DejaVu Sans', sans-serif; color: #1E1B3A; font-size: 10.5pt; margin: 0; }
+    h1 { font-size: 16pt; margin: 0; line-height: 1; }
+    .sub { font-size: 9pt; margin: 0.8mm 0 1.2mm; color: #5C5878; }
+    table { width: 100%; border-collapse: collapse; table-layout: fixed; }
+    td { padding: 0.5mm 0.8mm; line-height: 1.05; border-bottom: 0.3mm solid #E4DFD2; vertical-align: middle; }
+    .value { font-size: 13pt; font-weight: bold; text-align: right; }
+    .frames td { border: 0; padding: 0.6mm; text-align: center; font-size: 8.5pt; }
+    .cautions { font-size: 10pt; margin: 1.6mm 0 0; padding: 1.2mm 1.6mm; line-height: 1.2; border: 0.5mm solid #B33A26; }
+    .cue { font-size: 9.5pt; margin: 0.6mm 0; line-height: 1.15; }
+    .foot { font-size: 8pt; color: #5C5878; margin: 1mm 0 0; line-height: 1.1; }
+</style>
+</head>
+<body>
+<h1>{{ $shot->title }}</h1>
+<p class="sub">{{ $plan['move']['name'] }}, {{ $shot->site->name }}. {{ $shot->rig->craft }}, {{ $shot->mode }} mode, rig version {{ $shot->rig->version }}. {{ $shot->operator->name }}. Printed {{ $date }}.</p>
+<img src="{{ \App\Paper\StaveSvg::image($plan) }}" style="width: 132mm">
+<table>
+    @foreach (array_chunk($words, 2, true) as $pair)
+        <tr>@foreach ($pair as $label => $value)<td>{{ $label }}</td><td class="value">{{ $value }}</td>@endforeach @if (count($pair) === 1)<td></td><td></td>@endif</tr>
+    @endforeach
+</table>
+<table class="frames">
+    @foreach ($frames as $row)
+        <tr>@foreach ($row as $frame)<td><img src="{{ \App\Paper\FrameSvg::image($frame, $plan['camera']['aspect']) }}" style="width: 42mm"><br>{{ number_format($frame['t'], 1) }} s</td>@endforeach</tr>
+    @endforeach
+</table>
+@foreach (collect($plan['cues'])->where('finger', '!=', '')->take(4) as $cue)
+    <p class="cue"><b>{{ number_format($cue['t'], 1) }} s</b> {{ $cue['text'] }}</p>
+@endforeach
+<div class="cautions">
+    @foreach ($cautions as $caution)<div>{{ $caution }}</div>@endforeach
+</div>
+@if ($shot->brief()->sound !== '')<p class="cue"><b>Sound:</b> {{ $shot->brief()->sound }}</p>@endif
+<p class="foot">Larkspur plans and judges; it flies nothing. Keep the craft in sight, and check the rules of your local authority.</p>
+</body>
+</html>

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\DayEntry;
+use App\Models\FlightDay;
+use App\Models\Rig;
+use App\Models\Shot;
+use App\Models\User;
+use Database\Factories\ShotFactory;
+use Larkspur\Choreography\Planner;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Reader;
+use Tests\Checks\Independent;
+
+/** Days of flying: timetable, lists, cautions, what came from the field, and what is taken along. */
+final class DayTest extends FeatureCase
+{
+    public function test_a_day_is_worked_out_and_keeps_to_its_batteries(): void
+    {
+        [$user, $shot] = $this->shot();
+        $day = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->assertCreated();
+        $day->assertJsonPath('timetable.slots.0.passes', 4)->assertJsonPath('timetable.left', [])->assertJsonPath('problem', null)->assertJsonPath('missing', ['authority', 'owner', 'rule_source']);
+        self::assertSame('2026-06-03T09:00', substr($day->json('timetable.slots.0.ready'), 0, 16));
+        self::assertGreaterThan(15, $day->json('return.height_m'));
+        self::assertStringContainsString($shot->rig->craft, json_encode($day->json('lists'), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+        self::assertSame($day->json('timetable'), $this->getJson('/api/v1/days/'.$day->json('id'))->json('timetable'));
+    }
+
+    public function test_without_a_battery_the_day_is_kept_and_says_what_is_missing(): void
+    {
+        [$user, $shot] = $this->shot();
+        $form = self::form($shot);
+        $form['document']['batteries']['count'] = 0;
+        $this->actingAs($user)->postJson('/api/v1/days', $form)->assertCreated()->assertJsonPath('timetable', null)->assertJsonPath('problem.place', 'batteries.count')->assertJsonPath('problem.message', 'A day without a battery flies nothing.');
+    }
+
+    public function test_planned_anew_when_the_wind_turns_or_time_has_passed(): void
+    {
+        [$user, $shot] = $this->shot();
+        $form = self::form($shot);
+        $id = $this->actingAs($user)->postJson('/api/v1/days', $form)->json('id');
+        $form['document']['weather'] = ['from_deg' => 200, 'mean_mps' => 12, 'gust_mps' => 19];
+        $windy = $this->putJson("/api/v1/days/$id", [...$form, 'version' => 1])->assertOk();
+        $windy->assertJsonPath('timetable.slots', []);
+        self::assertStringContainsString('Gusts', $windy->json('timetable.left.0.why'));
+        // Two of its four passes were flown: planned anew, two are left.
+        $this->postJson("/api/v1/days/$id/entries", ['entries' => [self::pass($shot, 1, 'kept'), self::pass($shot, 2, 'again'), self::pass($shot, 3, 'dropped')]])->assertOk()->assertJsonPath("passes.shot-$shot->id.2.verdict", 'dropped');
+        $form['document']['weather'] = null;
+        $form['document']['replanned'] = true;
+        $this->putJson("/api/v1/days/$id", [...$form, 'version' => 2])->assertOk()->assertJsonPath('timetable.slots.0.passes', 2);
+        $form['document']['only_must'] = true;
+        $this->putJson("/api/v1/days/$id", [...$form, 'version' => 3])->assertOk()->assertJsonPath('timetable.slots', []);
+        $this->putJson("/api/v1/days/$id", [...$form, 'version' => 3])->assertConflict()->assertJsonPath('version', 4);
+    }
+
+    public function test_entries_sent_twice_are_entered_once_and_a_clock_ahead_does_not_win(): void
+    {
+        [$user, $shot] = $this->shot();
+        $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
+        $tick = ['uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000001', 'kind' => 'tick', 'item' => 'bag-cards', 'payload' => ['on' => true], 'device' => 'tablet', 'made_at' => '2039-01-01T00:00:00Z'];
+        $this->postJson("/api/v1/days/$id/entries", ['entries' => [$tick]])->assertOk();
+        $this->postJson("/api/v1/days/$id/entries", ['entries' => [$tick, [...$tick, 'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000002', 'item' => 'bag-filters']]])->assertOk()->assertJsonPath('ticks.bag-cards.on', true);
+        self::assertSame(2, DayEntry::query()->count());
+        self::assertTrue(DayEntry::query()->firstOrFail()->made_at->isPast());
+        $this->postJson("/api/v1/days/$id/entries", ['entries' => [[...$tick, 'kind' => 'pass', 'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000003']]])->assertUnprocessable();
+        $trainer = User::factory()->createOne(['school_id' => $user->school_id, 'role' => User::TRAINER]);
+        $conflict = $this->actingAs($trainer)->postJson("/api/v1/days/$id/entries", ['entries' => [[...$tick, 'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000004', 'device' => 'phone', 'payload' => ['on' => false], 'made_at' => '2026-06-03T08:00:00Z']]])->assertOk();
+        self::assertCount(1, $conflict->json('conflicts'));
+    }
+
+    public function test_a_day_is_its_operator_s_and_the_trainers(): void
+    {
+        [$user, $shot] = $this->shot();
+        $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
+        $other = User::factory()->createOne(['school_id' => $user->school_id]);
+        foreach (["/api/v1/days/$id", "/api/v1/days/$id/calendar", "/api/v1/days/$id/sheet"] as $path) {
+            $this->actingAs($other)->getJson($path)->assertForbidden();
+        }
+        $this->actingAs($other)->postJson("/api/v1/days/$id/entries", ['entries' => []])->assertForbidden();
+        $this->actingAs(User::factory()->createOne())->getJson("/api/v1/days/$id")->assertNotFound();
+        $trainer = User::factory()->createOne(['school_id' => $user->school_id, 'role' => User::TRAINER]);
+        $this->actingAs($trainer)->postJson('/api/v1/days', [...self::form($shot), 'operator_id' => $other->id])->assertCreated()->assertJsonPath('operator.id', $other->id);
+        // A shot of another site can't be flown at this one.
+        $elsewhere = ShotFactory::whole($user);
+        $this->actingAs($user)->postJson('/api/v1/days', [...self::form($shot), 'document' => [...self::form($shot)['document'], 'shots' => [['shot_id' => $elsewhere->id]]]])->assertCreated()->assertJsonPath('document.shots', []);
+    }
+
+    public function test_the_calendar_is_read_whole_by_two_readers(): void
+    {
+        [$user, $shot] = $this->shot();
+        $shot->update(['title' => 'Round the stones; in, and out: é “long” '.str_repeat('and on ', 9)]);
+        $day = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot));
+        $text = (string) $this->get('/api/v1/days/'.$day->json('id').'/calendar')->assertOk()->getContent();
+        // RFC 5545: CRLF, no line over 75 octets.
+        foreach (explode("\r\n", $text) as $line) {
+            self::assertLessThanOrEqual(75, strlen($line));
+            self::assertStringNotContainsString("\n", $line);
+        }
+        $calendar = Reader::read($text);
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate());
+        $events = Independent::ask('calendar', $text);
+        $slots = $day->json('timetable.slots');
+        self::assertCount(count($slots), $events);
+        self::assertSame($shot->title, $events[0]['summary']);
+        self::assertSame(strtotime($slots[0]['from']), strtotime($events[0]['start']));
+        self::assertSame(strtotime($slots[0]['to']), strtotime($events[0]['end']));
+        self::assertSame(1, $events[0]['alarms']);
+        self::assertEqualsWithDelta($shot->site->sheet()->home->latitude, $events[0]['geo'][0], 1e-6);
+        self::assertStringContainsString('Battery 1', $events[0]['description']);
+    }
+
+    public function test_card_and_sheet_are_one_and_more_pages_with_their_numbers_on_them(): void
+    {
+        [$user, $shot] = $this->shot();
+        $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
+        foreach (["/api/v1/shots/$shot->id/card" => 1, "/api/v1/days/$id/sheet" => 2] as $path => $most) {
+            $pdf = (string) $this->get($path)->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+            self::assertStringStartsWith('%PDF-', $pdf);
+            self::assertLessThanOrEqual($most, preg_match_all('#/Type /Page\b#', $pdf));
+        }
+    }
+
+    public function test_a_shot_and_its_site_come_back_from_one_file(): void
+    {
+        [$user, $shot] = $this->shot();
+        $shot->update(['brief' => ['light' => ['side' => 'back', 'hour' => 'golden'], 'passes' => 3, 'must' => true, 'sound' => 'sea']]);
+        $file = $this->actingAs($user)->getJson("/api/v1/shots/$shot->id/files/json")->assertOk()->json();
+        $again = $this->postJson('/api/v1/shot-files', ['rig_id' => $shot->rig_id, 'shot' => $file])->assertCreated();
+        self::assertSame($shot->site_id, $again->json('site_id'), 'the same site is not made twice');
+
+        $stranger = User::factory()->createOne();
+        $rig = Rig::factory()->createOne(['school_id' => $stranger->school_id]);
+        $there = $this->actingAs($stranger)->postJson('/api/v1/shot-files', ['rig_id' => $rig->id, 'shot' => $file])->assertCreated();
+        $there->assertJsonPath('subject_id', $shot->subjectId())->assertJsonPath('brief.light.hour', 'golden')->assertJsonPath('title', $shot->title);
+        $mine = Planner::plan($shot->planned())->move->flight;
+        $theirs = Planner::plan(Shot::query()->with(['site', 'rig', 'operator.school'])->findOrFail($there->json('id'))->planned())->move->flight;
+        self::assertEqualsWithDelta($mine->east, $theirs->east, 0.01);
+        self::assertEqualsWithDelta($mine->tilt, $theirs->tilt, 0.001);
+        $this->postJson('/api/v1/shot-files', ['rig_id' => $rig->id, 'shot' => ['schema' => 'larkspur/shot/1']])->assertUnprocessable();
+        $this->postJson('/api/v1/shot-files', ['rig_id' => $shot->rig_id, 'shot' => $file])->assertNotFound();
+    }
+
+    public function test_every_format_is_given(): void
+    {
+        [$user, $shot] = $this->shot();
+        foreach (['geojson' => 'FeatureCollection', 'kml' => 'gx:Tour', 'gpx' => '<trkpt', 'csv' => 't,climb,turn', 'vtt' => 'WEBVTT'] as $format => $words) {
+            self::assertStringContainsString($words, (string) $this->actingAs($user)->get("/api/v1/shots/$shot->id/files/$format")->assertOk()->getContent());
+        }
+        $this->get("/api/v1/shots/$shot->id/files/doc")->assertNotFound();
+        $this->actingAs(User::factory()->createOne(['school_id' => $user->school_id]))->getJson("/api/v1/shots/$shot->id/files/kml")->assertForbidden();
+        self::assertSame(0, FlightDay::query()->count());
+    }
+
+    /** @return array{User, Shot} */
+    private function shot(): array
+    {
+        $user = User::factory()->createOne();
+
+        return [$user, ShotFactory::whole($user)];
+    }
+
+    /** @return array<string, mixed> */
+    private static function form(Shot $shot): array
+    {
+        return [
+            'title' => 'A morning', 'date' => '2026-06-03', 'site_id' => $shot->site_id,
+            'document' => ['from' => '09:00', 'to' => '12:00', 'batteries' => ['count' => 2, 'minutes' => 22], 'weather' => null, 'shots' => [['shot_id' => $shot->id, 'passes' => 4]], 'permission' => ['airspace' => 'class G, entered by hand']],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function pass(Shot $shot, int $number, string $verdict): array
+    {
+        return ['uuid' => sprintf('5f0c0a52-8c5b-4d0f-a0b0-%012d', 100 + $number), 'kind' => 'pass', 'item' => "shot-$shot->id", 'payload' => ['number' => $number, 'verdict' => $verdict, 'note' => ''], 'device' => 'tablet', 'made_at' => '2026-06-03T09:0'.$number.':00Z'];
+    }
+}
