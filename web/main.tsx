@@ -6,12 +6,17 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Problem } from '~/api/client';
 import { Skeleton } from '~/kit/Skeleton';
+import { keepOffline } from '~/offline';
 import { Broken } from '~/shell/Broken';
 import { Shell } from '~/shell/Shell';
 
 const Today = lazy(() => import('~/stations/today/Today'));
 const RigStation = lazy(() => import('~/stations/rig/RigStation'));
 const PlanStation = lazy(() => import('~/stations/plan/PlanStation'));
+const SiteStation = lazy(() => import('~/stations/plan/site/SiteStation'));
+const LightStation = lazy(() => import('~/stations/plan/light/LightStation'));
+const DayStation = lazy(() => import('~/stations/plan/day/DayStation'));
+const FieldDay = lazy(() => import('~/stations/plan/day/FieldDay'));
 const MovesPage = lazy(() => import('~/stations/plan/moves/MovesPage'));
 const FlyStation = lazy(() => import('~/stations/fly/FlyStation'));
 const DebriefStation = lazy(() => import('~/stations/debrief/DebriefStation'));
@@ -50,6 +55,9 @@ const router = createBrowserRouter([
           { path: '/', element: station(<Today />) },
           { path: '/rig/:view?', element: station(<RigStation />) },
           { path: '/plan/moves/:move?', element: station(<MovesPage />) },
+          { path: '/plan/sites/:site?', element: station(<SiteStation />) },
+          { path: '/plan/light/:shot?', element: station(<LightStation />) },
+          { path: '/plan/days/:day?', element: station(<DayStation />) },
           { path: '/plan/:shot?', element: station(<PlanStation />) },
           { path: '/fly/:shot?', element: station(<FlyStation />) },
           { path: '/debrief/:take?', element: station(<DebriefStation />) },
@@ -59,9 +67,12 @@ const router = createBrowserRouter([
       },
     ],
   },
+  { path: '/field/:day', element: station(<FieldDay />), errorElement: <Broken /> },
   { path: '/sign-in', element: station(<SignIn />), errorElement: <Broken /> },
   { path: '/reset-password/:token', element: station(<NewPassword />), errorElement: <Broken /> },
 ]);
+
+keepOffline();
 
 const root = document.getElementById('root');
 if (root !== null) {

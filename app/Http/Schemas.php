@@ -302,6 +302,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'camera', ref: '#/components/schemas/FullCamera'),
     new OA\Property(property: 'subject', ref: '#/components/schemas/PlanSubject', nullable: true),
     new OA\Property(property: 'subject_way', ref: '#/components/schemas/SubjectWay', description: 'where a subject that moves is at each sample', nullable: true),
+    new OA\Property(property: 'ground_m', description: 'east, north and height along the side sheet; null where nobody said how the ground lies', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')), nullable: true),
     new OA\Property(property: 'run_in', ref: '#/components/schemas/RunIn'),
     new OA\Property(property: 'samples', ref: '#/components/schemas/Samples'),
     new OA\Property(property: 'fingers', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number'))),

@@ -145,6 +145,7 @@ final readonly class Plan
             ],
             'subject' => $subject === null ? null : ['east_m' => round($subject->east, 3), 'north_m' => round($subject->north, 3), 'up_m' => round($subject->up, 3), 'ground_m' => round($this->move->ground, 3)],
             'subject_way' => $this->move->subject === null || ! $this->move->subject->moves() ? null : $this->subjectWay($flight->t),
+            'ground_m' => $this->groundLine(),
             'run_in' => $this->runIn(),
             'samples' => [
                 't' => Series::rounded($flight->t, 3), 'east_m' => Series::rounded($flight->east, 3), 'north_m' => Series::rounded($flight->north, 3), 'up_m' => Series::rounded($flight->up, 3),
@@ -166,6 +167,34 @@ final readonly class Plan
             'frames' => $this->frames(),
             'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
         ];
+    }
+
+    /**
+     * How the ground lies along the line from the start to the subject (over it, along the way that is flown), for the side sheet: places
+     * and heights every twentieth of it; null where nobody said how it lies.
+     *
+     * @return ?list<array{float, float, float}> east, north, height, m
+     */
+    private function groundLine(): ?array
+    {
+        $ground = $this->shot->site->ground;
+        if ($ground === null) {
+            return null;
+        }
+        $flight = $this->move->flight;
+        $from = $flight->position(0);
+        $to = $this->move->subject?->first() ?? $flight->position($flight->count() - 1);
+        if ($to->minus($from)->ground() < 1) {
+            $to = $flight->position($flight->count() - 1);
+        }
+        $line = [];
+        for ($k = -14; $k <= 34; $k++) {
+            $east = $from->east + ($to->east - $from->east) * $k / 20;
+            $north = $from->north + ($to->north - $from->north) * $k / 20;
+            $line[] = [round($east, 2), round($north, 2), round($ground->at($east, $north), 2)];
+        }
+
+        return $line;
     }
 
     /**

@@ -27,6 +27,15 @@ export const useSites = () =>
     staleTime: 300_000,
   });
 
+/** How the ground of a site lies, as a grid; asked for only where it is drawn. */
+export const useGround = (site: Schemas['Site'] | undefined, enabled: boolean) =>
+  useQuery({
+    queryKey: ['ground', site?.id, site?.version],
+    queryFn: () => call<Schemas['SiteReading']>('POST', '/site-readings', site?.document),
+    enabled: enabled && site !== undefined,
+    staleTime: Infinity,
+  });
+
 export const useRigs = (operator?: number) =>
   useQuery({
     queryKey: ['rigs', operator ?? null],

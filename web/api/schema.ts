@@ -2678,6 +2678,8 @@ export interface components {
             camera: components["schemas"]["FullCamera"];
             subject: components["schemas"]["PlanSubject"] | null;
             subject_way: components["schemas"]["SubjectWay"] | null;
+            /** @description east, north and height along the side sheet; null where nobody said how the ground lies */
+            ground_m?: number[][] | null;
             run_in: components["schemas"]["RunIn"];
             samples: components["schemas"]["Samples"];
             fingers: {

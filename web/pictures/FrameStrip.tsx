@@ -57,16 +57,17 @@ export function SmallFrame({
     >
       <rect width={width} height={height} fill="var(--ground)" />
       <rect width={width} height={horizon} fill="var(--sky)" />
-      {frame.solids.map((solid) => (
+      {frame.solids.map((solid, index) => (
         <polygon
-          key={solid.id + solid.name}
+          // biome-ignore lint/suspicious/noArrayIndexKey: one thing may have several outlines
+          key={`${solid.id} ${index}`}
           data-solid={solid.id}
           points={solid.outline
             .map(([u, v]) => `${px(u ?? 0).toFixed(2)},${py(v ?? 0).toFixed(2)}`)
             .join(' ')}
           fill={solid.subject ? 'var(--ink)' : 'var(--solid)'}
-          stroke={solid.subject ? 'var(--card)' : 'var(--ground)'}
-          strokeWidth={0.5}
+          stroke={solid.outline.length < 3 ? 'var(--brick)' : solid.subject ? 'var(--card)' : 'var(--ground)'}
+          strokeWidth={solid.outline.length < 3 ? 1.2 : 0.5}
         />
       ))}
       <g stroke="var(--card)" strokeOpacity={0.65}>

@@ -66,6 +66,12 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, flow
   const grid = roundUp(48 / per);
   const up = samples.up_m[at] ?? 0;
   const here = view.xs[at] ?? 0;
+  // A few dozen points: made anew with each drawing, like the rest of the picture.
+  const groundLine = through(
+    (plan.ground_m ?? [])
+      .map(([e = 0, n = 0, level = 0]): [number, number] => [x(view.along(e, n)), y(level)])
+      .sort((a, b) => a[0] - b[0]),
+  );
   const facing = here <= 0 ? 1 : -1;
   const ray = (offset: number) => {
     const angle = ((samples.tilt_deg[at] ?? 0) + offset) * (Math.PI / 180);
@@ -77,7 +83,7 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, flow
     if (dragging && box) onHeight?.(Math.max(0.5, y.invert(event.clientY - box.top) - subject.ground_m));
   };
   return (
-    <div ref={ref} className="size-full min-h-52 touch-none overflow-hidden" data-picture="side-sheet">
+    <div ref={ref} className="size-full min-h-40 touch-none overflow-hidden" data-picture="side-sheet">
       <svg
         width={width}
         height={height}
@@ -99,14 +105,19 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, flow
           strokeDasharray="3 3"
           fill="none"
         />
-        <path d={`M0 ${y(subject.ground_m)}H${width}`} stroke="var(--ink)" strokeWidth={1.2} />
-        {view.near.map(({ solid, along, half }) => (
+        {plan.ground_m == null ? (
+          <path d={`M0 ${y(subject.ground_m)}H${width}`} stroke="var(--ink)" strokeWidth={1.2} />
+        ) : (
+          <path d={groundLine} stroke="var(--ink)" strokeWidth={1.2} fill="none" data-role="ground" />
+        )}
+        {view.near.map(({ solid, along, half }, index) => (
           <rect
-            key={solid.id + solid.name}
+            // biome-ignore lint/suspicious/noArrayIndexKey: ids come from files and may repeat
+            key={`${solid.id} ${index}`}
             x={x(along - half)}
             y={y(solid.base_m + solid.height_m)}
             width={Math.max(2, 2 * half * per)}
-            height={Math.max(2, solid.height_m * per)}
+            height={solid.shape === 'wire' ? 2 : Math.max(2, (solid.height_m - (solid.clear_m ?? 0)) * per)}
             fill={solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)'}
             stroke={solid.role === 'subject' ? 'var(--ink)' : 'var(--solid)'}
             opacity={solid.role === 'subject' ? 0.9 : 0.75}

@@ -5,6 +5,7 @@ import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
 import { around, type Box, meet, placeLabels } from './labels';
+import { SiteThings } from './SiteThings';
 import { indexAt, linear, roundUp, type Scale, through, ticks } from './scale';
 
 type Path = { t: number[]; east_m: number[]; north_m: number[]; heading_deg?: number[] };
@@ -30,12 +31,17 @@ type Props = {
   wind?: Schemas['Wind'] | null;
   hfov: number;
   time?: number | null;
+  /** Where the sun stands, at what time. */
+  sun?: { azimuth_deg: number; label: string }[] | null;
   handles?: Handle[];
   units: Units;
   label: string;
 };
 
 const NONE: Handle[] = [];
+
+/** So many things are named, the tallest first: more would cover the sheet. */
+const MOST_LABELS = 24;
 
 type Bounds = { east: [number, number]; north: [number, number] };
 
@@ -70,7 +76,19 @@ function useSettledBounds(bounds: Bounds, frozen: boolean): Bounds {
 }
 
 export const SiteSheet = memo(function SiteSheet(props: Props) {
-  const { site, subjectWay = null, planned, flown, wind, hfov, time, handles = NONE, units, label } = props;
+  const {
+    site,
+    subjectWay = null,
+    planned,
+    flown,
+    wind,
+    hfov,
+    time,
+    sun = null,
+    handles = NONE,
+    units,
+    label,
+  } = props;
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [dragging, setDragging] = useState<string | null>(null);
   const bounds = useSettledBounds(boundsOf(props), dragging !== null);
@@ -154,6 +172,8 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
   const labels = useMemo(() => {
     const named = solids
       .filter(({ solid }) => solid.role === 'obstacle')
+      .sort((a, b) => b.solid.height_m - a.solid.height_m)
+      .slice(0, MOST_LABELS)
       .map(({ solid, of }) => ({
         text: `${solid.name}, ${withUnit(solid.height_m, 'm', units, 1)}`,
         of,
@@ -198,7 +218,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
   const windAngle = wind ? wind.from_deg : 0;
 
   return (
-    <div ref={ref} className="size-full min-h-52 overflow-hidden touch-none" data-picture="site-sheet">
+    <div ref={ref} className="size-full min-h-40 overflow-hidden touch-none" data-picture="site-sheet">
       <svg width={width} height={height} role="group" aria-label={label} className="block text-ink">
         <g stroke="var(--mesh)">
           {ticks(x.invert(0), x.invert(width), grid).map((e) => (
@@ -218,9 +238,29 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
           opacity={0.7}
         />
         {craft?.heading != null && <path d={wedge(craft)} fill="var(--haze)" opacity={0.85} />}
-        {site.solids.map((solid) => (
-          <SolidFromAbove key={solid.id + solid.name} solid={solid} x={x} y={y} />
-        ))}
+        <SiteThings site={site} x={x} y={y} />
+        {sun && (
+          <g data-role="sun" className="text-pollen-ink">
+            {sun.map((one) => {
+              const reach = Math.min(width, height) / 2 - 16;
+              const a = (one.azimuth_deg * Math.PI) / 180;
+              const [sx, sy] = [width / 2 + reach * Math.sin(a), height / 2 - reach * Math.cos(a)];
+              return (
+                <g key={one.label}>
+                  <path
+                    d={`M${width / 2 + (reach - 26) * Math.sin(a)} ${height / 2 - (reach - 26) * Math.cos(a)}L${sx} ${sy}`}
+                    stroke="currentcolor"
+                    strokeWidth={1.5}
+                  />
+                  <circle cx={sx} cy={sy} r={5} fill="var(--pollen)" />
+                  <text className="halo" x={sx + 8} y={sy + 4} fontSize={11} fill="currentcolor">
+                    {one.label}
+                  </text>
+                </g>
+              );
+            })}
+          </g>
+        )}
         {subjectWay && (
           <path
             d={through(subjectWay.east_m.map((e, i) => [x(e), y(subjectWay.north_m[i] ?? 0)]))}
@@ -378,36 +418,4 @@ function boundsOfSolid(solid: Schemas['Solid'], x: Scale, y: Scale, sheet: Box):
   const wide = half.across * Math.abs(cos) + half.along * Math.abs(sin);
   const high = half.across * Math.abs(sin) + half.along * Math.abs(cos);
   return { left: cx - wide, right: cx + wide, top: cy - high, bottom: cy + high };
-}
-
-type SolidProps = {
-  solid: Schemas['Solid'];
-  x: Scale;
-  y: Scale;
-};
-
-function SolidFromAbove({ solid, x, y }: SolidProps) {
-  const cx = x(solid.east_m);
-  const cy = y(solid.north_m);
-  const fill = solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)';
-  const stroke = solid.role === 'subject' ? 'var(--ink)' : 'var(--solid)';
-  const w = Math.max(2.5, solid.width_m * x.perUnit);
-  const l = Math.max(2.5, solid.length_m * x.perUnit);
-  return (
-    <g>
-      {solid.shape === 'cylinder' ? (
-        <circle cx={cx} cy={cy} r={w / 2} fill={fill} stroke={stroke} />
-      ) : (
-        <rect
-          x={cx - w / 2}
-          y={cy - l / 2}
-          width={w}
-          height={l}
-          fill={fill}
-          stroke={stroke}
-          transform={`rotate(${solid.heading_deg} ${cx} ${cy})`}
-        />
-      )}
-    </g>
-  );
 }

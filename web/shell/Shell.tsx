@@ -147,6 +147,8 @@ function Preferences({ open, onClose }: { open: boolean; onClose: () => void }) 
   const leave = useMutation({
     mutationFn: () => call<null>('DELETE', '/session'),
     onSettled: () => {
+      // Loaded only here: the store of the field is of no use to most pages.
+      void import('~/stations/plan/day/fieldStore').then((field) => field.forgetDays());
       client.clear();
       navigate('/sign-in');
     },

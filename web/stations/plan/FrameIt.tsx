@@ -1,4 +1,5 @@
-// Frame it: from the picture that is wanted to where the lens must be. The answer is the server's; one press puts it in.
+// Start from the picture: how much of the frame the subject fills, where the horizon lies, how long it is held, what stays hidden at the
+// start. The server works out distance, height, tilt and pace; one press puts them in.
 import { useMutation } from '@tanstack/react-query';
 import { memo, useState } from 'react';
 import { call, type Schemas } from '~/api/client';
@@ -7,12 +8,15 @@ import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Dial } from '~/kit/Dial';
 import { Notice } from '~/kit/Notice';
+import { Pick } from '~/kit/Pick';
 import { useSession } from '~/shell/session';
 import { withUnit } from '~/units';
-import { rounded, type Values } from './draft';
+import type { Values } from './draft';
+import type { Draft } from './usePlan';
 
 type Props = {
-  rigId: number;
+  /** The draft as it is when the answer is asked for. */
+  draftNow: () => Draft;
   site: Schemas['Site'];
   subjectId: string | null;
   parameters: Schemas['Parameter'][];
@@ -21,34 +25,47 @@ type Props = {
 
 const HORIZON = { upper: 1 / 3, middle: 0.5, lower: 2 / 3 };
 
-export const FrameIt = memo(function FrameIt({ rigId, site, subjectId, parameters, set }: Props) {
+const NOTHING = 'nothing';
+
+export const FrameIt = memo(function FrameIt({ draftNow, site, subjectId, parameters, set }: Props) {
   const { units } = useSession();
   const solid = site.document.solids.find((item) => item.id === subjectId && item.role === 'subject');
+  const [at, setAt] = useState<'start' | 'end'>('end');
   const [tall, setTall] = useState(solid?.height_m ?? 6);
   const [fills, setFills] = useState(33);
   const [horizon, setHorizon] = useState<keyof typeof HORIZON>('upper');
+  const [hold, setHold] = useState(10);
+  const [hidden, setHidden] = useState(NOTHING);
   const ids = parameters.map((parameter) => parameter.id);
-  const away = ids.includes('radius_m') ? 'radius_m' : ids.includes('distance_m') ? 'distance_m' : null;
   const compose = useMutation({
     mutationFn: () =>
       call<Schemas['Composition']>('POST', '/compositions', {
-        rig_id: rigId,
-        subject_m: tall,
-        fills: fills / 100,
-        horizon_y: HORIZON[horizon],
+        ...draftNow(),
+        picture: {
+          at,
+          subject_m: tall,
+          fills: fills / 100,
+          horizon_y: HORIZON[horizon],
+          hold_s: hold,
+          ...(hidden === NOTHING ? {} : { hidden }),
+        },
       }),
-    onSuccess: (found) => {
-      const next: Values = {};
-      if (away !== null) next[away] = rounded(found.distance_m, 0.5);
-      if (ids.includes('height_m')) next.height_m = rounded(Math.max(0.5, found.height_m), 0.5);
-      if (ids.includes('tilt_start_deg')) next.tilt_start_deg = Math.round(found.tilt_deg);
-      set(next);
-    },
+    onSuccess: (found) => set(found.parameters as Values),
   });
-  if (away === null) return null;
+  if (!ids.includes('radius_m') && !ids.includes('distance_m')) return null;
+  const water = (site.document.areas ?? []).some((area) => area.kind === 'water');
   return (
-    <Card className="p-3 grid gap-1.5" label="Frame it">
-      <h2>Frame it</h2>
+    <Card className="p-3 grid gap-1.5" label="Start from the picture">
+      <h2>Start from the picture</h2>
+      <Choice
+        label="The picture is that of"
+        value={at}
+        onChange={setAt}
+        options={[
+          { value: 'start', label: 'The start' },
+          { value: 'end', label: 'The end' },
+        ]}
+      />
       <Dial
         label="The subject is this tall"
         value={tall}
@@ -70,6 +87,17 @@ export const FrameIt = memo(function FrameIt({ rigId, site, subjectId, parameter
         units={units}
         onChange={setFills}
       />
+      <Dial
+        label="Held for"
+        value={hold}
+        unit="s"
+        least={3}
+        most={30}
+        step={1}
+        places={0}
+        units={units}
+        onChange={setHold}
+      />
       <Choice
         label="Horizon"
         value={horizon}
@@ -80,16 +108,38 @@ export const FrameIt = memo(function FrameIt({ rigId, site, subjectId, parameter
           { value: 'lower', label: 'Lower third' },
         ]}
       />
+      <Pick
+        label="Hidden in the first frame"
+        value={hidden}
+        onChange={setHidden}
+        options={[
+          { value: NOTHING, label: 'Nothing has to be' },
+          ...(water ? [{ value: 'sea', label: 'All water' }] : []),
+          ...site.document.solids
+            .filter((item) => item.id !== '')
+            .slice(0, 40)
+            .map((item) => ({ value: item.id, label: item.name })),
+        ]}
+      />
       <Button onClick={() => compose.mutate()} disabled={compose.isPending}>
-        Start from there
+        Work it out
       </Button>
       {compose.error && <Notice error={compose.error} />}
       {compose.data && (
-        <p className="m-0 text-sm text-ink-soft" role="status">
-          From {withUnit(compose.data.distance_m, 'm', units)} away,{' '}
-          {withUnit(compose.data.height_m, 'm', units)} up, tilt{' '}
-          {withUnit(compose.data.tilt_deg, 'deg', units, 0)}.
-        </p>
+        <div role="status" className="text-sm text-ink-soft grid gap-1">
+          <p className="m-0">
+            From {withUnit(compose.data.distance_m, 'm', units)} away,{' '}
+            {withUnit(compose.data.height_m, 'm', units)} up, tilt{' '}
+            {withUnit(compose.data.tilt_deg, 'deg', units, 0)}, held for{' '}
+            {withUnit(compose.data.reached.hold_s, 's', units)}.
+            {compose.data.hidden === true && ' It is not seen in the first frame.'}
+          </p>
+          {compose.data.notes.map((note) => (
+            <p key={note} className="m-0">
+              {note}
+            </p>
+          ))}
+        </div>
       )}
     </Card>
   );

@@ -1,9 +1,9 @@
 // Plan: a shot worked out on the site sheet. Every drag asks the server; path, thumb sheet, frames and checks follow.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { call, type Problem, type Schemas } from '~/api/client';
-import { useMoves, useRigs, useShot, useShots, useSites } from '~/api/queries';
+import { useGround, useMoves, useRigs, useShot, useShots, useSites } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
@@ -14,15 +14,33 @@ import { SideSheet } from '~/pictures/SideSheet';
 import { SiteSheet } from '~/pictures/SiteSheet';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
 import { useSession } from '~/shell/session';
+import { BriefCard, NO_BRIEF } from './BriefCard';
 import { Combine } from './Combine';
 import { Cues } from './Cues';
 import { draftOf, newDraft, rounded, type Values, withMove, withValues } from './draft';
 import { Findings } from './Findings';
 import { FrameIt } from './FrameIt';
+import { PlanNav } from './PlanNav';
+import { Readings, type ReadingView } from './Readings';
 import { SetUp } from './SetUp';
 import { Shape } from './Shape';
+import { TakeAlong } from './TakeAlong';
 import { useHandles } from './useHandles';
 import { type Draft, usePlan } from './usePlan';
+
+const CameraWindow = lazy(() => import('~/stage/CameraWindow'));
+
+/** What the lower card shows: the part to play, what the lens sees, or one of the readings. */
+const LOWER = {
+  sheet: 'Thumb sheet',
+  lens: 'Lens',
+  reveal: 'Reveal',
+  depth: 'Depth',
+  room: 'Room',
+  wind: 'Wind',
+  edit: 'Edit',
+  variants: 'Variants',
+};
 
 export default function PlanStation() {
   const params = useParams();
@@ -69,6 +87,8 @@ export default function PlanStation() {
 
 const NONE: Schemas['Parameter'][] = [];
 
+const NO_GROUND: number[][] = [];
+
 type Props = {
   first: Draft;
   shot: Schemas['Shot'] | null;
@@ -82,6 +102,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   const { units } = useSession();
   const [title, setTitle] = useState(shot?.title ?? '');
   const [time, setTime] = useState<number | null>(null);
+  const [lower, setLower] = useState<keyof typeof LOWER>('sheet');
   const { draft, change, plan, problem, busy } = usePlan(first);
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -102,6 +123,32 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   const setting = useMemo(
     () => ({ mode, move, site_id, rig_id, subject_id, subject_at, aim, wind }),
     [mode, move, site_id, rig_id, subject_id, subject_at, aim, wind],
+  );
+  const ground = useGround(site, lower === 'lens');
+  const draftRef = useRef(draft);
+  draftRef.current = draft;
+  const draftNow = useCallback(() => draftRef.current, []);
+  const setBrief = useCallback(
+    (brief: Schemas['Brief']) => change((draft) => ({ ...draft, brief })),
+    [change],
+  );
+  const showVariant = useCallback(
+    (variant: Schemas['Variant']) => {
+      change((draft) => {
+        const same = variant.move === draft.move && variant.parts === null;
+        return {
+          ...draft,
+          move: variant.move,
+          parameters: same
+            ? { ...(draft.parameters as Values), ...(variant.parameters as Values) }
+            : (variant.parameters as Values),
+          join: variant.join ?? undefined,
+          parts: variant.parts ?? undefined,
+        };
+      });
+      setLower('sheet');
+    },
+    [change],
   );
   const latest = useRef(plan);
   latest.current = plan;
@@ -173,7 +220,8 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
           />
           <p className="m-0 text-sm text-ink-soft min-h-5">{plan?.summary ?? ''}</p>
         </div>
-        <div className="flex gap-2">
+        <div className="flex flex-wrap gap-2">
+          <PlanNav now="shot" shot={shot?.id ?? null} site={site.id} />
           <Link className={buttonLook()} to={`/plan/moves/${draft.move}`}>
             All moves
           </Link>
@@ -187,11 +235,14 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
         </div>
       </div>
       <div
-        className="grid gap-3 min-w-0 min-h-0 lg:grid-rows-[minmax(230px,1.05fr)_auto_minmax(230px,1fr)]"
+        className={`grid gap-3 min-w-0 min-h-0 ${lower === 'lens' ? 'lg:grid-rows-[minmax(180px,0.6fr)_minmax(380px,1.6fr)]' : 'lg:grid-rows-[minmax(190px,0.8fr)_auto_minmax(300px,1.25fr)]'}`}
         aria-busy={busy}
       >
         <div className="grid gap-3 sm:grid-cols-[1.25fr_1fr] min-h-0">
-          <Card caption="From above, metres" className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0">
+          <Card
+            caption="From above, metres"
+            className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0 overflow-hidden"
+          >
             <SiteSheet
               site={site.document}
               subject={plan?.subject ?? null}
@@ -211,26 +262,63 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
             )}
           </Card>
         </div>
-        <Card className="p-3">
-          {plan ? (
-            <FrameStrip frames={plan.frames} aspect={plan.camera.aspect} onTime={setTime} />
-          ) : (
-            <div className="h-24" />
-          )}
-        </Card>
-        <Card className="min-h-72 lg:min-h-0" label="Thumb sheet">
-          {plan && (
-            <StaveLanes
-              lanes={lanes}
-              planned={planned}
-              flown={null}
-              from={0}
-              to={plan.phases.duration_s}
-              hold={hold}
-              time={time}
-              onTime={setTime}
-            />
-          )}
+        {lower !== 'lens' && (
+          <Card className="p-3">
+            {plan ? (
+              <FrameStrip frames={plan.frames} aspect={plan.camera.aspect} onTime={setTime} />
+            ) : (
+              <div className="h-24" />
+            )}
+          </Card>
+        )}
+        <Card className="min-h-72 lg:min-h-0 grid grid-rows-[auto_1fr]" label={LOWER[lower]}>
+          <div
+            className="flex flex-wrap border-b border-line"
+            role="tablist"
+            aria-label="What is shown below"
+          >
+            {(Object.keys(LOWER) as (keyof typeof LOWER)[]).map((one) => (
+              <button
+                key={one}
+                type="button"
+                role="tab"
+                aria-selected={one === lower}
+                className={`min-h-11 px-3 cursor-pointer bg-transparent ${one === lower ? 'font-semibold text-ink shadow-[inset_0_-3px_0_var(--larkspur)]' : 'text-ink-soft'}`}
+                onClick={() => setLower(one)}
+              >
+                {LOWER[one]}
+              </button>
+            ))}
+          </div>
+          <div className="min-h-60 lg:min-h-0 min-w-0">
+            {plan && lower === 'sheet' && (
+              <StaveLanes
+                lanes={lanes}
+                planned={planned}
+                flown={null}
+                from={0}
+                to={plan.phases.duration_s}
+                hold={hold}
+                time={time}
+                onTime={setTime}
+              />
+            )}
+            {plan && lower === 'lens' && (
+              <Suspense fallback={<Skeleton className="h-full" />}>
+                <CameraWindow
+                  plan={plan}
+                  site={site.document}
+                  ground={ground.data?.ground ?? NO_GROUND}
+                  time={time}
+                  onTime={setTime}
+                  safe={plan.reading?.edit.safe ?? null}
+                />
+              </Suspense>
+            )}
+            {plan && lower !== 'sheet' && lower !== 'lens' && (
+              <Readings view={lower as ReadingView} plan={plan} onVariant={showVariant} />
+            )}
+          </div>
         </Card>
       </div>
       <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
@@ -251,7 +339,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
         {site && plan && (
           <FrameIt
             key={`${draft.rig_id} ${draft.subject_id}`}
-            rigId={draft.rig_id}
+            draftNow={draftNow}
             site={site}
             subjectId={draft.subject_id ?? null}
             parameters={parameters}
@@ -268,6 +356,8 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
           shots={shots}
           shot={shot}
         />
+        <BriefCard brief={draft.brief ?? NO_BRIEF} onChange={setBrief} />
+        <TakeAlong shot={shot} rigId={draft.rig_id} />
         {plan && <Cues cues={plan.cues} time={time} onTime={setTime} />}
       </aside>
     </main>

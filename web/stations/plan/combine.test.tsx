@@ -62,22 +62,46 @@ describe('the wanted picture', () => {
   );
   const shown = (given = parameters) => {
     const set = vi.fn();
-    draw(<FrameIt rigId={3} site={site} subjectId="stack" parameters={given} set={set} />);
+    draw(
+      <FrameIt
+        draftNow={() => ({ site_id: 1, rig_id: 3, mode: 'standard', move: 'push-in' })}
+        site={site}
+        subjectId="stack"
+        parameters={given}
+        set={set}
+      />,
+    );
     return set;
   };
 
   it('is asked of the server, and its answer put into the dials', async () => {
     const asked = answer({
-      'POST /compositions': { body: { distance_m: 21.26, height_m: 3.04, tilt_deg: -8.2 } },
+      'POST /compositions': {
+        body: {
+          distance_m: 21.26,
+          height_m: 3.04,
+          tilt_deg: -8.2,
+          parameters: { distance_m: 41.5, height_m: 3 },
+          reached: { distance_m: 21.26, height_m: 3, hold_s: 9.9 },
+          hidden: null,
+          notes: ['Half a metre is taken.'],
+        },
+      },
     });
     const set = shown();
     fireEvent.click(screen.getByRole('radio', { name: 'Middle' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Start from there' }));
-    await waitFor(() =>
-      expect(set).toHaveBeenCalledWith({ distance_m: 21.5, height_m: 3, tilt_start_deg: -8 }),
+    fireEvent.click(screen.getByRole('button', { name: 'Work it out' }));
+    await waitFor(() => expect(set).toHaveBeenCalledWith({ distance_m: 41.5, height_m: 3 }));
+    expect(asked[0]?.body).toEqual({
+      site_id: 1,
+      rig_id: 3,
+      mode: 'standard',
+      move: 'push-in',
+      picture: { at: 'end', subject_m: 9, fills: 0.33, horizon_y: 0.5, hold_s: 10 },
+    });
+    expect(screen.getByRole('status').textContent).toMatch(
+      /21\.3\sm away, 3\.0\sm up, tilt −8.*9\.9\ss.*Half a metre/,
     );
-    expect(asked[0]?.body).toEqual({ rig_id: 3, subject_m: 9, fills: 0.33, horizon_y: 0.5 });
-    expect(screen.getByRole('status').textContent).toMatch(/21\.3\sm away, 3\.0\sm up, tilt −8/);
   });
 
   it('says why there is none', async () => {
@@ -88,7 +112,7 @@ describe('the wanted picture', () => {
       },
     });
     const set = shown();
-    fireEvent.click(screen.getByRole('button', { name: 'Start from there' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Work it out' }));
     expect(await screen.findByText(/No tilt gives this picture/)).toBeTruthy();
     expect(set).not.toHaveBeenCalled();
   });

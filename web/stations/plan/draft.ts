@@ -17,6 +17,7 @@ export function draftOf(shot: Schemas['Shot'], changes: Values = {}): Draft {
     parts: shot.intent.parts,
     parameters: { ...(shot.intent.parameters as Values), ...changes },
     wind: shot.wind,
+    brief: shot.brief,
   };
 }
 

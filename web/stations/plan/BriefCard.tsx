@@ -1,0 +1,121 @@
+// What the shot is wanted for: its light, how often it is flown, what is delivered of it, and what is recorded of its sound.
+import { memo, useState } from 'react';
+import type { Schemas } from '~/api/client';
+import { Card } from '~/kit/Card';
+import { Choice } from '~/kit/Choice';
+import { Dial } from '~/kit/Dial';
+import { Pick } from '~/kit/Pick';
+import { useSession } from '~/shell/session';
+
+export const NO_BRIEF: Schemas['Brief'] = {
+  purpose: '',
+  light: { side: 'any', hour: 'any' },
+  passes: 4,
+  must: false,
+  delivered_px: 1920,
+  use_s: 6,
+  sound: '',
+  hidden: null,
+};
+
+type Props = { brief: Schemas['Brief']; onChange: (brief: Schemas['Brief']) => void };
+
+export const BriefCard = memo(function BriefCard({ brief, onChange }: Props) {
+  const { units } = useSession();
+  const put = (change: Partial<Schemas['Brief']>) => onChange({ ...brief, ...change });
+  return (
+    <Card className="p-3 grid gap-3" label="What it is for">
+      <h2>What it is for</h2>
+      <Words label="Purpose" value={brief.purpose} onChange={(purpose) => put({ purpose })} />
+      <Choice
+        label="Light from"
+        value={brief.light.side}
+        onChange={(side) => put({ light: { ...brief.light, side } })}
+        options={[
+          { value: 'any', label: 'Any' },
+          { value: 'front', label: 'Front' },
+          { value: 'side', label: 'Side' },
+          { value: 'back', label: 'Back' },
+        ]}
+      />
+      <Choice
+        label="Hour"
+        value={brief.light.hour}
+        onChange={(hour) => put({ light: { ...brief.light, hour } })}
+        options={[
+          { value: 'any', label: 'Any' },
+          { value: 'day', label: 'Day' },
+          { value: 'golden', label: 'Golden' },
+          { value: 'blue', label: 'Blue' },
+        ]}
+      />
+      <Choice
+        label="For the day"
+        value={brief.must ? 'must' : 'wish'}
+        onChange={(value) => put({ must: value === 'must' })}
+        options={[
+          { value: 'must', label: 'A must' },
+          { value: 'wish', label: 'A wish' },
+        ]}
+      />
+      <Dial
+        label="Passes"
+        value={brief.passes}
+        unit=""
+        least={1}
+        most={10}
+        step={1}
+        places={0}
+        units={units}
+        onChange={(passes) => put({ passes: Math.round(passes) })}
+      />
+      <Dial
+        label="The cut uses"
+        value={brief.use_s}
+        unit="s"
+        least={2}
+        most={20}
+        step={0.5}
+        units={units}
+        onChange={(use_s) => put({ use_s })}
+      />
+      <Pick
+        label="Delivered width"
+        value={String(brief.delivered_px)}
+        onChange={(value) => put({ delivered_px: Number(value) })}
+        options={[...new Set([1280, 1920, 2560, 3840, brief.delivered_px])]
+          .sort((a, b) => a - b)
+          .map((px) => ({ value: String(px), label: `${px} pixels` }))}
+      />
+      <Words label="Sound to record on the ground" value={brief.sound} onChange={(sound) => put({ sound })} />
+    </Card>
+  );
+});
+
+/** Text that is taken when the field is left: every change asks the server. */
+function Words({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const [typing, setTyping] = useState<string | null>(null);
+  return (
+    <label className="grid gap-1 text-sm">
+      {label}
+      <input
+        className="min-h-11 px-3 rounded-md border border-line bg-card text-base text-ink"
+        value={typing ?? value}
+        maxLength={200}
+        onChange={(event) => setTyping(event.target.value)}
+        onBlur={() => {
+          if (typing !== null && typing !== value) onChange(typing);
+          setTyping(null);
+        }}
+      />
+    </label>
+  );
+}

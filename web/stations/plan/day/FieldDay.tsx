@@ -1,0 +1,364 @@
+// The day in the field: one hand, cold thumbs, sun on the glass, perhaps no network. What is next, the battery's clock, passes logged with
+// one press, lists to tick. Everything is on the device; what the server does not have yet is counted above.
+import { useEffect, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Schemas } from '~/api/client';
+import { buttonLook } from '~/kit/Button';
+import { Skeleton } from '~/kit/Skeleton';
+import { SmallFrame } from '~/pictures/FrameStrip';
+import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
+import { clock, hour } from '~/units';
+import type { Day } from './fieldStore';
+import { type FieldState, useFieldDay } from './useFieldDay';
+
+const ROOMS = { now: 'Now', shots: 'Shots', lists: 'Lists', care: 'Care' };
+
+export default function FieldDay() {
+  const id = Number(useParams().day);
+  const field = useFieldDay(id);
+  const [room, setRoom] = useState<keyof typeof ROOMS>('now');
+  useEffect(() => {
+    document.documentElement.dataset.theme = 'field';
+  }, []);
+  const { day, state, pending } = field;
+  if (!day) {
+    return (
+      <main className="p-5 grid gap-3">
+        {state === 'loading' ? (
+          <Skeleton className="h-[70vh]" />
+        ) : (
+          <p className="text-lg" role="alert">
+            {state === 'offline'
+              ? 'This day is not on this device yet. Open it once where there is a network.'
+              : state === 'signed-out'
+                ? 'Sign in first, where there is a network.'
+                : 'There is no such day of yours.'}
+          </p>
+        )}
+        <Link className={buttonLook()} to="/plan/days">
+          Back to Plan
+        </Link>
+      </main>
+    );
+  }
+  return (
+    <main className="pb-24 max-w-3xl mx-auto px-4" data-field={state}>
+      <header className="py-3 flex flex-wrap justify-between gap-2 items-baseline">
+        <h1>{day.title}</h1>
+        <p className="m-0" role="status" data-waiting={pending.length}>
+          {state === 'ok'
+            ? 'Connected'
+            : state === 'signed-out'
+              ? 'Signed out: sign in to send'
+              : 'No network: all goes on here'}
+          {pending.length > 0 && `, ${pending.length} to send`}
+        </p>
+      </header>
+      {day.log.conflicts.length > 0 && (
+        <section
+          className="border-2 border-brick rounded-md p-3 mb-3"
+          aria-label="Entered differently on two devices"
+        >
+          <h2>Entered differently on two devices</h2>
+          <ul className="m-0 pl-5">
+            {day.log.conflicts.map((one) => (
+              <li key={one.item + one.text}>
+                {nameOf(day, one.item)}: {one.text}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {room === 'now' && <Now day={day} field={field} />}
+      {room === 'shots' && <Shots day={day} />}
+      {room === 'lists' && <Lists day={day} field={field} />}
+      {room === 'care' && <Care day={day} />}
+      <nav
+        aria-label="Rooms of the day"
+        className="fixed bottom-0 inset-x-0 grid grid-cols-4 bg-card border-t-2 border-line"
+      >
+        {(Object.keys(ROOMS) as (keyof typeof ROOMS)[]).map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-current={room === one ? 'page' : undefined}
+            className={`min-h-16 text-lg cursor-pointer ${room === one ? 'bg-larkspur text-on-larkspur font-bold' : 'bg-card text-ink'}`}
+            onClick={() => setRoom(one)}
+          >
+            {ROOMS[one]}
+          </button>
+        ))}
+      </nav>
+    </main>
+  );
+}
+
+const flown = (day: Day, shot: number) => day.log.passes[`shot-${shot}`] ?? [];
+
+const kept = (day: Day, shot: number) => flown(day, shot).filter((pass) => pass.verdict !== 'dropped').length;
+
+function nameOf(day: Day, item: string): string {
+  const shot = day.cards.find((card) => `shot-${card.shot_id}` === item);
+  const listed = day.lists.flatMap((list) => list.items).find((one) => one.id === item);
+  return shot?.title ?? listed?.text ?? item.replace('battery-', 'Battery ');
+}
+
+/** What is to be flown next: the first stretch of the timetable whose passes are not all flown. */
+function nextOf(day: Day): Schemas['Slot'] | undefined {
+  return day.timetable?.slots.find((slot) => kept(day, slot.shot_id) < slot.passes);
+}
+
+const NOTES = ['wind up', 'bird', 'late tilt', 'drifted'];
+
+function Now({ day, field }: { day: Day; field: FieldState }) {
+  const slots = day.timetable?.slots ?? [];
+  const [chosen, setChosen] = useState<number | null>(null);
+  const slot = slots.find((one) => one.shot_id === chosen) ?? nextOf(day) ?? slots.at(-1);
+  const [note, setNote] = useState('');
+  if (slot === undefined) {
+    return (
+      <p className="text-lg">
+        {day.problem?.message ?? 'Nothing is planned that fits. Plan the day anew where there is a network.'}
+      </p>
+    );
+  }
+  const passes = flown(day, slot.shot_id);
+  const number = Math.max(0, ...passes.map((pass) => pass.number)) + 1;
+  const log = (verdict: 'kept' | 'again' | 'dropped') => {
+    field.enter('pass', `shot-${slot.shot_id}`, { number, verdict, note });
+    setNote('');
+  };
+  return (
+    <div className="grid gap-4">
+      <Timer day={day} field={field} battery={slot.battery} />
+      <section className="bg-card border-2 border-line rounded-md p-4 grid gap-3" aria-label="Next shot">
+        <div className="flex justify-between gap-3 items-baseline">
+          <h2 className="text-xl!">{slot.title}</h2>
+          <span className="figure whitespace-nowrap">
+            {hour(slot.from)} to {hour(slot.to)}
+          </span>
+        </div>
+        <p className="m-0">
+          {kept(day, slot.shot_id)} of {slot.passes} passes{slot.must ? ', a must' : ''}. Next is pass{' '}
+          {number}.
+        </p>
+        <div className="flex flex-wrap gap-2" role="group" aria-label="Note for this pass">
+          {NOTES.map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={note === one}
+              className={`min-h-14 px-4 rounded-md border-2 cursor-pointer ${note === one ? 'border-larkspur bg-haze font-semibold' : 'border-line bg-card'}`}
+              onClick={() => setNote(note === one ? '' : one)}
+            >
+              {one}
+            </button>
+          ))}
+          <input
+            aria-label="Other note"
+            placeholder="other"
+            className="min-h-14 px-3 rounded-md border-2 border-line bg-card w-32"
+            value={NOTES.includes(note) ? '' : note}
+            maxLength={80}
+            onChange={(event) => setNote(event.target.value)}
+          />
+        </div>
+        <div className="grid grid-cols-3 gap-2">
+          {(
+            [
+              ['kept', 'Kept', 'bg-leaf text-card'],
+              ['again', 'Again', 'bg-card text-ink border-2 border-ink'],
+              ['dropped', 'Dropped', 'bg-card text-brick border-2 border-brick'],
+            ] as const
+          ).map(([verdict, name, look]) => (
+            <button
+              key={verdict}
+              type="button"
+              className={`min-h-20 rounded-md text-lg font-bold cursor-pointer ${look}`}
+              onClick={() => log(verdict)}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+        {passes.length > 0 && (
+          <ol className="m-0 p-0 list-none grid gap-1" aria-label="Passes so far">
+            {passes.map((pass) => (
+              <li key={`${pass.number} ${pass.at} ${pass.by}`}>
+                Pass {pass.number}, {pass.verdict}
+                {pass.note !== '' && `, ${pass.note}`}
+              </li>
+            ))}
+          </ol>
+        )}
+      </section>
+      <section aria-label="Order of the day">
+        <h2>Order of the day</h2>
+        <ul className="m-0 p-0 list-none">
+          {slots.map((one) => (
+            <li key={`${one.shot_id} ${one.from}`}>
+              <button
+                type="button"
+                className={`w-full min-h-14 text-left px-2 border-b border-line cursor-pointer grid grid-cols-[4.5rem_1fr_auto] gap-2 items-center ${one.shot_id === slot.shot_id ? 'bg-haze font-semibold' : 'bg-transparent'}`}
+                onClick={() => setChosen(one.shot_id)}
+              >
+                <span className="figure">{hour(one.from)}</span>
+                <span>{one.title}</span>
+                <span className="figure">
+                  {kept(day, one.shot_id)}/{one.passes}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}
+
+/** The clock of the battery that is in: started and stopped with one press; it says when to come home. */
+function Timer({ day, field, battery }: { day: Day; field: FieldState; battery: number }) {
+  const running = Object.entries(day.log.batteries).find(([, one]) => one.running);
+  const item = running?.[0] ?? `battery-${battery}`;
+  const one = day.log.batteries[item] ?? { running: false, since: null, flown_s: 0 };
+  const [, tick] = useState(0);
+  useEffect(() => {
+    if (!one.running) return;
+    const every = window.setInterval(() => tick((n) => n + 1), 1000);
+    return () => window.clearInterval(every);
+  }, [one.running]);
+  const seconds =
+    one.flown_s + (one.since === null ? 0 : Math.max(0, (Date.now() - Date.parse(one.since)) / 1000));
+  const usable = 60 * (day.timetable?.usable_min ?? day.batteries?.usable_min ?? 0);
+  const left = usable - seconds;
+  return (
+    <section
+      className={`rounded-md border-2 p-4 grid grid-cols-[1fr_auto] gap-3 items-center ${left < 0 ? 'border-brick' : 'border-line'} bg-card`}
+      aria-label="Battery"
+    >
+      <div>
+        <p className="m-0">{item.replace('battery-', 'Battery ')}</p>
+        <p className={`m-0 figure text-2xl font-bold ${left < 0 ? 'text-brick' : ''}`} data-timer>
+          {clock(seconds).replace(/\.\d$/, '')}
+        </p>
+        <p className="m-0">
+          {left < 0 ? 'The reserve is reached: come home.' : `${Math.floor(left / 60)} min until the reserve`}
+        </p>
+      </div>
+      <button
+        type="button"
+        className={`min-h-20 min-w-32 rounded-md text-lg font-bold cursor-pointer ${one.running ? 'bg-brick text-card' : 'bg-larkspur text-on-larkspur'}`}
+        onClick={() => field.enter('battery', item, { on: !one.running })}
+      >
+        {one.running ? 'Landed' : 'Take off'}
+      </button>
+    </section>
+  );
+}
+
+function Shots({ day }: { day: Day }) {
+  return (
+    <div className="grid gap-4">
+      {day.cards.map((card) => (
+        <details key={card.shot_id} className="bg-card border-2 border-line rounded-md p-3">
+          <summary className="text-lg font-semibold min-h-11 cursor-pointer">{card.title}</summary>
+          <p className="m-0">
+            {card.move.name}. {card.craft}, {card.mode} mode. {card.summary}
+          </p>
+          <div className="h-64 my-2">
+            <StaveLanes
+              lanes={card.presses.map(laneOf)}
+              planned={{ t: card.samples.t, fingers: card.fingers as Schemas['Plan']['fingers'] }}
+              flown={null}
+              from={0}
+              to={card.phases.duration_s}
+              hold={[card.phases.hold_from_s, card.phases.hold_to_s]}
+              time={null}
+              onTime={() => {}}
+            />
+          </div>
+          <div className="grid grid-cols-3 gap-2">
+            {card.frames.map((frame) => (
+              <SmallFrame key={frame.t} frame={frame} width={210} height={210 / card.camera.aspect} />
+            ))}
+          </div>
+          <ol className="m-0 mt-2 pl-5">
+            {card.cues.map((cue) => (
+              <li key={`${cue.t} ${cue.text}`}>
+                <span className="figure">{cue.t.toFixed(1)} s</span> {cue.text}
+              </li>
+            ))}
+          </ol>
+          {card.findings.map((finding) => (
+            <p key={finding.id} className="m-0 mt-1 border-l-3 border-pollen pl-2">
+              {finding.text}
+            </p>
+          ))}
+          {card.brief.sound !== '' && <p className="m-0 mt-1">Sound: {card.brief.sound}</p>}
+        </details>
+      ))}
+    </div>
+  );
+}
+
+function Lists({ day, field }: { day: Day; field: FieldState }) {
+  return (
+    <div className="grid gap-4">
+      {day.lists.map((list) => (
+        <section key={list.id} aria-label={list.title}>
+          <h2>{list.title}</h2>
+          {list.items.map((one) => {
+            const on = day.log.ticks[one.id]?.on ?? false;
+            return (
+              <label
+                key={one.id}
+                className="grid grid-cols-[3rem_1fr] gap-2 items-center min-h-14 border-b border-line cursor-pointer"
+              >
+                <input
+                  type="checkbox"
+                  className="size-7 accent-larkspur"
+                  checked={on}
+                  data-tick={one.id}
+                  onChange={() => field.enter('tick', one.id, { on: !on })}
+                />
+                <span className={on ? 'text-ink-soft line-through' : ''}>{one.text}</span>
+              </label>
+            );
+          })}
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function Care({ day }: { day: Day }) {
+  return (
+    <div className="grid gap-4">
+      <p className="m-0 text-lg font-semibold">{day.return.sentence}</p>
+      <ul className="m-0 p-0 list-none grid gap-3">
+        {day.cautions.map((caution) => (
+          <li key={caution.id} className="border-l-4 border-brick pl-3">
+            {caution.text}
+            {caution.shots.length > 0 && ` (${caution.shots.join(', ')})`}
+            <span className="block text-ink-soft">
+              Ask {caution.ask}. {caution.dated}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {day.missing.length > 0 && (
+        <p className="m-0 border-2 border-brick rounded-md p-3">
+          Not filled in yet: {day.missing.map((one) => MISSING[one] ?? one).join(', ')}. Larkspur assumes no
+          permission.
+        </p>
+      )}
+    </div>
+  );
+}
+
+export const MISSING: Record<string, string> = {
+  airspace: 'airspace',
+  authority: 'authority',
+  owner: 'land owner',
+  rule_source: 'source of the rules',
+};

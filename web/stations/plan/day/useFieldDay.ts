@@ -1,0 +1,138 @@
+// A day that is open in the field: from the network where there is one, else from the device; entries go onto the device first and to the
+// server when it can be reached.
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { call, Problem, type Schemas } from '~/api/client';
+import {
+  type Day,
+  device,
+  type Entry,
+  keepDay,
+  keepPerson,
+  keptDay,
+  keptPerson,
+  sent,
+  type Waiting,
+  wait,
+  waiting,
+  withWaiting,
+} from './fieldStore';
+
+export type FieldState = {
+  day: Day | null;
+  seen: string | null;
+  person: { id: number; name: string; units: 'metric' | 'feet' } | null;
+  pending: Waiting[];
+  /** ok, offline, signed-out or missing. */
+  state: 'loading' | 'ok' | 'offline' | 'signed-out' | 'missing';
+  enter: (kind: Entry['kind'], item: string, payload: Entry['payload']) => void;
+  sendNow: () => void;
+};
+
+export function useFieldDay(id: number): FieldState {
+  const [day, setDay] = useState<Day | null>(null);
+  const [seen, setSeen] = useState<string | null>(null);
+  const [person, setPerson] = useState<FieldState['person']>(null);
+  const [pending, setPending] = useState<Waiting[]>([]);
+  const [state, setState] = useState<FieldState['state']>('loading');
+  const sending = useRef(false);
+  const who = useRef(person);
+  who.current = person;
+
+  const told = useCallback((error: unknown): FieldState['state'] => {
+    if (!(error instanceof Problem)) throw error;
+    if (error.status === 401 || error.status === 419) return 'signed-out';
+    if (error.status === 404 || error.status === 403) return 'missing';
+    return 'offline';
+  }, []);
+
+  const send = useCallback(async () => {
+    if (sending.current) return;
+    sending.current = true;
+    try {
+      for (;;) {
+        const mine = (await waiting(id)).filter((entry) => entry.author === who.current?.id).slice(0, 200);
+        if (mine.length === 0) break;
+        const log = await call<Schemas['FieldLog']>('POST', `/days/${id}/entries`, {
+          entries: mine.map(({ day: _, author: __, ...entry }) => entry),
+        });
+        await sent(mine);
+        setState('ok');
+        setDay((now) => {
+          if (now === null) return now;
+          const next = { ...now, log };
+          void keepDay(next);
+          return next;
+        });
+        setPending(await waiting(id));
+      }
+    } catch (error) {
+      setState(told(error));
+    } finally {
+      sending.current = false;
+    }
+  }, [id, told]);
+
+  useEffect(() => {
+    let alive = true;
+    void (async () => {
+      const kept = await keptDay(id);
+      const known = await keptPerson();
+      const left = await waiting(id);
+      if (!alive) return;
+      setPending(left);
+      if (kept) {
+        setDay(kept.day);
+        setSeen(kept.seen);
+      }
+      if (known) setPerson(known);
+      try {
+        const me = await call<Schemas['User']>('GET', '/me');
+        const person = { id: me.id, name: me.name, units: me.units };
+        await keepPerson(person);
+        who.current = person;
+        const fresh = await call<Day>('GET', `/days/${id}`);
+        await keepDay(fresh);
+        if (!alive) return;
+        setPerson(person);
+        setDay(fresh);
+        setSeen(new Date().toISOString());
+        setState('ok');
+        void send();
+      } catch (error) {
+        if (alive) setState(told(error));
+      }
+    })();
+    const back = () => void send();
+    window.addEventListener('online', back);
+    // A network that comes back says so only sometimes: what waits is tried again now and then.
+    const again = window.setInterval(back, 15_000);
+    return () => {
+      alive = false;
+      window.removeEventListener('online', back);
+      window.clearInterval(again);
+    };
+  }, [id, send, told]);
+
+  const enter = useCallback(
+    (kind: Entry['kind'], item: string, payload: Entry['payload']) => {
+      const author = who.current?.id;
+      if (author === undefined) return;
+      const entry: Waiting = {
+        uuid: crypto.randomUUID(),
+        kind,
+        item,
+        payload,
+        device: device(),
+        made_at: new Date().toISOString(),
+        day: id,
+        author,
+      };
+      setPending((now) => [...now, entry]);
+      void wait(entry).then(send);
+    },
+    [id, send],
+  );
+
+  const shown = day && person ? { ...day, log: withWaiting(day.log, pending, person.name) } : day;
+  return { day: shown, seen, person, pending, state, enter, sendNow: () => void send() };
+}

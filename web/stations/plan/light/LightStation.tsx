@@ -1,0 +1,209 @@
+// Light: the sun's day at the site, where its light falls on the shot, when the wanted light holds, and what the camera is set to.
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { call, type Schemas } from '~/api/client';
+import { useShot, useShots, useSites } from '~/api/queries';
+import { Card } from '~/kit/Card';
+import { Notice } from '~/kit/Notice';
+import { Pick } from '~/kit/Pick';
+import { Skeleton } from '~/kit/Skeleton';
+import { SiteSheet } from '~/pictures/SiteSheet';
+import { SunDayChart, sunAt } from '~/pictures/SunDayChart';
+import { useSession } from '~/shell/session';
+import { figure, hour } from '~/units';
+import { draftOf } from '../draft';
+import { PlanNav } from '../PlanNav';
+import { ExposureCard } from './ExposureCard';
+
+export default function LightStation() {
+  const params = useParams();
+  const { whose } = useSession();
+  const sites = useSites();
+  const shots = useShots(whose);
+  const id = Number(params.shot) || shots.data?.[0]?.id;
+  const shot = useShot(id);
+  if (shot.error) throw shot.error;
+  if (!sites.data || !shots.data || (id !== undefined && !shot.data))
+    return <Skeleton className="h-[80vh] m-5" />;
+  const site = sites.data.find((one) => one.id === shot.data?.site_id) ?? sites.data[0];
+  if (!site) {
+    return (
+      <main className="p-5">
+        <Notice tone="soft" text="Your school has no site yet. Draw one under Site; the sun follows." />
+      </main>
+    );
+  }
+  return <Light key={id ?? 'none'} site={site} shot={shot.data ?? null} shots={shots.data} />;
+}
+
+type Props = { site: Schemas['Site']; shot: Schemas['Shot'] | null; shots: Schemas['Shot'][] };
+
+function Light({ site, shot, shots }: Props) {
+  const { units } = useSession();
+  const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
+  const date = search.get('date') ?? new Date().toISOString().slice(0, 10);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const light = useQuery({
+    queryKey: ['light', site.id, site.version, shot?.id, shot?.updated_at, date],
+    queryFn: () =>
+      call<Schemas['LightDay']>('POST', '/light', {
+        ...(shot ? draftOf(shot) : {}),
+        site_id: site.id,
+        date,
+        light: shot?.brief.light ?? null,
+      }),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const plan = useQuery({
+    queryKey: ['plan', shot?.id, shot?.updated_at],
+    queryFn: () => call<Schemas['Plan']>('POST', '/plans', { ...(shot ? draftOf(shot) : {}), expect: false }),
+    enabled: shot !== null,
+  });
+  const day = light.data?.day;
+  const time = chosen ?? (day ? Date.parse(day.noon) / 1000 : 0);
+  const sun = light.data ? sunAt(light.data, time) : null;
+  const variation = site.document.variation_deg ?? 0;
+  const bearings = light.data
+    ? [
+        ...(day?.rise ? [{ at: day.rise, name: 'rises' }] : []),
+        ...(day?.set ? [{ at: day.set, name: 'sets' }] : []),
+      ].map((one) => ({
+        azimuth_deg: sunAt(light.data, Date.parse(one.at) / 1000).azimuth,
+        label: `${one.name} ${hour(one.at)}`,
+      }))
+    : [];
+  return (
+    <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_330px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
+      <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
+        <div>
+          <h1>Light on {shot?.title ?? site.name}</h1>
+          <p className="m-0 text-sm text-ink-soft">{site.name}. Times in UTC.</p>
+        </div>
+        <PlanNav now="light" shot={shot?.id ?? null} site={site.id} />
+      </div>
+      <div className="grid gap-3 min-w-0 min-h-0 lg:grid-rows-[minmax(250px,1fr)_minmax(230px,0.9fr)]">
+        <Card
+          caption="The sun’s height through the day"
+          className="grid grid-rows-[auto_1fr] min-h-72 lg:min-h-0 overflow-hidden"
+        >
+          {light.data ? (
+            <SunDayChart light={light.data} time={time} onTime={setChosen} />
+          ) : (
+            <Skeleton className="h-full" />
+          )}
+        </Card>
+        <div className="grid gap-3 sm:grid-cols-[1.1fr_1fr] min-h-0">
+          <Card
+            caption="Its bearing on the site"
+            className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0 overflow-hidden"
+          >
+            <SiteSheet
+              site={site.document}
+              subject={plan.data?.subject ?? null}
+              planned={plan.data?.samples ?? null}
+              wind={null}
+              hfov={plan.data?.camera.hfov_deg ?? 70}
+              sun={
+                sun
+                  ? [
+                      ...bearings,
+                      ...(sun.altitude > -6
+                        ? [{ azimuth_deg: sun.azimuth, label: hour(new Date(1000 * time).toISOString()) }]
+                        : []),
+                    ]
+                  : null
+              }
+              units={units}
+              label={`Where the sun stands over ${site.name}`}
+            />
+          </Card>
+          <Card className="p-3 grid gap-2 content-start overflow-auto" label="The day in figures">
+            {light.error && <Notice error={light.error} />}
+            {day && sun && (
+              <>
+                <p className="m-0 text-lg font-semibold">
+                  {hour(new Date(1000 * time).toISOString())}: sun {figure(sun.altitude, 0)}° high, toward{' '}
+                  {figure(sun.azimuth, 0)}°
+                  {variation !== 0 && `, ${figure((sun.azimuth - variation + 360) % 360, 0)}° on the compass`}
+                </p>
+                {day.sentence !== '' && <p className="m-0 border-l-3 border-pollen pl-2">{day.sentence}</p>}
+                <dl className="m-0 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1">
+                  <dt>Sunrise, sunset</dt>
+                  <dd className="m-0 figure">
+                    {day.rise ? hour(day.rise) : 'none'}, {day.set ? hour(day.set) : 'none'}
+                  </dd>
+                  <dt>Golden light</dt>
+                  <dd className="m-0 figure">{spans(day.stretches.golden)}</dd>
+                  <dt>Blue light</dt>
+                  <dd className="m-0 figure">{spans(day.stretches.blue)}</dd>
+                  <dt>Highest</dt>
+                  <dd className="m-0 figure">{figure(day.highest_deg, 0)}°</dd>
+                </dl>
+                {light.data?.shot && (
+                  <div className="border-t border-line pt-2">
+                    <strong>
+                      {light.data.shot.wanted.side === 'any' && light.data.shot.wanted.hour === 'any'
+                        ? 'This shot asks for no light of its own.'
+                        : `Wanted: ${light.data.shot.wanted.side === 'any' ? 'any side' : `${light.data.shot.wanted.side} light`}, ${light.data.shot.wanted.hour === 'any' ? 'any hour' : `${light.data.shot.wanted.hour} hour`}.`}
+                    </strong>
+                    <p className="m-0">
+                      {light.data.shot.windows.length > 0
+                        ? `It holds ${spans(light.data.shot.windows)}.`
+                        : light.data.shot.sentence}
+                    </p>
+                    <p className="m-0 text-sm text-ink-soft">
+                      The camera looks from {figure(light.data.shot.heading_from_deg, 0)}° to{' '}
+                      {figure(light.data.shot.heading_to_deg, 0)}° while it holds.
+                    </p>
+                  </div>
+                )}
+              </>
+            )}
+          </Card>
+        </div>
+      </div>
+      <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
+        <Card className="p-3 grid gap-3">
+          {shots.length > 0 && (
+            <Pick
+              label="Shot"
+              value={shot ? String(shot.id) : ''}
+              onChange={(value) => navigate(`/plan/light/${value}?date=${date}`)}
+              options={shots.map((one) => ({ value: String(one.id), label: one.title }))}
+            />
+          )}
+          <label className="grid gap-1 text-sm">
+            Day
+            <input
+              type="date"
+              className="min-h-11 px-3 rounded-md border border-line bg-card text-base text-ink"
+              value={date}
+              onChange={(event) =>
+                event.target.value !== '' && setSearch({ date: event.target.value }, { replace: true })
+              }
+            />
+          </label>
+        </Card>
+        {shot && <ExposureCard rigId={shot.rig_id} home={site.document.home} time={time} />}
+        {shot && shot.brief.sound !== '' && (
+          <Card className="p-3">
+            <h2>Sound from the ground</h2>
+            <p className="m-0">{shot.brief.sound}</p>
+            <p className="m-0 text-sm text-ink-soft">
+              The craft records none that can be used: record it apart, a minute, and clap once for the cut.
+            </p>
+          </Card>
+        )}
+      </aside>
+    </main>
+  );
+}
+
+function spans(stretches: Schemas['TimeStretch'][]): string {
+  return stretches.length === 0
+    ? 'none'
+    : stretches.map((one) => `${hour(one.from)} to ${hour(one.to)}`).join(', ');
+}

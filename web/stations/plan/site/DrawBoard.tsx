@@ -1,0 +1,462 @@
+// The drawing board: the site from above, to scale, with one tool in hand. Places snap to corners and to the grid; what is chosen shows its
+// size while it is dragged and is nudged with the arrow keys.
+import {
+  type KeyboardEvent,
+  type PointerEvent,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
+import { useSize } from '~/kit/useSize';
+import { SiteThings } from '~/pictures/SiteThings';
+import { linear, roundUp, through, ticks } from '~/pictures/scale';
+import { type Units, withUnit } from '~/units';
+import {
+  type Chosen,
+  cornerMoved,
+  corners,
+  type Drawing,
+  LEAST,
+  made,
+  moved,
+  type Place,
+  snapped,
+  spotsOf,
+  type Tool,
+  thingAt,
+} from './drawing';
+
+type Props = {
+  drawing: Drawing;
+  chosen: Chosen | null;
+  tool: Tool;
+  snap: boolean;
+  units: Units;
+  onChoose: (chosen: Chosen | null) => void;
+  /** A change that is still under the hand: not a step of its own yet. */
+  onDrag: (next: Drawing) => void;
+  /** The hand lets go: one step to be undone. */
+  onDone: (next: Drawing) => void;
+  onMade: (list: { list: Chosen['list']; item: unknown }) => void;
+};
+
+const GRID = 0.5;
+
+/** How near a corner draws a place to it, px. */
+const REACH = 11;
+
+type Drag = { from: Place; start: Drawing; corner: number | null } | { pan: [number, number]; centre: Place };
+
+export function DrawBoard(props: Props) {
+  const { drawing, chosen, tool, snap, units, onChoose, onDrag, onDone, onMade } = props;
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const [view, setView] = useState<{ centre: Place; span: number } | null>(null);
+  const [places, setPlaces] = useState<Place[]>([]);
+  const [hover, setHover] = useState<Place | null>(null);
+  const drag = useRef<Drag | null>(null);
+  const [dragging, setDragging] = useState(false);
+
+  const fitted = useMemo(() => shownWhole(drawing), [drawing]);
+  // The first look shows all; after that the view is the hand's.
+  const first = useRef(fitted);
+  const { centre, span } = view ?? first.current;
+  const { x, y } = useMemo(() => {
+    const per = Math.max(0.02, Math.min(width, height) / span);
+    return {
+      x: linear(centre[0], centre[0] + 1, width / 2, width / 2 + per),
+      y: linear(centre[1], centre[1] + 1, height / 2, height / 2 - per),
+    };
+  }, [centre, span, width, height]);
+  const per = x.perUnit;
+  const step = roundUp(56 / Math.max(0.02, per));
+
+  const placeOf = useCallback(
+    (event: { clientX: number; clientY: number }, except: Chosen | null = null): Place => {
+      const box = ref.current?.getBoundingClientRect();
+      const raw: Place = [
+        x.invert(event.clientX - (box?.left ?? 0)),
+        y.invert(event.clientY - (box?.top ?? 0)),
+      ];
+      return snap ? snapped(raw, corners(drawing, except), REACH / per, GRID) : raw;
+    },
+    [drawing, snap, x, y, per, ref],
+  );
+
+  const finish = useCallback(
+    (all: Place[]) => {
+      const thing = made(tool, all);
+      setPlaces([]);
+      if (thing !== null) onMade(thing);
+    },
+    [tool, onMade],
+  );
+  // biome-ignore lint/correctness/useExhaustiveDependencies: places begun with one tool are not for another
+  useEffect(() => setPlaces([]), [tool]);
+
+  const press = (event: PointerEvent<SVGSVGElement>) => {
+    if (event.button !== 0) return;
+    (event.currentTarget as SVGSVGElement).focus();
+    if (tool !== 'choose') {
+      const place = placeOf(event);
+      const least = LEAST[tool];
+      if (least === undefined) return finish([place]);
+      const [start] = places;
+      if (
+        start &&
+        places.length >= least &&
+        Math.hypot(start[0] - place[0], start[1] - place[1]) * per < REACH
+      ) {
+        return finish(places);
+      }
+      setPlaces([...places, place]);
+      return;
+    }
+    const target = event.target as SVGElement;
+    const corner = target.dataset.corner;
+    const found = corner !== undefined && chosen ? chosen : chosenOf(drawing, target);
+    event.currentTarget.setPointerCapture(event.pointerId);
+    if (found === null) {
+      onChoose(null);
+      drag.current = { pan: [event.clientX, event.clientY], centre };
+    } else {
+      onChoose(found);
+      drag.current = {
+        from: placeOf(event, found),
+        start: drawing,
+        corner: corner === undefined ? null : Number(corner),
+      };
+    }
+    setDragging(true);
+  };
+
+  const move = (event: PointerEvent<SVGSVGElement>) => {
+    if (tool !== 'choose') setHover(placeOf(event));
+    const now = drag.current;
+    if (now === null) return;
+    if ('pan' in now) {
+      setView({
+        span,
+        centre: [
+          now.centre[0] - (event.clientX - now.pan[0]) / per,
+          now.centre[1] + (event.clientY - now.pan[1]) / per,
+        ],
+      });
+      return;
+    }
+    if (chosen === null) return;
+    const to = placeOf(event, chosen);
+    onDrag(
+      now.corner === null
+        ? moved(now.start, chosen, to[0] - now.from[0], to[1] - now.from[1])
+        : cornerMoved(now.start, chosen, now.corner, to),
+    );
+  };
+
+  const release = () => {
+    if (drag.current !== null && !('pan' in drag.current)) onDone(drawing);
+    drag.current = null;
+    setDragging(false);
+  };
+
+  const zoom = (times: number) => setView({ centre, span: Math.max(4, Math.min(4000, span * times)) });
+
+  const keys = (event: KeyboardEvent) => {
+    const far = event.shiftKey ? 5 : GRID;
+    const way = { ArrowLeft: [-far, 0], ArrowRight: [far, 0], ArrowUp: [0, far], ArrowDown: [0, -far] }[
+      event.key
+    ];
+    if (way && chosen) {
+      event.preventDefault();
+      onDone(moved(drawing, chosen, way[0] ?? 0, way[1] ?? 0));
+    } else if (event.key === 'Enter' && tool !== 'choose') {
+      event.preventDefault();
+      const least = LEAST[tool];
+      const [e, n] = centre;
+      if (least === undefined) finish([[Math.round(e), Math.round(n)]]);
+      else if (places.length >= least) finish(places);
+      else
+        finish(
+          least === 2
+            ? [
+                [e - 10, n],
+                [e + 10, n],
+              ]
+            : [
+                [e - 5, n - 5],
+                [e + 5, n - 5],
+                [e + 5, n + 5],
+                [e - 5, n + 5],
+              ],
+        );
+    } else if (event.key === 'Escape') {
+      setPlaces([]);
+      onChoose(null);
+    } else if (event.key === '+') zoom(0.8);
+    else if (event.key === '-') zoom(1.25);
+  };
+
+  const thing = chosen ? thingAt(drawing, chosen) : undefined;
+  const points = (thing?.points as number[][] | undefined) ?? null;
+  const chosenId =
+    chosen && (chosen.list === 'solids' || chosen.list === 'areas') ? String(thing?.id ?? '') : null;
+  const bar = roundUp(70 / Math.max(0.02, per));
+  const growing = hover && places.length > 0 ? [...places, hover] : places;
+  return (
+    <div ref={ref} className="relative size-full min-h-80 overflow-hidden" data-picture="draw-board">
+      <svg
+        width={width}
+        height={height}
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: the board takes the arrow keys of what is chosen
+        tabIndex={0}
+        role="application"
+        aria-label={`Drawing board of ${drawing.name}. Arrow keys move what is chosen, Enter puts the tool’s thing in the middle.`}
+        className={`block text-ink touch-none ${tool === 'choose' ? '' : 'cursor-crosshair'}`}
+        onPointerDown={press}
+        onPointerMove={move}
+        onPointerUp={release}
+        onPointerCancel={release}
+        onPointerLeave={() => setHover(null)}
+        onDoubleClick={() => places.length >= (LEAST[tool] ?? 99) && finish(places)}
+        onWheel={(event) => zoom(event.deltaY > 0 ? 1.12 : 0.89)}
+        onKeyDown={keys}
+      >
+        <g stroke="var(--mesh)">
+          {ticks(x.invert(0), x.invert(width), step).map((e) => (
+            <path key={e} d={`M${x(e)} 0V${height}`} />
+          ))}
+          {ticks(y.invert(height), y.invert(0), step).map((n) => (
+            <path key={n} d={`M0 ${y(n)}H${width}`} />
+          ))}
+        </g>
+        <circle
+          cx={x(0)}
+          cy={y(0)}
+          r={drawing.document.sight_line_m * per}
+          fill="none"
+          stroke="var(--leaf)"
+          strokeDasharray="2 6"
+        />
+        <SiteThings site={drawing.document} x={x} y={y} chosen={chosenId} />
+        {spotsOf(drawing).map((spot, index) => (
+          <g
+            // biome-ignore lint/suspicious/noArrayIndexKey: a spot is its place in the list
+            key={index}
+            data-list="spots"
+            data-index={index}
+            transform={`translate(${x(spot.east_m)} ${y(spot.north_m)})`}
+          >
+            <circle r={9} fill="transparent" data-list="spots" data-index={index} />
+            <path
+              d="M-4 -4L4 4M-4 4L4 -4"
+              stroke={
+                chosen?.list === 'spots' && chosen.index === index ? 'var(--larkspur)' : 'var(--ink-soft)'
+              }
+              strokeWidth={1.6}
+            />
+            <text className="halo" x={7} y={4} fontSize={11} fill="var(--ink-soft)">
+              {spot.up_m >= 0 ? '+' : ''}
+              {withUnit(spot.up_m, 'm', units)}
+            </text>
+          </g>
+        ))}
+        {drawing.subjects.map((subject, index) => (
+          <g key={subject.id} transform={`translate(${x(subject.east_m)} ${y(subject.north_m)})`}>
+            <circle
+              r={11}
+              data-list="subjects"
+              data-index={index}
+              fill="transparent"
+              stroke={
+                chosen?.list === 'subjects' && chosen.index === index ? 'var(--larkspur)' : 'transparent'
+              }
+              strokeWidth={2}
+            />
+            <circle r={5} fill="none" stroke="var(--pollen)" strokeWidth={2} pointerEvents="none" />
+          </g>
+        ))}
+        <g pointerEvents="none">
+          {drawing.document.solids.slice(0, 60).map((solid, index) => (
+            <text
+              // biome-ignore lint/suspicious/noArrayIndexKey: ids come from files and may repeat
+              key={`${solid.id} ${index}`}
+              className="halo"
+              x={x(solid.points?.[0]?.[0] ?? solid.east_m) + 6}
+              y={y(solid.points?.[0]?.[1] ?? solid.north_m) - 6}
+              fontSize={11}
+              fill="var(--ink-soft)"
+            >
+              {solid.name} {withUnit(solid.height_m, 'm', units)}
+            </text>
+          ))}
+          {[...(drawing.document.areas ?? []), ...(drawing.document.observers ?? [])].map((one) => {
+            const [e = 0, n = 0] = 'points' in one ? (one.points[0] ?? []) : [one.east_m, one.north_m];
+            return (
+              <text
+                key={one.id}
+                className="halo"
+                x={x(e) + 8}
+                y={y(n) + 14}
+                fontSize={11}
+                fill="var(--ink-soft)"
+              >
+                {one.name}
+              </text>
+            );
+          })}
+        </g>
+        <g transform={`translate(${x(0)} ${y(0)})`} pointerEvents="none">
+          <circle r={6} fill="var(--card)" stroke="var(--leaf)" strokeWidth={2.5} />
+          <text className="halo" x={10} y={4} fontSize={12} fill="var(--leaf)">
+            take-off
+          </text>
+        </g>
+        {points?.map(([e = 0, n = 0], index) => (
+          <g key={`${e} ${n}`}>
+            <circle
+              cx={x(e)}
+              cy={y(n)}
+              r={13}
+              fill="transparent"
+              data-corner={index}
+              className="cursor-move"
+            />
+            <circle
+              cx={x(e)}
+              cy={y(n)}
+              r={5}
+              fill="var(--card)"
+              stroke="var(--larkspur)"
+              strokeWidth={2}
+              pointerEvents="none"
+            />
+            {dragging && points.length > 1 && (
+              <Length a={[e, n]} b={points[(index + 1) % points.length] ?? []} x={x} y={y} units={units} />
+            )}
+          </g>
+        ))}
+        {dragging && thing && points === null && typeof thing.east_m === 'number' && (
+          <g pointerEvents="none">
+            <path
+              d={`M${x(0)} ${y(0)}L${x(Number(thing.east_m))} ${y(Number(thing.north_m))}`}
+              stroke="var(--larkspur)"
+              strokeDasharray="3 3"
+            />
+            <text
+              className="halo"
+              x={x(Number(thing.east_m)) + 12}
+              y={y(Number(thing.north_m)) + 22}
+              fontSize={12}
+              fill="var(--larkspur)"
+            >
+              {withUnit(Number(thing.east_m), 'm', units)} east, {withUnit(Number(thing.north_m), 'm', units)}{' '}
+              north
+              {typeof thing.width_m === 'number' &&
+                `, ${withUnit(thing.width_m, 'm', units)} × ${withUnit(Number(thing.length_m), 'm', units)}`}
+            </text>
+          </g>
+        )}
+        {growing.length > 0 && (
+          <g pointerEvents="none">
+            <path
+              d={through(growing.map(([e, n]) => [x(e), y(n)]))}
+              fill="none"
+              stroke="var(--larkspur)"
+              strokeWidth={2}
+              strokeDasharray="4 3"
+            />
+            {places.map(([e, n]) => (
+              <circle key={`${e} ${n}`} cx={x(e)} cy={y(n)} r={5} fill="var(--larkspur)" />
+            ))}
+            {growing.length > 1 && (
+              <Length a={growing.at(-2) ?? [0, 0]} b={growing.at(-1) ?? [0, 0]} x={x} y={y} units={units} />
+            )}
+          </g>
+        )}
+        <g transform={`translate(14 ${height - 14})`} className="text-ink-soft" pointerEvents="none">
+          <path d={`M0 0H${bar * per}M0 -4V4M${bar * per} -4V4`} stroke="currentcolor" strokeWidth={1.5} />
+          <text x={4} y={-7} fontSize={12}>
+            {withUnit(bar, 'm', units, 0)}
+          </text>
+        </g>
+        <g transform={`translate(${width - 24} 30)`} className="text-ink-soft" pointerEvents="none">
+          <path d="M0 12V-10M-4 -4L0 -11L4 -4" stroke="currentcolor" strokeWidth={1.5} fill="none" />
+          <text y={25} fontSize={12} textAnchor="middle">
+            N
+          </text>
+        </g>
+      </svg>
+      <div className="absolute right-2 bottom-2 flex gap-1">
+        {[
+          { name: 'Nearer', sign: '+', go: () => zoom(0.8) },
+          { name: 'Farther', sign: '−', go: () => zoom(1.25) },
+          { name: 'All of it', sign: 'All', go: () => setView(fitted) },
+        ].map((one) => (
+          <button
+            key={one.name}
+            type="button"
+            aria-label={one.name}
+            className="min-w-11 min-h-11 rounded-md border border-line bg-card cursor-pointer"
+            onClick={one.go}
+          >
+            {one.sign}
+          </button>
+        ))}
+      </div>
+      {places.length > 0 && (
+        <p className="absolute left-2 top-2 m-0 px-2 py-1 bg-card border border-line rounded-md text-sm">
+          Press the first corner again, or Enter, to close it. Escape drops it.
+        </p>
+      )}
+    </div>
+  );
+}
+
+type LengthProps = {
+  a: number[];
+  b: number[];
+  x: (v: number) => number;
+  y: (v: number) => number;
+  units: Units;
+};
+
+/** How long a side is, written beside its middle. */
+function Length({ a, b, x, y, units }: LengthProps) {
+  const [ae = 0, an = 0] = a;
+  const [be = 0, bn = 0] = b;
+  return (
+    <text
+      className="halo figure"
+      x={(x(ae) + x(be)) / 2 + 6}
+      y={(y(an) + y(bn)) / 2 - 4}
+      fontSize={12}
+      fill="var(--larkspur)"
+      pointerEvents="none"
+    >
+      {withUnit(Math.hypot(be - ae, bn - an), 'm', units)}
+    </text>
+  );
+}
+
+function shownWhole(drawing: Drawing): { centre: Place; span: number } {
+  const places = corners(drawing, null);
+  const east = places.map((p) => p[0]);
+  const north = places.map((p) => p[1]);
+  const [e0, e1] = [Math.min(-20, ...east), Math.max(20, ...east)];
+  const [n0, n1] = [Math.min(-20, ...north), Math.max(20, ...north)];
+  return { centre: [(e0 + e1) / 2, (n0 + n1) / 2], span: 1.15 * Math.max(e1 - e0, n1 - n0) };
+}
+
+/** What was pressed: things of the site carry their id, spots and subjects their list. */
+function chosenOf(drawing: Drawing, target: SVGElement): Chosen | null {
+  const list = target.dataset.list;
+  if (list === 'spots' || list === 'subjects') return { list, index: Number(target.dataset.index) };
+  const id = (target.closest('[data-thing]') as SVGElement | null)?.dataset.thing;
+  if (id === undefined) return null;
+  for (const list of ['solids', 'observers', 'areas'] as const) {
+    const index = (drawing.document[list] ?? []).findIndex((one) => one.id === id);
+    if (index >= 0) return { list, index };
+  }
+  return null;
+}

@@ -1,0 +1,92 @@
+// A file of places is looked at before it is taken: how much was found, what had to be assumed or mended, and then one step onto the site.
+import { useMutation } from '@tanstack/react-query';
+import { useRef } from 'react';
+import { type Schemas, upload } from '~/api/client';
+import { Button } from '~/kit/Button';
+import { Card } from '~/kit/Card';
+import { Notice } from '~/kit/Notice';
+import type { Drawing } from './drawing';
+
+type Props = { siteId: number | null; drawing: Drawing; onDone: (next: Drawing) => void };
+
+export function ImportPlaces({ siteId, drawing, onDone }: Props) {
+  const file = useRef<HTMLInputElement>(null);
+  const look = useMutation({
+    mutationFn: (chosen: File) => {
+      const form = new FormData();
+      form.set('file', chosen);
+      if (siteId !== null) form.set('site_id', String(siteId));
+      return upload<Schemas['SiteImport']>('/site-imports', form, () => {});
+    },
+  });
+  const found = look.data;
+  return (
+    <Card className="p-3 grid gap-2" label="From a file">
+      <h2>From a file</h2>
+      <p className="m-0 text-sm text-ink-soft">
+        GeoJSON or KML. You look at it before anything is put on the site.
+      </p>
+      <input
+        ref={file}
+        type="file"
+        accept=".json,.geojson,.kml"
+        aria-label="GeoJSON or KML file"
+        className="hidden"
+        onChange={(event) => {
+          const chosen = event.target.files?.[0];
+          if (chosen) look.mutate(chosen);
+          event.target.value = '';
+        }}
+      />
+      <Button onClick={() => file.current?.click()} disabled={look.isPending}>
+        {look.isPending ? 'Reading …' : 'Look into a file'}
+      </Button>
+      {look.error && <Notice error={look.error} />}
+      {found && (
+        <div role="status" className="grid gap-2">
+          <p className="m-0">
+            {found.found} found: {found.solids.length} that stand, {found.areas.length} areas,{' '}
+            {found.subjects.length} to film, {found.observers.length} observers, {found.spots.length} spot
+            heights.
+          </p>
+          {found.notes.map((note) => (
+            <p key={note} className="m-0 text-sm border-l-3 border-pollen pl-2">
+              {note}
+            </p>
+          ))}
+          <Button
+            primary
+            onClick={() => {
+              onDone(withImport(drawing, found, siteId === null && drawing.document.solids.length === 0));
+              look.reset();
+            }}
+          >
+            Put it on the site
+          </Button>
+        </div>
+      )}
+    </Card>
+  );
+}
+
+/** The drawing with what a file brought; a new site takes the file's own take-off point too. */
+export function withImport(drawing: Drawing, found: Schemas['SiteImport'], takeHome: boolean): Drawing {
+  const { document } = drawing;
+  return {
+    ...drawing,
+    document: {
+      ...document,
+      home: takeHome ? found.home : document.home,
+      solids: [...document.solids, ...found.solids],
+      areas: [...(document.areas ?? []), ...found.areas],
+      observers: [...(document.observers ?? []), ...found.observers],
+      ...(found.spots.length > 0
+        ? { ground: { spots: [...(document.ground?.spots ?? []), ...found.spots] } }
+        : {}),
+    },
+    subjects: [
+      ...drawing.subjects,
+      ...found.subjects.map(({ aim_m, ...subject }) => ({ ...subject, up_m: subject.base_m + aim_m })),
+    ],
+  };
+}

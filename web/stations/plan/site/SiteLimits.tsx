@@ -1,0 +1,125 @@
+// What holds for the whole site: where it lies, its limits, how the ground lies, and which way it is drawn.
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { call, type Schemas } from '~/api/client';
+import { Button } from '~/kit/Button';
+import { Card } from '~/kit/Card';
+import { Field } from '~/kit/Field';
+import { Notice } from '~/kit/Notice';
+import { NumberInput } from '~/kit/NumberInput';
+import { useSession } from '~/shell/session';
+import { type Drawing, turned } from './drawing';
+
+type Props = { drawing: Drawing; onDone: (next: Drawing) => void };
+
+export function SiteLimits({ drawing, onDone }: Props) {
+  const { units } = useSession();
+  const [turn, setTurn] = useState(0);
+  const { document } = drawing;
+  const put = (change: Partial<Drawing['document']>) =>
+    onDone({ ...drawing, document: { ...document, ...change } });
+  const heights = useMutation({
+    mutationFn: () =>
+      call<Schemas['Heights']>('POST', '/ground-heights', {
+        home: { lat: document.home.lat, lon: document.home.lon },
+        reach_m: 160,
+      }),
+    onSuccess: (found) => put({ ground: { spots: found.spots, simulated: found.simulated } }),
+  });
+  const number = (
+    label: string,
+    value: number,
+    unit: string,
+    change: (value: number) => void,
+    places = 0,
+  ) => (
+    <div className="flex justify-between items-center min-h-9">
+      <span className="text-sm">{label}</span>
+      <NumberInput
+        label={label}
+        value={value}
+        unit={unit}
+        units={units}
+        places={places}
+        onChange={change}
+        className="w-36"
+      />
+    </div>
+  );
+  return (
+    <Card className="p-3 grid gap-2" label="The whole site">
+      <h2>The whole site</h2>
+      <Field
+        label="About"
+        value={drawing.about ?? ''}
+        maxLength={300}
+        onChange={(event) => onDone({ ...drawing, about: event.target.value })}
+      />
+      {number(
+        'Latitude of take-off',
+        document.home.lat,
+        'deg',
+        (lat) => put({ home: { ...document.home, lat } }),
+        5,
+      )}
+      {number(
+        'Longitude of take-off',
+        document.home.lon,
+        'deg',
+        (lon) => put({ home: { ...document.home, lon } }),
+        5,
+      )}
+      {number(
+        'Take-off above the sea',
+        document.home.alt_m,
+        'm',
+        (alt_m) => put({ home: { ...document.home, alt_m } }),
+        1,
+      )}
+      {number('Ceiling above ground', document.ceiling_m, 'm', (ceiling_m) => put({ ceiling_m }))}
+      {number('Seen no farther than', document.sight_line_m, 'm', (sight_line_m) => put({ sight_line_m }))}
+      {number('Least distance to people', document.people_m ?? 30, 'm', (people_m) => put({ people_m }))}
+      {number(
+        'Compass off true north',
+        document.variation_deg ?? 0,
+        'deg',
+        (variation_deg) => put({ variation_deg }),
+        1,
+      )}
+      <p className="m-0 text-sm text-ink-soft">
+        Common defaults, not law: check your local authority. The sheet’s north is true north.
+      </p>
+      <div className="flex justify-between items-center gap-2">
+        <span className="text-sm">Turn the drawing</span>
+        <NumberInput label="Turn by" value={turn} unit="deg" units={units} places={1} onChange={setTurn} />
+        <Button onClick={() => onDone(turned(drawing, turn))} disabled={turn === 0}>
+          Turn
+        </Button>
+      </div>
+      <h2>The ground</h2>
+      <p className="m-0 text-sm text-ink-soft">
+        {document.ground?.profile
+          ? 'A profile along one bearing.'
+          : (document.ground?.spots?.length ?? 0) > 0
+            ? `${document.ground?.spots?.length} spot heights${document.ground?.simulated ? ', simulated' : ''}. Put in more with the spot tool.`
+            : 'Not described: taken as level with what is filmed.'}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={() => heights.mutate()} disabled={heights.isPending}>
+          Ask for heights (simulated)
+        </Button>
+        {document.ground && (
+          <Button
+            onClick={() => {
+              const { ground: _, ...rest } = document;
+              onDone({ ...drawing, document: rest });
+            }}
+          >
+            Level again
+          </Button>
+        )}
+      </div>
+      {heights.error && <Notice error={heights.error} />}
+    </Card>
+  );
+}

@@ -1,0 +1,341 @@
+// Site: the place itself, drawn or imported, from above and from the side at once. Every change is read by the server, which says what can't
+// be and offers the nearest that can; steps are undone and done again; nothing is kept until it is saved.
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { call, Problem, type Schemas } from '~/api/client';
+import { useSites } from '~/api/queries';
+import { Button, buttonLook } from '~/kit/Button';
+import { Card } from '~/kit/Card';
+import { Notice } from '~/kit/Notice';
+import { Pick } from '~/kit/Pick';
+import { Skeleton } from '~/kit/Skeleton';
+import { useLatest } from '~/kit/useLatest';
+import { useSession } from '~/shell/session';
+import { PlanNav } from '../PlanNav';
+import { DrawBoard } from './DrawBoard';
+import {
+  added,
+  began,
+  type Chosen,
+  changed,
+  type Drawing,
+  done,
+  drawingOf,
+  EMPTY,
+  type History,
+  redone,
+  removed,
+  spotsOf,
+  type Tool,
+  undone,
+} from './drawing';
+import { ImportPlaces } from './ImportPlaces';
+import { SideView } from './SideView';
+import { SiteLimits } from './SiteLimits';
+import { ThingForm } from './ThingForm';
+
+export default function SiteStation() {
+  const params = useParams();
+  const sites = useSites();
+  if (sites.error) throw sites.error;
+  if (!sites.data) return <Skeleton className="h-[80vh] m-5" />;
+  const site =
+    params.site === 'new'
+      ? null
+      : (sites.data.find((one) => String(one.id) === params.site) ?? sites.data[0] ?? null);
+  return <Board key={site === null ? 'new' : `${site.id} ${site.version}`} site={site} sites={sites.data} />;
+}
+
+const TOOLS: { id: Tool; name: string }[] = [
+  { id: 'choose', name: 'Choose' },
+  { id: 'subject', name: 'Subject' },
+  { id: 'box', name: 'Building' },
+  { id: 'cylinder', name: 'Mast' },
+  { id: 'polygon', name: 'Outline' },
+  { id: 'canopy', name: 'Trees' },
+  { id: 'wire', name: 'Wire' },
+  { id: 'people', name: 'People' },
+  { id: 'water', name: 'Water' },
+  { id: 'boundary', name: 'Boundary' },
+  { id: 'observer', name: 'Observer' },
+  { id: 'spot', name: 'Spot height' },
+];
+
+function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['Site'][] }) {
+  const { units } = useSession();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const [history, setHistory] = useState<History>(() => began(site === null ? EMPTY : drawingOf(site)));
+  const [held, setHeld] = useState<Drawing | null>(null);
+  const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [tool, setTool] = useState<Tool>('choose');
+  const [snap, setSnap] = useState(true);
+  const [theirs, setTheirs] = useState<Schemas['Site'] | null>(null);
+  const drawing = held ?? history.now;
+
+  const step = useCallback((next: Drawing) => {
+    setHeld(null);
+    setHistory((now) => done(now, next));
+  }, []);
+  const undo = useCallback(() => {
+    setChosen(null);
+    setHistory(undone);
+  }, []);
+  const redo = useCallback(() => {
+    setChosen(null);
+    setHistory(redone);
+  }, []);
+  const choose = useCallback((next: Chosen | null) => setChosen(next), []);
+  const make = useCallback(
+    ({ list, item }: { list: Chosen['list']; item: unknown }) => {
+      const next = added(history.now, list, item);
+      step(next.drawing);
+      setChosen(next.chosen);
+      setTool('choose');
+    },
+    [history.now, step],
+  );
+
+  const reading = useLatest(
+    (now: Drawing) => call<Schemas['SiteReading']>('POST', '/site-readings', now.document),
+    'larkspur:site',
+  );
+  const { ask } = reading;
+  useEffect(() => ask(history.now), [ask, history.now]);
+  const fault = reading.value?.fault ?? null;
+  const ground = reading.value?.ground ?? [];
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (target.closest('input, textarea, [role="dialog"], [role="listbox"]')) return;
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+        event.preventDefault();
+        if (event.shiftKey) redo();
+        else undo();
+      } else if (event.key === 'Delete' && chosen) {
+        setChosen(null);
+        step(removed(history.now, chosen));
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [undo, redo, chosen, history.now, step]);
+
+  const save = useMutation({
+    mutationFn: (over: number | null) =>
+      call<Schemas['Site']>(site === null ? 'POST' : 'PUT', site === null ? '/sites' : `/sites/${site.id}`, {
+        ...history.now,
+        version: over ?? site?.version ?? 0,
+      }),
+    onSuccess: (kept) => {
+      setTheirs(null);
+      client.setQueryData<Schemas['Site'][]>(['sites'], (now) =>
+        now?.some((one) => one.id === kept.id)
+          ? now.map((one) => (one.id === kept.id ? kept : one))
+          : [...(now ?? []), kept],
+      );
+      navigate(`/plan/sites/${kept.id}`, { replace: true });
+    },
+    onError: (error) => {
+      if (error instanceof Problem && error.status === 409) {
+        setTheirs((error.details as unknown as Schemas['SiteChanged']).latest);
+      }
+    },
+  });
+  const repair = () => {
+    const at = fault?.place.match(/^document\.(solids|areas)\.(\d+)\.points$/);
+    if (at && fault?.repair)
+      step(
+        changed(
+          history.now,
+          { list: at[1] as 'solids' | 'areas', index: Number(at[2]) },
+          { points: fault.repair },
+        ),
+      );
+  };
+  const list = useMemo(() => thingsOf(drawing), [drawing]);
+  const dirty = history.past.length > 0;
+
+  return (
+    <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_310px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
+      <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
+        <div className="min-w-0 grow">
+          <input
+            aria-label="Name of the site"
+            className="w-full text-xl font-bold bg-transparent border-0 border-b border-transparent hover:border-line focus:border-petal p-0 text-ink"
+            value={drawing.name}
+            maxLength={120}
+            onChange={(event) => step({ ...history.now, name: event.target.value })}
+          />
+          <p className="m-0 text-sm text-ink-soft min-h-5">
+            {site === null ? 'Not kept yet' : `Version ${site.version}${dirty ? ', changed here' : ''}`}
+          </p>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          <PlanNav now="sites" shot={null} />
+          <Button onClick={undo} disabled={history.past.length === 0} aria-label="Undo">
+            <Undo2 size={18} aria-hidden />
+          </Button>
+          <Button onClick={redo} disabled={history.future.length === 0} aria-label="Do again">
+            <Redo2 size={18} aria-hidden />
+          </Button>
+          {site && (
+            <a className={buttonLook()} href={`/api/v1/sites/${site.id}/file`} download>
+              GeoJSON
+            </a>
+          )}
+          <Button
+            primary
+            onClick={() => save.mutate(null)}
+            disabled={save.isPending || fault !== null || (!dirty && site !== null)}
+          >
+            Save the site
+          </Button>
+        </div>
+      </div>
+      <div className="grid gap-3 min-w-0 min-h-0 lg:grid-rows-[auto_minmax(300px,1fr)_150px]">
+        <div className="flex flex-wrap gap-1" role="toolbar" aria-label="Tools">
+          {TOOLS.map((one) => (
+            <button
+              key={one.id}
+              type="button"
+              aria-pressed={tool === one.id}
+              className={`min-h-11 px-3 rounded-md border cursor-pointer ${tool === one.id ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
+              onClick={() => setTool(one.id)}
+            >
+              {one.name}
+            </button>
+          ))}
+          <button
+            type="button"
+            aria-pressed={snap}
+            className={`min-h-11 px-3 rounded-md border cursor-pointer ml-auto ${snap ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
+            onClick={() => setSnap(!snap)}
+          >
+            Snap
+          </button>
+        </div>
+        <Card className="grid min-h-96 lg:min-h-0 overflow-hidden" label="From above">
+          <DrawBoard
+            drawing={drawing}
+            chosen={chosen}
+            tool={tool}
+            snap={snap}
+            units={units}
+            onChoose={choose}
+            onDrag={setHeld}
+            onDone={step}
+            onMade={make}
+          />
+        </Card>
+        <Card
+          caption="From the south"
+          className="grid grid-rows-[auto_1fr] min-h-40 lg:min-h-0 overflow-hidden"
+        >
+          <SideView
+            drawing={drawing}
+            chosen={chosen}
+            ground={ground}
+            units={units}
+            onChoose={choose}
+            onDrag={setHeld}
+            onDone={step}
+          />
+        </Card>
+      </div>
+      <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
+        {fault && (
+          <div className="grid gap-2">
+            <Notice text={`${fault.message} Expected ${fault.expected}.`} />
+            {fault.repair && <Button onClick={repair}>Untangle it</Button>}
+          </div>
+        )}
+        {theirs ? (
+          <Card className="p-3 grid gap-2" label="Somebody saved first">
+            <Notice error={save.error} />
+            <Button onClick={() => save.mutate(theirs.version)}>Save mine over it</Button>
+            <Button
+              onClick={() => {
+                step(drawingOf(theirs));
+                setTheirs(null);
+                save.reset();
+              }}
+            >
+              Look at theirs
+            </Button>
+          </Card>
+        ) : (
+          save.error && <Notice error={save.error} />
+        )}
+        {chosen && <ThingForm drawing={drawing} chosen={chosen} onDone={step} onChoose={choose} />}
+        <Card className="p-3 grid gap-2">
+          <h2>Site</h2>
+          <Pick
+            label="Site"
+            hideLabel
+            value={site === null ? 'new' : String(site.id)}
+            onChange={(value) => navigate(`/plan/sites/${value}`)}
+            options={[
+              ...sites.map((one) => ({ value: String(one.id), label: one.name })),
+              { value: 'new', label: 'A new site' },
+            ]}
+          />
+          <ul className="m-0 p-0 list-none max-h-60 overflow-auto">
+            {list.map((one) => (
+              <li key={`${one.at.list} ${one.at.index}`}>
+                <button
+                  type="button"
+                  className={`w-full text-left min-h-9 px-2 rounded-md cursor-pointer ${chosen?.list === one.at.list && chosen.index === one.at.index ? 'bg-haze font-semibold' : 'bg-transparent'}`}
+                  onClick={() => choose(one.at)}
+                >
+                  {one.name} <span className="text-sm text-ink-soft">{one.kind}</span>
+                </button>
+              </li>
+            ))}
+            {list.length === 0 && (
+              <li className="text-ink-soft">
+                Nothing yet. Take a tool and press where it stands, or look into a file.
+              </li>
+            )}
+          </ul>
+        </Card>
+        <ImportPlaces siteId={site?.id ?? null} drawing={history.now} onDone={step} />
+        <SiteLimits drawing={history.now} onDone={step} />
+      </aside>
+    </main>
+  );
+}
+
+function thingsOf(drawing: Drawing): { at: Chosen; name: string; kind: string }[] {
+  const { document } = drawing;
+  return [
+    ...drawing.subjects.map((one, index) => ({
+      at: { list: 'subjects', index } as Chosen,
+      name: one.name,
+      kind: 'filmed',
+    })),
+    ...document.solids.slice(0, 300).map((one, index) => ({
+      at: { list: 'solids', index } as Chosen,
+      name: one.name,
+      kind: one.role === 'subject' ? 'filmed' : one.shape === 'wire' ? 'wire' : 'in the way',
+    })),
+    ...(document.areas ?? []).map((one, index) => ({
+      at: { list: 'areas', index } as Chosen,
+      name: one.name,
+      kind: one.kind,
+    })),
+    ...(document.observers ?? []).map((one, index) => ({
+      at: { list: 'observers', index } as Chosen,
+      name: one.name,
+      kind: 'watches',
+    })),
+    ...spotsOf(drawing).map((one, index) => ({
+      at: { list: 'spots', index } as Chosen,
+      name: `Spot ${index + 1}`,
+      kind: `${one.up_m} m`,
+    })),
+  ];
+}

@@ -1,0 +1,135 @@
+// What is chosen on the board, in numbers: name, job, size, height. Which numbers depends on what it is.
+import { Trash2 } from 'lucide-react';
+import type { Schemas } from '~/api/client';
+import { Button } from '~/kit/Button';
+import { Card } from '~/kit/Card';
+import { Choice } from '~/kit/Choice';
+import { Field } from '~/kit/Field';
+import { NumberInput } from '~/kit/NumberInput';
+import { useSession } from '~/shell/session';
+import { type Chosen, changed, cornerAdded, type Drawing, removed, thingAt } from './drawing';
+
+type Props = {
+  drawing: Drawing;
+  chosen: Chosen;
+  onDone: (next: Drawing) => void;
+  onChoose: (chosen: Chosen | null) => void;
+};
+
+/** What each thing does for the plan: nothing is drawn that is not used. */
+const JOB: Record<string, string> = {
+  box: 'Hides, and is kept clear of.',
+  cylinder: 'Hides, and is kept clear of.',
+  polygon: 'Hides, and is kept clear of.',
+  canopy: 'Hides what is behind its crowns; under them the view is free. Moves by itself in the picture.',
+  wire: 'Hides nothing, and is kept twice as clear of. Counts for the return height.',
+  people: 'Keeps every path away.',
+  water: 'Blinds the sensors: flown higher, and by eye. Moves by itself in the picture.',
+  boundary: 'No path crosses it, nor the way home.',
+  observers: 'Sees the craft where you can’t.',
+  subjects: 'Is filmed: shots are planned on it.',
+  spots: 'Says how the ground lies: heights above ground and the ceiling follow.',
+};
+
+export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
+  const { units } = useSession();
+  const thing = thingAt(drawing, chosen);
+  if (thing === undefined) return null;
+  const put = (change: Record<string, unknown>) => onDone(changed(drawing, chosen, change));
+  const kind = String(thing.shape ?? thing.kind ?? chosen.list);
+  const number = (id: string, label: string, unit = 'm', places = 1) =>
+    typeof thing[id] === 'number' || id === 'sag_m' || id === 'clear_m' ? (
+      <div key={id} className="flex justify-between items-center min-h-9">
+        <span className="text-sm">{label}</span>
+        <NumberInput
+          label={label}
+          value={Number(thing[id] ?? 0)}
+          unit={unit}
+          units={units}
+          places={places}
+          onChange={(value) => put({ [id]: value })}
+        />
+      </div>
+    ) : null;
+  const solid = chosen.list === 'solids';
+  const points = thing.points as number[][] | undefined;
+  return (
+    <Card className="p-3 grid gap-2" label="What is chosen">
+      <div className="flex justify-between items-center gap-2">
+        <h2>{String(thing.name ?? 'Spot height')}</h2>
+        <button
+          type="button"
+          aria-label="Take it off the site"
+          className="size-11 grid place-items-center rounded-md cursor-pointer text-brick"
+          onClick={() => {
+            onChoose(null);
+            onDone(removed(drawing, chosen));
+          }}
+        >
+          <Trash2 size={18} aria-hidden />
+        </button>
+      </div>
+      <p className="m-0 text-sm text-ink-soft">{JOB[kind]}</p>
+      {'name' in thing && (
+        <Field
+          label="Name"
+          value={String(thing.name)}
+          maxLength={60}
+          onChange={(event) => put({ name: event.target.value })}
+        />
+      )}
+      {solid && kind !== 'wire' && (
+        <Choice
+          label="It is"
+          value={thing.role === 'subject' ? 'subject' : 'obstacle'}
+          onChange={(role) => put({ role })}
+          options={[
+            { value: 'obstacle', label: 'In the way' },
+            { value: 'subject', label: 'Filmed' },
+          ]}
+        />
+      )}
+      {solid && kind !== 'wire' && (
+        <Choice
+          label="It moves by itself"
+          value={thing.moves === true ? 'yes' : 'no'}
+          onChange={(value) => put({ moves: value === 'yes' })}
+          options={[
+            { value: 'no', label: 'No' },
+            { value: 'yes', label: 'Yes' },
+          ]}
+        />
+      )}
+      {points === undefined && number('east_m', 'East of take-off')}
+      {points === undefined && number('north_m', 'North of take-off')}
+      {solid &&
+        points === undefined &&
+        number('width_m', kind === 'cylinder' || kind === 'canopy' ? 'Across' : 'Width')}
+      {kind === 'box' && number('length_m', 'Length')}
+      {kind === 'box' && number('heading_deg', 'Turned', 'deg', 0)}
+      {solid && number('height_m', kind === 'wire' ? 'Height of its supports' : 'Height')}
+      {solid && number('base_m', 'Foot above take-off')}
+      {kind === 'canopy' && number('clear_m', 'Free beneath')}
+      {kind === 'wire' && number('sag_m', 'Hangs through')}
+      {chosen.list === 'subjects' && number('up_m', 'Aimed at, above take-off')}
+      {chosen.list === 'subjects' && number('base_m', 'Foot above take-off')}
+      {chosen.list === 'spots' && number('up_m', 'Above take-off')}
+      {kind === 'boundary' && (
+        <Choice
+          label="Its ends"
+          value={(thing as Schemas['Area']).closed === true ? 'closed' : 'open'}
+          onChange={(value) => put({ closed: value === 'closed' })}
+          options={[
+            { value: 'open', label: 'Open line' },
+            { value: 'closed', label: 'All round' },
+          ]}
+        />
+      )}
+      {points !== undefined && (
+        <Button onClick={() => onDone(cornerAdded(drawing, chosen, Math.max(0, points.length - 2)))}>
+          One corner more
+        </Button>
+      )}
+    </Card>
+  );
+}

@@ -1,0 +1,294 @@
+// A site as it is being drawn: what can be put on it, moved, changed and taken off again, with every step undone and done again. Pure: no
+// rule of the job, only places in metres.
+import type { Schemas } from '~/api/client';
+
+export type Drawing = Schemas['SiteForm'];
+
+export type List = 'solids' | 'areas' | 'observers' | 'subjects' | 'spots';
+
+export type Chosen = { list: List; index: number };
+
+export type Tool =
+  | 'choose'
+  | 'subject'
+  | 'box'
+  | 'cylinder'
+  | 'polygon'
+  | 'canopy'
+  | 'wire'
+  | 'people'
+  | 'water'
+  | 'boundary'
+  | 'observer'
+  | 'spot';
+
+/** Tools that take several places, and how many at least. */
+export const LEAST: Partial<Record<Tool, number>> = {
+  polygon: 3,
+  canopy: 3,
+  wire: 2,
+  people: 3,
+  water: 3,
+  boundary: 2,
+};
+
+export type Place = [number, number];
+
+export type History = { past: Drawing[]; now: Drawing; future: Drawing[] };
+
+const DEEP = 200;
+
+export const began = (now: Drawing): History => ({ past: [], now, future: [] });
+
+export function done(history: History, next: Drawing): History {
+  if (next === history.now) return history;
+  return { past: [...history.past, history.now].slice(-DEEP), now: next, future: [] };
+}
+
+export function undone({ past, now, future }: History): History {
+  const before = past.at(-1);
+  return before === undefined
+    ? { past, now, future }
+    : { past: past.slice(0, -1), now: before, future: [now, ...future] };
+}
+
+export function redone({ past, now, future }: History): History {
+  const [next, ...rest] = future;
+  return next === undefined ? { past, now, future } : { past: [...past, now], now: next, future: rest };
+}
+
+export const spotsOf = (drawing: Drawing) => drawing.document.ground?.spots ?? [];
+
+function listOf(drawing: Drawing, list: List): unknown[] {
+  if (list === 'subjects') return drawing.subjects;
+  if (list === 'spots') return spotsOf(drawing);
+  return drawing.document[list] ?? [];
+}
+
+function withList(drawing: Drawing, list: List, items: unknown[]): Drawing {
+  if (list === 'subjects') return { ...drawing, subjects: items as Drawing['subjects'] };
+  if (list === 'spots') {
+    const { ground: _, ...rest } = drawing.document;
+    const spots = items as Schemas['Spot'][];
+    return {
+      ...drawing,
+      document: spots.length === 0 ? rest : { ...rest, ground: { ...simulatedOf(drawing), spots } },
+    };
+  }
+  return { ...drawing, document: { ...drawing.document, [list]: items } };
+}
+
+const simulatedOf = (drawing: Drawing) =>
+  drawing.document.ground?.simulated === true ? { simulated: true } : {};
+
+export function thingAt(drawing: Drawing, { list, index }: Chosen): Record<string, unknown> | undefined {
+  return listOf(drawing, list)[index] as Record<string, unknown> | undefined;
+}
+
+export function changed(drawing: Drawing, { list, index }: Chosen, change: Record<string, unknown>): Drawing {
+  const items = listOf(drawing, list).map((item, k) =>
+    k === index ? { ...(item as Record<string, unknown>), ...change } : item,
+  );
+  return withList(drawing, list, items);
+}
+
+export function removed(drawing: Drawing, { list, index }: Chosen): Drawing {
+  return withList(
+    drawing,
+    list,
+    listOf(drawing, list).filter((_, k) => k !== index),
+  );
+}
+
+export function added(drawing: Drawing, list: List, item: unknown): { drawing: Drawing; chosen: Chosen } {
+  const items = listOf(drawing, list);
+  return { drawing: withList(drawing, list, [...items, item]), chosen: { list, index: items.length } };
+}
+
+const tidy = (value: number) => Math.round(value * 100) / 100;
+
+/** A thing moved over the ground, all of its places with it. */
+export function moved(drawing: Drawing, chosen: Chosen, east: number, north: number): Drawing {
+  const thing = thingAt(drawing, chosen);
+  if (thing === undefined) return drawing;
+  const change: Record<string, unknown> = {};
+  if (typeof thing.east_m === 'number') change.east_m = tidy(thing.east_m + east);
+  if (typeof thing.north_m === 'number') change.north_m = tidy(thing.north_m + north);
+  if (Array.isArray(thing.points)) {
+    change.points = (thing.points as number[][]).map(([e = 0, n = 0]) => [tidy(e + east), tidy(n + north)]);
+  }
+  return changed(drawing, chosen, change);
+}
+
+/** One corner of a thing moved to a place. */
+export function cornerMoved(drawing: Drawing, chosen: Chosen, corner: number, to: Place): Drawing {
+  const points = thingAt(drawing, chosen)?.points as number[][] | undefined;
+  return points === undefined
+    ? drawing
+    : changed(drawing, chosen, { points: points.map((p, k) => (k === corner ? to.map(tidy) : p)) });
+}
+
+/** A corner put in after another, or taken out where enough are left. */
+export function cornerAdded(drawing: Drawing, chosen: Chosen, after: number): Drawing {
+  const points = thingAt(drawing, chosen)?.points as number[][] | undefined;
+  if (points === undefined) return drawing;
+  const a = points[after] ?? [0, 0];
+  const b = points[(after + 1) % points.length] ?? [0, 0];
+  const middle = [tidy(((a[0] ?? 0) + (b[0] ?? 0)) / 2), tidy(((a[1] ?? 0) + (b[1] ?? 0)) / 2)];
+  return changed(drawing, chosen, {
+    points: [...points.slice(0, after + 1), middle, ...points.slice(after + 1)],
+  });
+}
+
+/** The whole drawing turned about take-off: one that was paced out by compass, or along a wall. */
+export function turned(drawing: Drawing, degrees: number): Drawing {
+  const [sin, cos] = [Math.sin((degrees * Math.PI) / 180), Math.cos((degrees * Math.PI) / 180)];
+  const turn = (e: number, n: number): Place => [tidy(e * cos + n * sin), tidy(-e * sin + n * cos)];
+  const each = <T>(items: T[] | undefined): T[] =>
+    (items ?? []).map((item) => {
+      const next = { ...item } as Record<string, unknown>;
+      if (typeof next.east_m === 'number' && typeof next.north_m === 'number')
+        [next.east_m, next.north_m] = turn(next.east_m, next.north_m);
+      if (Array.isArray(next.points))
+        next.points = (next.points as number[][]).map(([e = 0, n = 0]) => turn(e, n));
+      if (typeof next.heading_deg === 'number')
+        next.heading_deg = (((next.heading_deg + degrees) % 360) + 360) % 360;
+      return next as T;
+    });
+  const { document } = drawing;
+  return {
+    ...drawing,
+    subjects: each(drawing.subjects),
+    document: {
+      ...document,
+      solids: each(document.solids),
+      areas: each(document.areas),
+      observers: each(document.observers),
+      ...(document.ground?.spots
+        ? { ground: { ...document.ground, spots: each(document.ground.spots) } }
+        : {}),
+      ...(document.ground?.profile
+        ? {
+            ground: {
+              ...document.ground,
+              bearing_deg: ((((document.ground.bearing_deg ?? 0) + degrees) % 360) + 360) % 360,
+            },
+          }
+        : {}),
+    },
+  };
+}
+
+/** Every place that another can snap to. */
+export function corners(drawing: Drawing, except: Chosen | null): Place[] {
+  const out: Place[] = [[0, 0]];
+  for (const list of ['solids', 'areas', 'observers', 'subjects'] as const) {
+    listOf(drawing, list).forEach((item, index) => {
+      if (except?.list === list && except.index === index) return;
+      const thing = item as { east_m?: number; north_m?: number; points?: number[][] };
+      if (thing.points) for (const [e = 0, n = 0] of thing.points) out.push([e, n]);
+      else if (thing.east_m !== undefined && thing.north_m !== undefined)
+        out.push([thing.east_m, thing.north_m]);
+    });
+  }
+  return out;
+}
+
+/** The nearest corner within reach, else the nearest place of the grid. */
+export function snapped(place: Place, to: Place[], reach: number, grid: number): Place {
+  let best: Place | null = null;
+  let least = reach;
+  for (const corner of to) {
+    const away = Math.hypot(corner[0] - place[0], corner[1] - place[1]);
+    if (away < least) [least, best] = [away, corner];
+  }
+  return best ?? [Math.round(place[0] / grid) * grid, Math.round(place[1] / grid) * grid];
+}
+
+let counter = 0;
+const newId = (kind: string) => `${kind}-${Date.now().toString(36)}${(counter++).toString(36)}`;
+
+/** What a tool makes of the places that it was given. */
+export function made(tool: Tool, places: Place[]): { list: List; item: unknown } | null {
+  const [east, north] = places[0] ?? [0, 0];
+  const solid = { id: newId(tool), role: 'obstacle', base_m: 0, heading_deg: 0 };
+  const at = { east_m: tidy(east), north_m: tidy(north) };
+  const points = places.map((place) => place.map(tidy));
+  const spread = {
+    ...at,
+    width_m: 1,
+    length_m: 1,
+    points,
+  };
+  switch (tool) {
+    case 'subject':
+      return { list: 'subjects', item: { id: newId('subject'), name: 'subject', ...at, up_m: 2, base_m: 0 } };
+    case 'box':
+      return {
+        list: 'solids',
+        item: { ...solid, name: 'building', shape: 'box', ...at, width_m: 6, length_m: 8, height_m: 4 },
+      };
+    case 'cylinder':
+      return {
+        list: 'solids',
+        item: { ...solid, name: 'mast', shape: 'cylinder', ...at, width_m: 1, length_m: 1, height_m: 8 },
+      };
+    case 'polygon':
+      return { list: 'solids', item: { ...solid, name: 'yard', shape: 'polygon', ...spread, height_m: 3 } };
+    case 'canopy':
+      return {
+        list: 'solids',
+        item: { ...solid, name: 'trees', shape: 'canopy', ...spread, height_m: 8, clear_m: 2 },
+      };
+    case 'wire':
+      return {
+        list: 'solids',
+        item: { ...solid, name: 'wire', shape: 'wire', ...spread, height_m: 7, sag_m: 0.5 },
+      };
+    case 'people':
+    case 'water':
+      return {
+        list: 'areas',
+        item: { id: newId(tool), name: tool === 'water' ? 'water' : 'people', kind: tool, points },
+      };
+    case 'boundary':
+      return {
+        list: 'areas',
+        item: { id: newId(tool), name: 'boundary', kind: tool, points, closed: false },
+      };
+    case 'observer':
+      return { list: 'observers', item: { id: newId('observer'), name: 'observer', ...at } };
+    case 'spot':
+      return { list: 'spots', item: { ...at, up_m: 0 } };
+    default:
+      return null;
+  }
+}
+
+export const EMPTY: Drawing = {
+  name: 'A new site',
+  about: '',
+  document: {
+    home: { lat: 57.6, lon: -0.4, alt_m: 0 },
+    ceiling_m: 120,
+    sight_line_m: 300,
+    people_m: 30,
+    solids: [],
+    areas: [],
+    observers: [],
+  },
+  subjects: [],
+};
+
+export function drawingOf(site: Schemas['Site']): Drawing {
+  return {
+    name: site.name,
+    about: site.about,
+    document: {
+      ...site.document,
+      areas: site.document.areas ?? [],
+      observers: site.document.observers ?? [],
+    },
+    subjects: site.subjects,
+  };
+}
