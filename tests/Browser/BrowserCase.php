@@ -77,6 +77,20 @@ abstract class BrowserCase extends TestCase
         $this->opened = null;
     }
 
+    /**
+     * What axe-core's WCAG rules find wrong with the page as it is.
+     *
+     * @return list<string>
+     */
+    protected static function violations(Chrome $chrome): array
+    {
+        $axe = file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
+        self::assertNotFalse($axe);
+        $chrome->script($axe);
+
+        return $chrome->driver->executeAsyncScript('axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"] }).then((r) => arguments[0](r.violations.map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.target + " " + n.failureSummary).join(" | "))))');
+    }
+
     protected static function database(): PDO
     {
         return new PDO(
@@ -116,7 +130,7 @@ abstract class BrowserCase extends TestCase
         return $email;
     }
 
-    private static function setting(string $name): string
+    protected static function setting(string $name): string
     {
         $value = getenv($name);
         if ($value === false) {

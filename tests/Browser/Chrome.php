@@ -40,13 +40,14 @@ final class Chrome
     {
     }
 
-    public static function open(string $address): self
+    /** @param  list<string>  $more  flags of its own */
+    public static function open(string $address, array $more = []): self
     {
         self::startDriver();
         $profile = sys_get_temp_dir().'/larkspur-chrome-'.bin2hex(random_bytes(6));
         $options = new ChromeOptions;
         $options->setBinary('/usr/lib/chromium/chromium');
-        $options->addArguments([...self::FLAGS, '--user-data-dir='.$profile]);
+        $options->addArguments([...self::FLAGS, ...$more, '--user-data-dir='.$profile]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);

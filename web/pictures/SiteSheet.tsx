@@ -242,8 +242,12 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
         {sun && (
           <g data-role="sun" className="text-pollen-ink">
             {sun.map((one) => {
-              const reach = Math.min(width, height) / 2 - 16;
               const a = (one.azimuth_deg * Math.PI) / 180;
+              // Where that bearing meets the sheet's edge.
+              const reach = Math.min(
+                (width / 2 - 64) / Math.max(1e-6, Math.abs(Math.sin(a))),
+                (height / 2 - 18) / Math.max(1e-6, Math.abs(Math.cos(a))),
+              );
               const [sx, sy] = [width / 2 + reach * Math.sin(a), height / 2 - reach * Math.cos(a)];
               return (
                 <g key={one.label}>

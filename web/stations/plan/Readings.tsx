@@ -19,14 +19,20 @@ export const Readings = memo(function Readings({ view, plan, onVariant }: Props)
   const reading = plan.reading;
   if (reading === undefined) return <p className="m-0 p-4 text-ink-soft">Reading it …</p>;
   return (
-    <div className="h-full overflow-auto p-3" data-reading={view}>
+    <section
+      className="h-full overflow-auto p-3"
+      data-reading={view}
+      aria-label={view}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reachable
+      tabIndex={0}
+    >
       {view === 'reveal' && <Reveal plan={plan} reading={reading.reveal} />}
       {view === 'depth' && <Depth reading={reading.depth} />}
       {view === 'room' && <Room reading={reading.room} />}
       {view === 'wind' && <Wind reading={reading.wind} />}
       {view === 'edit' && <Edit reading={reading.edit} aspect={plan.camera.aspect} />}
       {view === 'variants' && <VariantList reading={reading} onVariant={onVariant} />}
-    </div>
+    </section>
   );
 });
 

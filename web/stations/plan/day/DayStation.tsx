@@ -153,7 +153,7 @@ function Worked({ first, days, shots }: { first: Day; days: Schemas['Day'][]; sh
   return (
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_330px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
       <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
-        <div className="min-w-0 grow">
+        <div className="min-w-0 flex-1 basis-72">
           <input
             aria-label="Title of the day"
             className="w-full text-xl font-bold bg-transparent border-0 border-b border-transparent hover:border-line focus:border-petal p-0 text-ink"
@@ -219,14 +219,11 @@ function Worked({ first, days, shots }: { first: Day; days: Schemas['Day'][]; sh
           {problem && <Notice error={problem} />}
         </div>
         <div className="grid gap-3 sm:grid-cols-2 min-h-0">
-          <Card className="p-3 overflow-auto" label="Shots of the day">
+          <Card className="p-3" scrolls label="Shots of the day">
             <h2>Shots of the day</h2>
             <Shots day={day} form={form} shots={shots} put={put} chosen={chosen} onChoose={setChosen} />
           </Card>
-          <Card
-            className="p-3 overflow-auto grid gap-3 content-start"
-            label="The way home, lists and cautions"
-          >
+          <Card className="p-3 grid gap-3 content-start" scrolls label="The way home, lists and cautions">
             <div>
               <h2>Return height {withUnit(day.return.height_m, 'm', units, 0)}</h2>
               <p className={`m-0 ${day.return.over_ceiling ? 'text-brick' : ''}`}>{day.return.sentence}</p>

@@ -18,7 +18,13 @@ export default function FieldDay() {
   const field = useFieldDay(id);
   const [room, setRoom] = useState<keyof typeof ROOMS>('now');
   useEffect(() => {
-    document.documentElement.dataset.theme = 'field';
+    const root = document.documentElement;
+    root.dataset.theme = 'field';
+    // What is reached with the keyboard stays clear of the strip at the foot.
+    root.style.scrollPaddingBottom = '6rem';
+    return () => {
+      root.style.scrollPaddingBottom = '';
+    };
   }, []);
   const { day, state, pending } = field;
   if (!day) {

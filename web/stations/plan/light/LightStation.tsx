@@ -79,7 +79,7 @@ function Light({ site, shot, shots }: Props) {
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_330px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
       <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
         <div>
-          <h1>Light on {shot?.title ?? site.name}</h1>
+          <h1>Light: {shot?.title ?? site.name}</h1>
           <p className="m-0 text-sm text-ink-soft">{site.name}. Times in UTC.</p>
         </div>
         <PlanNav now="light" shot={shot?.id ?? null} site={site.id} />
@@ -120,7 +120,7 @@ function Light({ site, shot, shots }: Props) {
               label={`Where the sun stands over ${site.name}`}
             />
           </Card>
-          <Card className="p-3 grid gap-2 content-start overflow-auto" label="The day in figures">
+          <Card className="p-3 grid gap-2 content-start" scrolls label="The day in figures">
             {light.error && <Notice error={light.error} />}
             {day && sun && (
               <>

@@ -10,6 +10,7 @@ import {
   useState,
 } from 'react';
 import { useSize } from '~/kit/useSize';
+import { around, placeLabels } from '~/pictures/labels';
 import { SiteThings } from '~/pictures/SiteThings';
 import { linear, roundUp, through, ticks } from '~/pictures/scale';
 import { type Units, withUnit } from '~/units';
@@ -43,6 +44,9 @@ type Props = {
 };
 
 const GRID = 0.5;
+
+/** So many things are named at a time, the tallest first. */
+const MOST_LABELS = 30;
 
 /** How near a corner draws a place to it, px. */
 const REACH = 11;
@@ -197,6 +201,40 @@ export function DrawBoard(props: Props) {
     else if (event.key === '-') zoom(1.25);
   };
 
+  const labels = useMemo(() => {
+    const at = (e: number, n: number, half = 7) => around(x(e), y(n), half);
+    const named = [
+      ...drawing.document.solids.map((solid) => ({
+        text: `${solid.name}, ${withUnit(solid.height_m, 'm', units)}`,
+        of: at(solid.points?.[0]?.[0] ?? solid.east_m, solid.points?.[0]?.[1] ?? solid.north_m),
+        tall: solid.height_m,
+      })),
+      ...(drawing.document.areas ?? []).map((area) => ({
+        text: area.name,
+        of: at(area.points[0]?.[0] ?? 0, area.points[0]?.[1] ?? 0),
+        tall: 0,
+      })),
+      ...(drawing.document.observers ?? []).map((one) => ({
+        text: one.name,
+        of: at(one.east_m, one.north_m),
+        tall: 0,
+      })),
+    ]
+      .filter(({ of }) => of.right > 0 && of.left < width && of.bottom > 0 && of.top < height)
+      .sort((a, b) => b.tall - a.tall)
+      .slice(0, MOST_LABELS);
+    return placeLabels(
+      named,
+      [
+        ...named.map(({ of }) => of),
+        ...spotsOf(drawing).map((spot) => ({ ...at(spot.east_m, spot.north_m), right: x(spot.east_m) + 48 })),
+        { ...at(0, 0, 9), right: x(0) + 62 },
+        { left: 0, top: height - 36, right: 130, bottom: height },
+      ],
+      width,
+      height,
+    );
+  }, [drawing, units, x, y, width, height]);
   const thing = chosen ? thingAt(drawing, chosen) : undefined;
   const points = (thing?.points as number[][] | undefined) ?? null;
   const chosenId =
@@ -277,34 +315,18 @@ export function DrawBoard(props: Props) {
           </g>
         ))}
         <g pointerEvents="none">
-          {drawing.document.solids.slice(0, 60).map((solid, index) => (
+          {labels.map((label) => (
             <text
-              // biome-ignore lint/suspicious/noArrayIndexKey: ids come from files and may repeat
-              key={`${solid.id} ${index}`}
+              key={`${label.text} ${label.x} ${label.y}`}
               className="halo"
-              x={x(solid.points?.[0]?.[0] ?? solid.east_m) + 6}
-              y={y(solid.points?.[0]?.[1] ?? solid.north_m) - 6}
+              x={label.x}
+              y={label.y}
               fontSize={11}
               fill="var(--ink-soft)"
             >
-              {solid.name} {withUnit(solid.height_m, 'm', units)}
+              {label.text}
             </text>
           ))}
-          {[...(drawing.document.areas ?? []), ...(drawing.document.observers ?? [])].map((one) => {
-            const [e = 0, n = 0] = 'points' in one ? (one.points[0] ?? []) : [one.east_m, one.north_m];
-            return (
-              <text
-                key={one.id}
-                className="halo"
-                x={x(e) + 8}
-                y={y(n) + 14}
-                fontSize={11}
-                fill="var(--ink-soft)"
-              >
-                {one.name}
-              </text>
-            );
-          })}
         </g>
         <g transform={`translate(${x(0)} ${y(0)})`} pointerEvents="none">
           <circle r={6} fill="var(--card)" stroke="var(--leaf)" strokeWidth={2.5} />
@@ -440,7 +462,8 @@ function Length({ a, b, x, y, units }: LengthProps) {
 }
 
 function shownWhole(drawing: Drawing): { centre: Place; span: number } {
-  const places = corners(drawing, null);
+  // Water and boundaries reach far beyond what is filmed: the first look is at what stands.
+  const places = corners({ ...drawing, document: { ...drawing.document, areas: [] } }, null);
   const east = places.map((p) => p[0]);
   const north = places.map((p) => p[1]);
   const [e0, e1] = [Math.min(-20, ...east), Math.max(20, ...east)];

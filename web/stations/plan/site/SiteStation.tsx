@@ -60,7 +60,7 @@ const TOOLS: { id: Tool; name: string }[] = [
   { id: 'water', name: 'Water' },
   { id: 'boundary', name: 'Boundary' },
   { id: 'observer', name: 'Observer' },
-  { id: 'spot', name: 'Spot height' },
+  { id: 'spot', name: 'Spot' },
 ];
 
 function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['Site'][] }) {
@@ -203,7 +203,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
               key={one.id}
               type="button"
               aria-pressed={tool === one.id}
-              className={`min-h-11 px-3 rounded-md border cursor-pointer ${tool === one.id ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
+              className={`min-h-11 px-2.5 text-sm rounded-md border cursor-pointer ${tool === one.id ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
               onClick={() => setTool(one.id)}
             >
               {one.name}
@@ -212,7 +212,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
           <button
             type="button"
             aria-pressed={snap}
-            className={`min-h-11 px-3 rounded-md border cursor-pointer ml-auto ${snap ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
+            className={`min-h-11 px-2.5 text-sm rounded-md border cursor-pointer ml-auto ${snap ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
             onClick={() => setSnap(!snap)}
           >
             Snap
@@ -315,7 +315,7 @@ function thingsOf(drawing: Drawing): { at: Chosen; name: string; kind: string }[
     ...drawing.subjects.map((one, index) => ({
       at: { list: 'subjects', index } as Chosen,
       name: one.name,
-      kind: 'filmed',
+      kind: 'aimed at',
     })),
     ...document.solids.slice(0, 300).map((one, index) => ({
       at: { list: 'solids', index } as Chosen,

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** A day worked out and worked out anew; and the same day in the field with the network cut, synced later without loss or doubles. */
+final class PlanDayTest extends BrowserCase
+{
+    public function test_the_day_is_planned_anew_at_a_touch(): void
+    {
+        $chrome = $this->asOperator('/plan/days');
+        $chrome->see('[data-picture=day-chart] [data-slot]');
+        self::assertStringContainsString('6 of 6 shots fit', $chrome->text('main'));
+        $chrome->press('Only the must-haves');
+        $chrome->seeText('3 of 6 shots fit');
+        self::assertStringContainsString('Left out.', $chrome->text('section[aria-label="Shots of the day"]'));
+        $chrome->press('All shots again');
+        $chrome->seeText('6 of 6 shots fit');
+        self::fill($chrome, 'Gusts, m/s', '19');
+        $chrome->seeText('0 of 6 shots fit');
+        self::assertStringContainsString('Gusts of', $chrome->text('section[aria-label="Shots of the day"]'));
+        $chrome->press('Ask the weather (simulated)');
+        $chrome->seeText('Skerrow weather mast, simulated');
+        self::fill($chrome, 'Mean wind, m/s', '2');
+        self::fill($chrome, 'Gusts, m/s', '3');
+        $chrome->seeText('6 of 6 shots fit');
+        self::fill($chrome, 'Batteries', '0');
+        $chrome->seeText('A day without a battery flies nothing.');
+        self::fill($chrome, 'Batteries', '4');
+        $chrome->seeText('6 of 6 shots fit');
+        self::fill($chrome, 'Temperature of the air, °C', '9');
+        $chrome->waitUntil(static fn (): bool => $chrome->count('[aria-busy=true]') === 0, 'It stays busy.');
+    }
+
+    public function test_day_and_field_can_be_read_on_every_page_they_must_fit(): void
+    {
+        $chrome = $this->asOperator('/plan/days/1');
+        foreach ([['light', 1280, 800, 1.0], ['dark', 1280, 800, 1.0], ['field', 820, 1180, 1.0], ['light', 1280, 800, 2.0]] as [$theme, $width, $height, $zoom]) {
+            $chrome->resize($width, $height, $zoom);
+            foreach (['/plan/days/1' => '[data-slot]', '/field/1' => '[data-timer]'] as $path => $sign) {
+                $chrome->visit($path)->see($sign);
+                $chrome->script('document.documentElement.dataset.theme = arguments[0]', [$theme]);
+                usleep(300000);
+                self::assertLessThanOrEqual((int) round($width / $zoom) + 1, $chrome->script('return document.documentElement.scrollWidth'), "$path, $theme, $zoom");
+                self::assertSame([], self::violations($chrome), "$path, $theme, $zoom");
+            }
+        }
+        foreach (['Shots', 'Lists', 'Care'] as $room) {
+            $chrome->press($room);
+            usleep(200000);
+            self::assertSame([], self::violations($chrome), $room);
+        }
+    }
+
+    public function test_the_field_goes_on_without_a_network_and_is_synced_later(): void
+    {
+        $port = (int) parse_url(self::setting('LARKSPUR_ADDRESS'), PHP_URL_PORT) + 61;
+        $wire = self::wire($port);
+        $tablet = Chrome::open(self::setting('LARKSPUR_ADDRESS'), ["--proxy-server=127.0.0.1:$port", '--proxy-bypass-list=<-loopback>']);
+        try {
+            $tablet->signIn('tobias@skerrow.example', self::PASSWORD);
+            $tablet->visit('/field/1')->see('[data-field=ok]');
+            // The worker has to have gathered the application once.
+            $tablet->waitUntil(static fn (): bool => $tablet->driver->executeAsyncScript('const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.open("larkspur-shell")).then((c) => c.keys()).then((k) => done(k.length > 20))') === true, 'The application is not on the device.', 30);
+
+            self::cut($wire);
+            usleep(300000);
+            $tablet->visit('/field/1')->see('[data-field=offline]');
+            $tablet->seeText('No network: all goes on here');
+            $tablet->press('wind up');
+            $tablet->press('Kept');
+            $tablet->seeText('Pass 1, kept, wind up');
+            $tablet->press('Again');
+            $tablet->seeText('Pass 2, again');
+            $tablet->press('Take off');
+            $tablet->seeText('Landed');
+            $tablet->press('Lists');
+            $tablet->find('[data-tick=bag-cards]')->click();
+            $tablet->find('[data-tick=ground-home]')->sendKeys(' ');
+            $tablet->seeText('5 to send');
+            $tablet->press('Care');
+            $tablet->seeText('Set the return height');
+            // Shut and opened again, still without a network: nothing is gone.
+            $tablet->visit('/field/1')->seeText('5 to send');
+            self::assertSame('0', self::ask('SELECT COUNT(*) FROM day_entries WHERE item = "bag-cards"'));
+
+            // Meanwhile the trainer, who has a network, says otherwise.
+            $desk = $this->chrome()->signIn(self::TRAINER, self::PASSWORD);
+            $desk->api('/days/1/entries', ['entries' => [['uuid' => '7c0c0a52-8c5b-4d0f-a0b0-00000000000a', 'kind' => 'tick', 'item' => 'ground-home', 'payload' => ['on' => false], 'device' => 'desk', 'made_at' => gmdate('Y-m-d\TH:i:s\Z')]]]);
+
+            $wire = self::wire($port);
+            $tablet->script('window.dispatchEvent(new Event("online"))');
+            $tablet->see('[data-field=ok]', 30);
+            $tablet->waitUntil(static fn (): bool => $tablet->attribute('[data-waiting]', 'data-waiting') === '0', 'Something still waits to be sent.');
+            self::assertSame('5', self::ask('SELECT COUNT(*) FROM day_entries WHERE device <> "desk"'));
+            self::assertSame('["1: kept, wind up","2: again, "]', self::ask('SELECT JSON_ARRAYAGG(CONCAT(JSON_VALUE(payload, "$.number"), ": ", JSON_VALUE(payload, "$.verdict"), ", ", IFNULL(JSON_VALUE(payload, "$.note"), "")) ORDER BY id) FROM day_entries WHERE kind = "pass"'));
+            // Sent once more, nothing is entered twice.
+            $tablet->visit('/field/1')->see('[data-field=ok]');
+            self::assertSame('5', self::ask('SELECT COUNT(*) FROM day_entries WHERE device <> "desk"'));
+            $tablet->seeText('Entered differently on two devices');
+            self::assertStringContainsString('Home point set', $tablet->text('[data-field]'));
+            $tablet->seeText('Landed');
+            $tablet->press('Landed');
+            $tablet->seeText('Take off');
+        } finally {
+            $tablet->close();
+            self::cut($wire);
+            self::database()->exec('DELETE FROM day_entries');
+        }
+    }
+
+    /** @return resource */
+    private static function wire(int $port): mixed
+    {
+        $wire = proc_open(['node', __DIR__.'/wire.mjs', (string) $port], [1 => ['pipe', 'w']], $pipes);
+        self::assertIsResource($wire);
+        self::assertSame("ready\n", fgets($pipes[1]));
+
+        return $wire;
+    }
+
+    /** @param  resource  $wire */
+    private static function cut(mixed $wire): void
+    {
+        if (is_resource($wire)) {
+            proc_terminate($wire);
+            proc_close($wire);
+        }
+    }
+
+    private static function fill(Chrome $chrome, string $label, string $value): void
+    {
+        $chrome->waitUntil(static fn (): bool => $chrome->count('[aria-busy=true]') === 0, 'It stays busy.');
+        $input = $chrome->see("input[aria-label=\"$label\"]");
+        $input->click();
+        usleep(150000);
+        $input->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $input->sendKeys($value.WebDriverKeys::ENTER);
+    }
+}
