@@ -17,7 +17,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))), new OA\Property(property: 'closed', type: 'boolean'),
 ], type: 'object')]
 #[OA\Schema(schema: 'Observer', required: ['id', 'name', 'east_m', 'north_m'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number')], type: 'object')]
-#[OA\Schema(schema: 'SiteReading', required: ['fault', 'ground'], properties: [
+#[OA\Schema(schema: 'SiteReading', required: ['fault', 'ground', 'home'], properties: [
+    new OA\Property(property: 'home', description: 'where take-off lies after it was put elsewhere (take_off); null where it stays', ref: '#/components/schemas/GeoPoint', nullable: true),
     new OA\Property(property: 'fault', required: ['place', 'message', 'expected', 'repair'], properties: [
         new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'message', type: 'string'), new OA\Property(property: 'expected', type: 'string'),
         new OA\Property(property: 'repair', description: 'the same corners in an order that does not cross', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')), nullable: true),

@@ -73,14 +73,15 @@ final class SiteChecks
         $least += $margin - self::CLEARANCE;
         if ($least < $margin) {
             $more = ceil(($margin - $least) * 2) / 2;
-            $mend = $plan->intent->number('radius_m');
+            $height = $plan->intent->number('height_m');
 
             return new Finding(
                 'clearance', Finding::BROKEN,
                 $least <= 0.05 ? sprintf('The path runs into %s at %.1f s.', $nearest->name, $at) : sprintf('Only %.1f m to %s at %.1f s; keep %.1f.', $least, $nearest->name, $at, $margin),
                 $least, $margin, 'm',
                 'Fly higher, or at another distance.',
-                $mend === null ? [] : ['height_m' => round(($plan->intent->number('height_m') ?? 0) + max($more, $nearest->body->top() + $margin - $plan->flight->up[0]), 1)],
+                // Over it: the lowest of the path clears its top.
+                $height === null ? [] : ['height_m' => round($height + max($more, $nearest->body->top() + $margin - Statistics::least($plan->flight->up)), 1)],
             );
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
@@ -25,19 +26,19 @@ final class PlanRoomsTest extends BrowserCase
     {
         $chrome = $this->shot('In over the wall');
         self::tab($chrome, 'Lens');
-        $canvas = $chrome->see('[data-picture=camera-window] canvas');
+        $chrome->see('[data-picture=camera-window] canvas');
         usleep(700000);
-        $first = $canvas->takeElementScreenshot();
+        $first = self::picture($chrome);
         self::assertGreaterThan(3, self::colours($first), 'sky, ground and what stands there');
         $chrome->find('[data-picture=camera-window] input[type=range]')->sendKeys(str_repeat(WebDriverKeys::PAGE_UP, 6));
         usleep(400000);
-        self::assertNotSame($first, $canvas->takeElementScreenshot(), 'another moment is another picture');
+        self::assertNotSame($first, self::picture($chrome), 'another moment is another picture');
         // Where the horizon is: the server's frame and the window agree to a few pixels.
         $plan = $chrome->api('/plans', json_decode((string) json_encode($this->draft($chrome, 'In over the wall')), true, 512, JSON_THROW_ON_ERROR));
         $chrome->find('[data-picture=camera-window] input[type=range]')->sendKeys(WebDriverKeys::HOME);
         $chrome->script('[...document.querySelectorAll("[data-picture=camera-window] [role=radio]")].find((r) => r.textContent === "None").click()');
         usleep(400000);
-        $picture = imagecreatefromstring($canvas->takeElementScreenshot());
+        $picture = imagecreatefromstring(self::picture($chrome));
         self::assertNotFalse($picture);
         $sky = imagecolorat($picture, 4, 4);
         $y = 4;
@@ -100,6 +101,14 @@ final class PlanRoomsTest extends BrowserCase
         $shot = $chrome->api('/shots/'.self::ask("SELECT id FROM shots WHERE title LIKE \"$title%\" LIMIT 1"));
 
         return ['site_id' => $shot['site_id'], 'rig_id' => $shot['rig_id'], 'mode' => $shot['mode'], 'move' => $shot['move'], 'subject_id' => $shot['subject_id'], 'parameters' => $shot['intent']['parameters'], 'wind' => $shot['wind'], 'expect' => false];
+    }
+
+    private static function picture(Chrome $chrome): string
+    {
+        $canvas = $chrome->find('[data-picture=camera-window] canvas');
+        self::assertInstanceOf(RemoteWebElement::class, $canvas);
+
+        return $canvas->takeElementScreenshot() ?? '';
     }
 
     private static function colours(string $png): int

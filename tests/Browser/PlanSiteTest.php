@@ -32,12 +32,12 @@ final class PlanSiteTest extends BrowserCase
         }
         $chrome->find('[data-picture=draw-board] svg')->sendKeys(WebDriverKeys::ENTER);
         $chrome->seeText('Hangs through');
-        self::assertSame(1, $chrome->count('[data-picture=draw-board] path[stroke-dasharray="9 3 2 3"]'));
+        self::assertSame(1, self::wires($chrome));
         // Undone twice and done again: keys of any drawing board.
         $chrome->find('[data-picture=draw-board] svg')->sendKeys([WebDriverKeys::CONTROL, 'z']);
-        $chrome->waitUntil(static fn (): bool => $chrome->count('[data-picture=draw-board] path[stroke-dasharray="9 3 2 3"]') === 0, 'The wire is still there.');
+        $chrome->waitUntil(static fn (): bool => self::wires($chrome) === 0, 'The wire is still there.');
         $chrome->find('button[aria-label="Do again"]')->click();
-        $chrome->waitUntil(static fn (): bool => $chrome->count('[data-picture=draw-board] path[stroke-dasharray="9 3 2 3"]') === 1, 'The wire is not there again.');
+        $chrome->waitUntil(static fn (): bool => self::wires($chrome) === 1, 'The wire is not there again.');
 
         $chrome->find('input[aria-label="Name of the site"]')->sendKeys(' by the byre');
         $chrome->press('Save the site');
@@ -133,6 +133,11 @@ final class PlanSiteTest extends BrowserCase
     private static function pressBoard(Chrome $chrome, int $x, int $y): void
     {
         (new WebDriverActions($chrome->driver))->moveToElement($chrome->find('[data-picture=draw-board] svg'), $x, $y)->click()->perform();
+    }
+
+    private static function wires(Chrome $chrome): int
+    {
+        return $chrome->count('[data-picture=draw-board] path[stroke-dasharray="9 3 2 3"]');
     }
 
     private static function rename(Chrome $chrome, string $name): void

@@ -137,7 +137,7 @@ final class DayTest extends FeatureCase
         $there = $this->actingAs($stranger)->postJson('/api/v1/shot-files', ['rig_id' => $rig->id, 'shot' => $file])->assertCreated();
         $there->assertJsonPath('subject_id', $shot->subjectId())->assertJsonPath('brief.light.hour', 'golden')->assertJsonPath('title', $shot->title);
         $mine = Planner::plan($shot->planned())->move->flight;
-        $theirs = Planner::plan(Shot::query()->with(['site', 'rig', 'operator.school'])->findOrFail($there->json('id'))->planned())->move->flight;
+        $theirs = Planner::plan(Shot::query()->with(['site', 'rig', 'operator.school'])->whereKey($there->json('id'))->firstOrFail()->planned())->move->flight;
         self::assertEqualsWithDelta($mine->east, $theirs->east, 0.01);
         self::assertEqualsWithDelta($mine->tilt, $theirs->tilt, 0.001);
         $this->postJson('/api/v1/shot-files', ['rig_id' => $rig->id, 'shot' => ['schema' => 'larkspur/shot/1']])->assertUnprocessable();

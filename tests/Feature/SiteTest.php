@@ -8,6 +8,8 @@ use App\Models\Site;
 use App\Models\User;
 use Database\Factories\ShotFactory;
 use Illuminate\Http\UploadedFile;
+use Larkspur\Geo\GeoPoint;
+use Larkspur\Geo\LocalFrame;
 use Larkspur\Site\SiteImport;
 
 /** Sites that are drawn, imported, kept and read back; and the stand-ins for the world outside. */
@@ -35,7 +37,7 @@ final class SiteTest extends FeatureCase
         $this->actingAs($trainer)->putJson("/api/v1/sites/$id", [...self::drawing(), 'name' => 'Theirs', 'version' => 2])->assertOk();
         // Who saves second is told, and gets what is there now; nothing is overwritten.
         $this->actingAs($user)->putJson("/api/v1/sites/$id", [...self::drawing(), 'name' => 'Mine again', 'version' => 2])->assertConflict()->assertJsonPath('latest.name', 'Theirs')->assertJsonPath('latest.version', 3);
-        self::assertSame('Theirs', Site::query()->findOrFail($id)->name);
+        self::assertSame('Theirs', Site::query()->whereKey($id)->firstOrFail()->name);
     }
 
     public function test_a_crossing_outline_comes_back_with_its_repair(): void
@@ -48,6 +50,16 @@ final class SiteTest extends FeatureCase
         $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => [$bow]])->assertOk()->assertJsonPath('fault', null);
         $this->postJson('/api/v1/sites', ['name' => 'far', 'subjects' => [], 'document' => ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => [['name' => 'the lighthouse', 'east_m' => 15000, 'north_m' => 0, 'width_m' => 4, 'height_m' => 20]]]])
             ->assertUnprocessable()->assertJsonPath('errors.0.place', 'document.solids.0')->assertJsonPath('detail', 'The lighthouse lies 15.0 km from take-off.');
+    }
+
+    public function test_take_off_put_elsewhere_keeps_everything_where_it_is_on_earth(): void
+    {
+        $this->actingAs(User::factory()->createOne());
+        $read = $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4], 'solids' => [], 'take_off' => ['east_m' => 100, 'north_m' => -50, 'up_m' => 2.5]])->assertOk();
+        $frame = new LocalFrame(new GeoPoint(57.6, -0.4, 4.0));
+        $place = $frame->position(new GeoPoint($read->json('home.lat'), $read->json('home.lon'), $read->json('home.alt_m')));
+        self::assertEqualsWithDelta([100.0, -50.0, 2.5], [$place->east, $place->north, $place->up], 0.002);
+        $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => []])->assertJsonPath('home', null);
     }
 
     public function test_a_file_of_places_is_looked_at_before_it_is_taken(): void

@@ -1060,6 +1060,7 @@ export interface components {
             north_m: number;
         };
         SiteReading: {
+            home: components["schemas"]["GeoPoint"] | null;
             fault: {
                 place: string;
                 message: string;
@@ -2380,6 +2381,12 @@ export interface components {
             ceiling_m: number;
             sight_line_m: number;
             solids: components["schemas"]["Solid"][];
+            /** @description only of a reading: where take-off is put on the drawing */
+            take_off?: {
+                east_m: number;
+                north_m: number;
+                up_m?: number;
+            };
             /** @description least distance to people */
             people_m?: number;
             /** @description magnetic north east of true north */

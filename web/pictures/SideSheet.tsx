@@ -14,9 +14,22 @@ type Props = {
   /** The same move as it was flown, drawn over the plan. */
   flown?: Schemas['Samples'];
   onHeight?: (height: number) => void;
+  /** The end of the way pulled up or down: climb on the way, m. */
+  onClimb?: ((climb: number) => void) | undefined;
+  /** The middle ray pulled: tilt of the lens there, degrees; true at the start of the way. */
+  onTilt?: ((tilt: number, atStart: boolean) => void) | undefined;
 };
 
-export const SideSheet = memo(function SideSheet({ plan, site, time, units, flown, onHeight }: Props) {
+export const SideSheet = memo(function SideSheet({
+  plan,
+  site,
+  time,
+  units,
+  flown,
+  onHeight,
+  onClimb,
+  onTilt,
+}: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [dragging, setDragging] = useState(false);
   const samples = plan.samples;
@@ -73,6 +86,8 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, flow
       .sort((a, b) => a[0] - b[0]),
   );
   const facing = here <= 0 ? 1 : -1;
+  const startUp = samples.up_m[0] ?? 0;
+  const endUp = samples.up_m.at(-1) ?? 0;
   const ray = (offset: number) => {
     const angle = ((samples.tilt_deg[at] ?? 0) + offset) * (Math.PI / 180);
     const far = Math.max(20, Math.abs(here) * 1.5);
@@ -196,10 +211,93 @@ export const SideSheet = memo(function SideSheet({ plan, site, time, units, flow
           <circle r={8} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={3} />
           <path d="M-3 -1.5L0 -4.5L3 -1.5M-3 1.5L0 4.5L3 1.5" stroke="var(--larkspur)" fill="none" />
         </g>
+        {onClimb && (
+          <Pull
+            name="climb"
+            label="Climb on the way. Arrow keys change it."
+            value={endUp - startUp}
+            text={withUnit(endUp - startUp, 'm', units)}
+            x={x(view.xs.at(-1) ?? 0)}
+            y={y(endUp)}
+            onPull={(_, py) => onClimb(y.invert(py) - startUp)}
+            onStep={(by) => onClimb(endUp - startUp + 0.5 * by)}
+          />
+        )}
+        {onTilt && (
+          <Pull
+            name="tilt"
+            label="Tilt of the lens. Arrow keys change it."
+            value={samples.tilt_deg[at] ?? 0}
+            text={withUnit(samples.tilt_deg[at] ?? 0, 'deg', units, 0)}
+            x={x(here) + facing * 64 * Math.cos(((samples.tilt_deg[at] ?? 0) * Math.PI) / 180)}
+            y={y(up) - 64 * Math.sin(((samples.tilt_deg[at] ?? 0) * Math.PI) / 180)}
+            onPull={(px, py) =>
+              onTilt(
+                (Math.atan2(y(up) - py, Math.max(0.5, facing * (px - x(here)))) * 180) / Math.PI,
+                at < samples.t.length / 2,
+              )
+            }
+            onStep={(by) => onTilt((samples.tilt_deg[at] ?? 0) + by, at < samples.t.length / 2)}
+          />
+        )}
       </svg>
     </div>
   );
 });
+
+type PullProps = {
+  name: string;
+  label: string;
+  value: number;
+  text: string;
+  x: number;
+  y: number;
+  /** Told where it was pulled to, in pixels of the sheet. */
+  onPull: (x: number, y: number) => void;
+  onStep: (by: number) => void;
+};
+
+/** A handle on the sheet beside that of the height: smaller, with its value while it is held. */
+function Pull({ name, label, value, text, x, y, onPull, onStep }: PullProps) {
+  const [held, setHeld] = useState(false);
+  return (
+    <g
+      data-handle={name}
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-valuenow={Math.round(value)}
+      aria-valuetext={text}
+      transform={`translate(${x} ${y})`}
+      className="cursor-grab"
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setHeld(true);
+      }}
+      onPointerMove={(event) => {
+        const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
+        if (held && box) onPull(event.clientX - box.left, event.clientY - box.top);
+      }}
+      onPointerUp={() => setHeld(false)}
+      onPointerCancel={() => setHeld(false)}
+      onKeyDown={(event) => {
+        const by = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+        if (by) {
+          event.preventDefault();
+          onStep(by * (event.shiftKey ? 5 : 1));
+        }
+      }}
+    >
+      <circle r={18} fill="transparent" />
+      <circle r={6} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={2.2} />
+      {held && (
+        <text className="halo" x={10} y={-8} fontSize={12} fill="var(--larkspur)">
+          {text}
+        </text>
+      )}
+    </g>
+  );
+}
 
 type Ground = { east_m: number; north_m: number };
 

@@ -16,6 +16,8 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Larkspur\Choreography\TakeAlong\ShotGeoJson;
 use Larkspur\Fields;
+use Larkspur\Geo\GeoPoint;
+use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
 use Larkspur\Refusal;
 use Larkspur\Site\GeoJsonSiteReader;
@@ -74,10 +76,11 @@ final class SiteController extends Controller
     public function reading(Request $request): JsonResponse
     {
         $document = $request->json()->all();
+        $home = self::movedHome(Fields::of($document, 'document'));
         try {
             $sheet = SiteSheet::read(Fields::of($document, 'document'));
         } catch (Refusal $refusal) {
-            return new JsonResponse(['fault' => ['place' => $refusal->place, 'message' => $refusal->getMessage(), 'expected' => $refusal->expected, 'repair' => self::repair($document, $refusal->place)], 'ground' => []]);
+            return new JsonResponse(['fault' => ['place' => $refusal->place, 'message' => $refusal->getMessage(), 'expected' => $refusal->expected, 'repair' => self::repair($document, $refusal->place)], 'ground' => [], 'home' => $home]);
         }
         $ground = [];
         for ($east = -300; $east <= 300; $east += 25) {
@@ -86,7 +89,23 @@ final class SiteController extends Controller
             }
         }
 
-        return new JsonResponse(['fault' => null, 'ground' => $sheet->ground === null ? [] : $ground]);
+        return new JsonResponse(['fault' => null, 'ground' => $sheet->ground === null ? [] : $ground, 'home' => $home]);
+    }
+
+    /**
+     * Where take-off lies on earth once it is put somewhere else on the drawing; null where it stays.
+     *
+     * @return ?array{lat: float, lon: float, alt_m: float}
+     */
+    private static function movedHome(Fields $document): ?array
+    {
+        $to = $document->groupOrNull('take_off');
+        if ($to === null) {
+            return null;
+        }
+        $frame = new LocalFrame(GeoPoint::read($document->group('home')));
+
+        return $frame->geoPoint(new Position($to->number('east_m', -5000, 5000, 'm'), $to->number('north_m', -5000, 5000, 'm'), $to->numberOrNull('up_m', -500, 500, 'm') ?? 0.0))->toArray();
     }
 
     /**

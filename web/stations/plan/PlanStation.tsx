@@ -162,6 +162,19 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   const planned = useMemo(() => plan && { t: plan.samples.t, fingers: plan.fingers }, [plan]);
   const lanes = useMemo(() => plan?.presses.map(laneOf) ?? [], [plan]);
   const chooseMove = useCallback((move: string) => change((now) => withMove(now, move)), [change]);
+  const has = (id: string) => parameters.some((parameter) => parameter.id === id);
+  const setClimb = useCallback((climb: number) => set({ climb_m: rounded(climb, 0.5) }), [set]);
+  const setTilt = useCallback(
+    (tilt: number, atStart: boolean) => {
+      const ids = parameters.map((parameter) => parameter.id);
+      const id =
+        (atStart && ids.includes('tilt_start_deg')) || !ids.includes('tilt_end_deg')
+          ? 'tilt_start_deg'
+          : 'tilt_end_deg';
+      set({ [id]: Math.max(-90, Math.min(40, Math.round(tilt))) });
+    },
+    [set, parameters],
+  );
   const setHeight = useCallback((height: number) => set({ height_m: rounded(height, 0.5) }), [set]);
   const name =
     site?.subjects.find((subject) => subject.id === draft.subject_id)?.name ?? 'a place of your own';
@@ -256,9 +269,20 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
               label={`Site sheet of ${site.name}`}
             />
           </Card>
-          <Card caption="From the side" className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0">
+          <Card
+            caption="From the side"
+            className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0 overflow-hidden"
+          >
             {plan && (
-              <SideSheet plan={plan} site={site.document} time={time} units={units} onHeight={setHeight} />
+              <SideSheet
+                plan={plan}
+                site={site.document}
+                time={time}
+                units={units}
+                onHeight={setHeight}
+                onClimb={has('climb_m') ? setClimb : undefined}
+                onTilt={has('tilt_start_deg') || has('tilt_end_deg') ? setTilt : undefined}
+              />
             )}
           </Card>
         </div>

@@ -1,7 +1,9 @@
 // Where and with what: the shot, its site and subject, craft and mode, the subject's place in the frame, and the wind.
+import { useMutation } from '@tanstack/react-query';
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
-import type { Schemas } from '~/api/client';
+import { call, type Schemas } from '~/api/client';
+import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Dial } from '~/kit/Dial';
@@ -36,6 +38,19 @@ export const SetUp = memo(function SetUp(props: Props) {
       : draft.aim.x < 0.5
         ? 'left'
         : 'right';
+  const { home } = site.document;
+  const weather = useMutation({
+    mutationFn: () =>
+      call<Schemas['Weather']>(
+        'GET',
+        `/weather?lat=${home.lat}&lon=${home.lon}&at=${encodeURIComponent(new Date().toISOString())}`,
+      ),
+    onSuccess: (found) =>
+      change((d) => ({
+        ...d,
+        wind: { from_deg: found.from_deg, mean_mps: found.mean_mps, gust_mps: found.gust_mps },
+      })),
+  });
   const choosePlace = (id: string) => {
     if (id === OWN_PLACE) {
       const now = subjectNow();
@@ -170,6 +185,28 @@ export const SetUp = memo(function SetUp(props: Props) {
           }))
         }
       />
+      <Dial
+        label="Gusts"
+        value={draft.wind?.gust_mps ?? 0}
+        unit="m/s"
+        least={0}
+        most={18}
+        step={0.5}
+        units={units}
+        onChange={(gust) =>
+          change((d) => ({
+            ...d,
+            wind: {
+              from_deg: d.wind?.from_deg ?? 0,
+              mean_mps: d.wind?.mean_mps ?? 0,
+              gust_mps: Math.max(d.wind?.mean_mps ?? 0, gust),
+            },
+          }))
+        }
+      />
+      <Button onClick={() => weather.mutate()} disabled={weather.isPending}>
+        {weather.data?.simulated ? `${weather.data.source}, simulated` : 'Ask the weather (simulated)'}
+      </Button>
     </Card>
   );
 });

@@ -41,6 +41,8 @@ type Props = {
   /** The hand lets go: one step to be undone. */
   onDone: (next: Drawing) => void;
   onMade: (list: { list: Chosen['list']; item: unknown }) => void;
+  /** Take-off is put here. */
+  onTakeOff: (place: Place) => void;
 };
 
 const GRID = 0.5;
@@ -54,7 +56,7 @@ const REACH = 11;
 type Drag = { from: Place; start: Drawing; corner: number | null } | { pan: [number, number]; centre: Place };
 
 export function DrawBoard(props: Props) {
-  const { drawing, chosen, tool, snap, units, onChoose, onDrag, onDone, onMade } = props;
+  const { drawing, chosen, tool, snap, units, onChoose, onDrag, onDone, onMade, onTakeOff } = props;
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [view, setView] = useState<{ centre: Place; span: number } | null>(null);
   const [places, setPlaces] = useState<Place[]>([]);
@@ -90,11 +92,12 @@ export function DrawBoard(props: Props) {
 
   const finish = useCallback(
     (all: Place[]) => {
+      if (tool === 'take-off') return onTakeOff(all[0] ?? [0, 0]);
       const thing = made(tool, all);
       setPlaces([]);
       if (thing !== null) onMade(thing);
     },
-    [tool, onMade],
+    [tool, onMade, onTakeOff],
   );
   // biome-ignore lint/correctness/useExhaustiveDependencies: places begun with one tool are not for another
   useEffect(() => setPlaces([]), [tool]);

@@ -26,6 +26,9 @@ export function SiteLimits({ drawing, onDone }: Props) {
       }),
     onSuccess: (found) => put({ ground: { spots: found.spots, simulated: found.simulated } }),
   });
+  const profile = (points: number[][]) => put({ ground: { ...document.ground, profile: points } });
+  const point = (index: number, to: number[]) =>
+    profile((document.ground?.profile ?? []).map((one, k) => (k === index ? to : one)));
   const number = (
     label: string,
     value: number,
@@ -104,7 +107,63 @@ export function SiteLimits({ drawing, onDone }: Props) {
             ? `${document.ground?.spots?.length} spot heights${document.ground?.simulated ? ', simulated' : ''}. Put in more with the spot tool.`
             : 'Not described: taken as level with what is filmed.'}
       </p>
+      {document.ground?.profile && (
+        <div className="grid gap-1">
+          {number('It runs toward', document.ground.bearing_deg ?? 0, 'deg', (bearing_deg) =>
+            put({ ground: { ...document.ground, bearing_deg: ((bearing_deg % 360) + 360) % 360 } }),
+          )}
+          {document.ground.profile.map(([along = 0, up = 0], index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a point is its place in the profile
+            <div key={index} className="flex justify-between items-center gap-2 min-h-9">
+              <NumberInput
+                label={`Point ${index + 1}, along`}
+                value={along}
+                unit="m"
+                units={units}
+                onChange={(value) => point(index, [value, up])}
+              />
+              <NumberInput
+                label={`Point ${index + 1}, height`}
+                value={up}
+                unit="m"
+                units={units}
+                onChange={(value) => point(index, [along, value])}
+              />
+            </div>
+          ))}
+          <Button
+            onClick={() =>
+              profile([
+                ...(document.ground?.profile ?? []),
+                [
+                  (document.ground?.profile?.at(-1)?.[0] ?? 0) + 20,
+                  document.ground?.profile?.at(-1)?.[1] ?? 0,
+                ],
+              ])
+            }
+          >
+            One point more
+          </Button>
+        </div>
+      )}
       <div className="flex flex-wrap gap-2">
+        {!document.ground?.profile && (
+          <Button
+            onClick={() =>
+              put({
+                ground: {
+                  profile: [
+                    [0, 0],
+                    [50, 0],
+                  ],
+                  bearing_deg: 0,
+                },
+              })
+            }
+          >
+            Enter a profile
+          </Button>
+        )}
         <Button onClick={() => heights.mutate()} disabled={heights.isPending}>
           Ask for heights (simulated)
         </Button>

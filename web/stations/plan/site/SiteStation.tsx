@@ -2,7 +2,7 @@
 // be and offers the nearest that can; steps are undone and done again; nothing is kept until it is saved.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { call, Problem, type Schemas } from '~/api/client';
 import { useSites } from '~/api/queries';
@@ -27,6 +27,7 @@ import {
   type History,
   redone,
   removed,
+  seenFrom,
   spotsOf,
   type Tool,
   undone,
@@ -61,6 +62,7 @@ const TOOLS: { id: Tool; name: string }[] = [
   { id: 'boundary', name: 'Boundary' },
   { id: 'observer', name: 'Observer' },
   { id: 'spot', name: 'Spot' },
+  { id: 'take-off', name: 'Take-off' },
 ];
 
 function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['Site'][] }) {
@@ -72,6 +74,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [tool, setTool] = useState<Tool>('choose');
   const [snap, setSnap] = useState(true);
+  const ground = useRef<number[][]>(NO_GROUND);
   const [theirs, setTheirs] = useState<Schemas['Site'] | null>(null);
   const drawing = held ?? history.now;
 
@@ -98,6 +101,22 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
     [history.now, step],
   );
 
+  const takeOff = useCallback(
+    async ([east_m, north_m]: [number, number]) => {
+      setTool('choose');
+      setChosen(null);
+      const now = history.now;
+      // How high the ground lies there, as far as the grid of the last reading knows.
+      const up_m = heightNear(ground.current, east_m, north_m);
+      const read = await call<Schemas['SiteReading']>('POST', '/site-readings', {
+        ...now.document,
+        take_off: { east_m, north_m, up_m },
+      });
+      if (read.home) step(seenFrom(now, read.home, [east_m, north_m], up_m));
+    },
+    [history.now, step],
+  );
+
   const reading = useLatest(
     (now: Drawing) => call<Schemas['SiteReading']>('POST', '/site-readings', now.document),
     'larkspur:site',
@@ -105,7 +124,8 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   const { ask } = reading;
   useEffect(() => ask(history.now), [ask, history.now]);
   const fault = reading.value?.fault ?? null;
-  const ground = reading.value?.ground ?? [];
+  const lies = reading.value?.ground ?? NO_GROUND;
+  ground.current = lies;
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -229,6 +249,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
             onDrag={setHeld}
             onDone={step}
             onMade={make}
+            onTakeOff={takeOff}
           />
         </Card>
         <Card
@@ -238,7 +259,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
           <SideView
             drawing={drawing}
             chosen={chosen}
-            ground={ground}
+            ground={lies}
             units={units}
             onChoose={choose}
             onDrag={setHeld}
@@ -307,6 +328,18 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
       </aside>
     </main>
   );
+}
+
+const NO_GROUND: number[][] = [];
+
+function heightNear(ground: number[][], east: number, north: number): number {
+  let best = 0;
+  let least = Number.POSITIVE_INFINITY;
+  for (const [e = 0, n = 0, up = 0] of ground) {
+    const away = (e - east) ** 2 + (n - north) ** 2;
+    if (away < least) [least, best] = [away, up];
+  }
+  return best;
 }
 
 function thingsOf(drawing: Drawing): { at: Chosen; name: string; kind: string }[] {

@@ -20,7 +20,8 @@ export type Tool =
   | 'water'
   | 'boundary'
   | 'observer'
-  | 'spot';
+  | 'spot'
+  | 'take-off';
 
 /** Tools that take several places, and how many at least. */
 export const LEAST: Partial<Record<Tool, number>> = {
@@ -172,6 +173,50 @@ export function turned(drawing: Drawing, degrees: number): Drawing {
             ground: {
               ...document.ground,
               bearing_deg: ((((document.ground.bearing_deg ?? 0) + degrees) % 360) + 360) % 360,
+            },
+          }
+        : {}),
+    },
+  };
+}
+
+/** Everything where it is on earth, seen from a take-off point that was put elsewhere on the drawing. */
+export function seenFrom(
+  drawing: Drawing,
+  home: Drawing['document']['home'],
+  [east, north]: Place,
+  up: number,
+): Drawing {
+  const shift = <T>(items: T[] | undefined, levels: string[]): T[] =>
+    (items ?? []).map((item) => {
+      const next = { ...item } as Record<string, unknown>;
+      if (typeof next.east_m === 'number') next.east_m = tidy(next.east_m - east);
+      if (typeof next.north_m === 'number') next.north_m = tidy(next.north_m - north);
+      for (const level of levels)
+        if (typeof next[level] === 'number') next[level] = tidy((next[level] as number) - up);
+      if (Array.isArray(next.points))
+        next.points = (next.points as number[][]).map(([e = 0, n = 0]) => [tidy(e - east), tidy(n - north)]);
+      return next as T;
+    });
+  const { document } = drawing;
+  return {
+    ...drawing,
+    subjects: shift(drawing.subjects, ['up_m', 'base_m']),
+    document: {
+      ...document,
+      home,
+      solids: shift(document.solids, ['base_m']),
+      areas: shift(document.areas, []),
+      observers: shift(document.observers, []),
+      ...(document.ground?.spots
+        ? {
+            ground: {
+              ...document.ground,
+              // The old take-off was a known height too.
+              spots: [
+                ...shift(document.ground.spots, ['up_m']),
+                { east_m: tidy(-east), north_m: tidy(-north), up_m: tidy(-up) },
+              ],
             },
           }
         : {}),
