@@ -313,7 +313,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'frames', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frame')),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
     new OA\Property(property: 'summary', type: 'string'),
-    new OA\Property(property: 'reading', description: 'only where the expectation was asked for', ref: '#/components/schemas/Reading'),
     new OA\Property(property: 'expected', ref: '#/components/schemas/Expected', description: 'absent where it was not asked for, null where nothing could be judged', nullable: true),
 ], type: 'object')]
 #[OA\Schema(schema: 'Figure', required: ['id', 'label', 'value', 'unit', 'textbook', 'unusable', 'score', 'source'], properties: [

@@ -29,13 +29,30 @@ final class FrameSvg
     }
 
     /**
-     * Corners far outside the frame are drawn at its near outside: paper has no use for more.
+     * The part of a convex outline that lies in the frame: cut off at one edge after the other (I. E. Sutherland and G. W. Hodgman,
+     * Comm. ACM 17 (1974) 32-42), for not every printer cuts by itself.
      *
      * @param  list<array{float, float}>  $outline
      * @return list<array{float, float}>
      */
     private static function within(array $outline): array
     {
-        return array_map(static fn (array $p): array => [max(-2.0, min(2.0, $p[0])), max(-2.0, min(2.0, $p[1]))], $outline);
+        foreach ([[0, 1], [0, -1], [1, 1], [1, -1]] as [$axis, $sign]) {
+            $kept = [];
+            foreach ($outline as $k => $p) {
+                $q = $outline[($k + 1) % count($outline)];
+                [$a, $b] = [0.5 - $sign * $p[$axis], 0.5 - $sign * $q[$axis]];
+                if ($a >= 0) {
+                    $kept[] = $p;
+                }
+                if (($a >= 0) !== ($b >= 0)) {
+                    $share = $a / ($a - $b);
+                    $kept[] = [$p[0] + $share * ($q[0] - $p[0]), $p[1] + $share * ($q[1] - $p[1])];
+                }
+            }
+            $outline = $kept;
+        }
+
+        return $outline;
     }
 }

@@ -11,7 +11,8 @@ final class StaveSvg
 
     private const LEFT = 108;
 
-    private const LANE = 44;
+    /** All staves together are about as high as five narrow ones, however few play. */
+    private const HIGH = 240;
 
     /**
      * @param  array<string, mixed>  $plan  as Choreography\Plan gives it
@@ -23,16 +24,17 @@ final class StaveSvg
         $end = max(1e-6, (float) end($times));
         $x = static fn (float $t): float => self::LEFT + ($width - self::LEFT - 6) * $t / $end;
         $lanes = array_values(array_filter($plan['presses'], static fn (array $press): bool => $press['kind'] !== 'rests'));
-        $height = self::LANE * max(1, count($lanes)) + 26;
+        $lane = max(44, min(80, intdiv(self::HIGH, max(1, count($lanes)))));
+        $height = $lane * max(1, count($lanes)) + 26;
         $svg = '';
         foreach ([[$plan['phases']['hold_from_s'], $plan['phases']['hold_to_s']]] as [$from, $to]) {
             $svg .= sprintf('<rect x="%.1F" y="0" width="%.1F" height="%d" fill="#EFEBE0"/>', $x($from), max(0, $x($to) - $x($from)), $height - 26);
         }
         foreach ($lanes as $k => $press) {
-            $middle = self::LANE * $k + self::LANE / 2;
+            $middle = $lane * $k + $lane / 2;
             $points = [];
             foreach ($plan['fingers'][$press['finger']] as $i => $travel) {
-                $points[] = sprintf('%.1F,%.1F', $x($times[$i]), $middle - $travel * (self::LANE / 2 - 3));
+                $points[] = sprintf('%.1F,%.1F', $x($times[$i]), $middle - $travel * ($lane / 2 - 3));
             }
             $svg .= sprintf('<line x1="%d" y1="%.1F" x2="%d" y2="%.1F" stroke="#5C5878" stroke-width="1"/>', self::LEFT, $middle, $width - 6, $middle)
                 .sprintf('<polygon points="%.1F,%.1F %s %.1F,%.1F" fill="#8F86E0" stroke="#1E1B3A" stroke-width="2"/>', $x(0), $middle, implode(' ', $points), $x($end), $middle)

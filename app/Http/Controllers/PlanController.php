@@ -44,16 +44,25 @@ final class PlanController extends Controller
     public function store(PlanDraft $request, DraftShot $draft): JsonResponse
     {
         $site = Site::query()->findOrFail($request->integer('site_id'));
-        $rig = Rig::query()->with('model')->findOrFail($request->integer('rig_id'));
+        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
         $shot = $draft($site, $rig, $this->user($request), $request->draft())['shot'];
 
         $plan = Planner::plan($shot);
 
-        if (! $request->boolean('expect', true)) {
-            return new JsonResponse($plan->toArray(self::STRIDE));
-        }
+        return new JsonResponse($request->boolean('expect', true) ? Expectation::of($plan)->toArray(self::STRIDE) : $plan->toArray(self::STRIDE));
+    }
+
+    #[OA\Post(path: '/readings', operationId: 'readShot', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
+        new OA\Response(response: 200, description: 'What the plan has to say for itself: asked when the hand rests', content: new OA\JsonContent(ref: '#/components/schemas/Reading')),
+        new OA\Response(response: 422, description: 'It can’t be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function read(PlanDraft $request, DraftShot $draft): JsonResponse
+    {
+        $site = Site::query()->findOrFail($request->integer('site_id'));
+        $rig = Rig::query()->with('model')->findOrFail($request->integer('rig_id'));
+        $plan = Planner::plan($draft($site, $rig, $this->user($request), $request->draft())['shot']);
         $brief = Brief::read($request->filled('brief') ? Fields::of($request->array('brief'), 'brief') : null);
 
-        return new JsonResponse([...Expectation::of($plan)->toArray(self::STRIDE), 'reading' => ShotReading::of($plan, $brief, $rig->recordedWidth())]);
+        return new JsonResponse(ShotReading::of($plan, $brief, $rig->recordedWidth()));
     }
 }

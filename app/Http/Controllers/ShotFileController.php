@@ -13,14 +13,17 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Larkspur\Choreography\Finding;
+use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
-use Larkspur\Choreography\Reading\ShotReading;
 use Larkspur\Choreography\TakeAlong\CueVtt;
 use Larkspur\Choreography\TakeAlong\ShotGeoJson;
 use Larkspur\Choreography\TakeAlong\ShotGpx;
 use Larkspur\Choreography\TakeAlong\ShotKml;
 use Larkspur\Choreography\TakeAlong\ThumbSheetCsv;
 use Larkspur\Fields;
+use Larkspur\FlightDay\Batteries;
+use Larkspur\FlightDay\Cautions;
 use OpenApi\Attributes as OA;
 
 /** Shots on paper and as files in open formats. */
@@ -58,7 +61,7 @@ final class ShotFileController extends Controller
         $this->authorize('view', $shot);
         $shot->load(['site', 'rig.model', 'operator.school']);
         $plan = Planner::plan($shot->planned());
-        $values = ['shot' => $shot, 'plan' => $plan->toArray(10), 'reading' => ShotReading::of($plan, $shot->brief(), $shot->rig->recordedWidth()), 'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y')];
+        $values = ['shot' => $shot, 'plan' => $plan->toArray(10), 'cautions' => self::cautions($shot, $plan), 'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y')];
 
         return new Response($pdf('print.shot-card', $values, 'A5'), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($shot).'.pdf"']);
     }
@@ -75,6 +78,21 @@ final class ShotFileController extends Controller
         $shot = $import($this->user($request), $rig, Fields::of($request->json('shot')), is_array($request->json('shot')) ? $request->json('shot') : []);
 
         return (new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes')))->response()->setStatusCode(201);
+    }
+
+    /**
+     * The three things to take care of: what the plan itself says first, then what its site and its way ask.
+     *
+     * @return list<string>
+     */
+    private static function cautions(Shot $shot, Plan $plan): array
+    {
+        $own = array_map(static fn (Finding $finding): string => $finding->text, array_filter($plan->findings, static fn (Finding $finding): bool => $finding->state !== Finding::OK));
+        $asked = array_column(Cautions::of($plan->shot->site, [$shot->id => ['title' => $shot->title, 'plan' => $plan]], new Batteries(1, $plan->shot->rig->batteryMinutes)), 'text', 'id');
+        // Whose air and whose land are asked for every day; what this shot asks comes before.
+        $always = array_intersect_key($asked, ['airspace' => 1, 'owner' => 1, 'aircraft' => 1]);
+
+        return array_slice(array_values([...$own, ...array_diff_key($asked, $always), ...$always]), 0, 3);
     }
 
     private static function name(Shot $shot): string

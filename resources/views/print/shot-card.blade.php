@@ -9,7 +9,6 @@
             $words[$parameter->label] = is_string($value) ? $value : match ($parameter->unit) { 'm' => $length($value), 'm/s' => $speed($value), 'deg' => number_format($value, 0).'°', 'deg/s' => number_format($value, 1).'°/s', 's' => number_format($value, 1).' s', default => number_format($value, 2) };
         }
     }
-    $cautions = collect($plan['findings'])->filter(fn ($finding) => $finding['state'] !== 'ok')->pluck('text')->merge($reading['room']['sentences'])->unique()->take(3);
     $frames = array_chunk($plan['frames'], 3);
 @endphp
 <!DOCTYPE html>

@@ -6,12 +6,13 @@ import { Button } from '~/kit/Button';
 import { SmallFrame } from '~/pictures/FrameStrip';
 import { useSession } from '~/shell/session';
 import { clock, figure, withUnit } from '~/units';
+import type { Planned } from './usePlan';
 
 export type ReadingView = 'reveal' | 'depth' | 'room' | 'wind' | 'edit' | 'variants';
 
 type Props = {
   view: ReadingView;
-  plan: Schemas['Plan'];
+  plan: Planned;
   onVariant: (variant: Schemas['Variant']) => void;
 };
 

@@ -8,6 +8,7 @@ import { ExposureCard } from './light/ExposureCard';
 import { Readings } from './Readings';
 import { EMPTY } from './site/drawing';
 import { withImport } from './site/ImportPlaces';
+import type { Planned } from './usePlan';
 
 beforeAll(() => giveSize(600, 300));
 
@@ -98,7 +99,7 @@ const plan = {
   frames: [],
   phases: { onset_s: 3, stop_s: 20 },
   camera: { aspect: 1.78 },
-} as unknown as Schemas['Plan'];
+} as unknown as Planned;
 
 describe('readings', () => {
   it.each([

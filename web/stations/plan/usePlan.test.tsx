@@ -2,7 +2,7 @@ import { act, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { type Draft, usePlan } from './usePlan';
 
-type Asked = { draft: Draft; answer: (status: number, body: unknown) => void };
+type Asked = { path: string; draft: Draft; answer: (status: number, body: unknown) => void };
 
 let asked: Asked[];
 const first: Draft = { site_id: 1, rig_id: 1, mode: 'standard', move: 'orbit', parameters: { radius_m: 20 } };
@@ -16,9 +16,10 @@ beforeEach(() => {
   document.cookie = 'XSRF-TOKEN=token';
   vi.stubGlobal(
     'fetch',
-    (_: string, options: { body: string }) =>
+    (path: string, options: { body: string }) =>
       new Promise((resolve) => {
         asked.push({
+          path,
           draft: JSON.parse(options.body),
           answer: (status, body) => resolve(new Response(JSON.stringify(body), { status })),
         });
@@ -73,6 +74,18 @@ describe('usePlan', () => {
     await act(async () => asked[3]?.answer(200, { summary: '31' }));
     await act(async () => asked[2]?.answer(200, { summary: 'score of 30' }));
     await waitFor(() => expect(result.current.plan?.summary).toBe('31'));
+  });
+
+  it('asks for the reading once the hand has let go, and keeps the last one until there is another', async () => {
+    const { result } = renderHook(() => usePlan(first));
+    await act(async () => asked[0]?.answer(200, { summary: '20' }));
+    await waitFor(() => expect(asked.at(-1)?.path).toContain('/readings'), { timeout: 2000 });
+    await act(async () => asked.at(-1)?.answer(200, { depth: 'first' }));
+    await waitFor(() => expect(result.current.plan?.reading).toEqual({ depth: 'first' }));
+    act(() => result.current.change(to(30)));
+    await act(async () => asked.at(-1)?.answer(200, { summary: '30' }));
+    await waitFor(() => expect(result.current.plan?.summary).toBe('30'));
+    expect(result.current.plan?.reading).toEqual({ depth: 'first' });
   });
 
   it('keeps the last picture beside a refusal', async () => {

@@ -1,13 +1,18 @@
 // Holds the draft of a shot and has the server work it out, one request at a time (kit/useLatest). The score to expect takes
-// longer to work out, so it is asked for when the hand rests, and dropped when it moves on.
-import { useCallback, useEffect, useRef, useState } from 'react';
+// longer to work out, so it is asked for when the hand rests, and dropped when it moves on; what there is to read off the plan
+// takes longer still, and is asked for when the hand has rested a while.
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { call, Problem, type Schemas } from '~/api/client';
 import { useLatest } from '~/kit/useLatest';
 
 export type Draft = Schemas['PlanDraft'];
 
-/** A hand that has not moved for so long rests, ms. */
+/** A hand that has not moved for so long rests, ms; for so long it has let go. */
 const REST = 150;
+const LONG_REST = 600;
+
+/** A plan, and once the hand has let go what is read off it. */
+export type Planned = Schemas['Plan'] & { reading?: Schemas['Reading'] };
 
 type Answer = { plan: Schemas['Plan']; draft: Draft };
 
@@ -15,7 +20,7 @@ export type Planning = {
   draft: Draft;
   /** Changes the draft and asks for its plan at once, before the page is drawn again. */
   change: (change: (now: Draft) => Draft) => void;
-  plan: Schemas['Plan'] | null;
+  plan: Planned | null;
   problem: Problem | null;
   busy: boolean;
 };
@@ -54,6 +59,24 @@ export function usePlan(first: Draft): Planning {
     };
   }, [value, problem, busy]);
 
+  const [read, setRead] = useState<{ reading: Schemas['Reading']; of: Answer } | null>(null);
+  useEffect(() => {
+    if (value === null || problem !== null || busy) return;
+    const controller = new AbortController();
+    const rest = window.setTimeout(async () => {
+      try {
+        const reading = await call<Schemas['Reading']>('POST', '/readings', value.draft, controller.signal);
+        if (!controller.signal.aborted) setRead({ reading, of: value });
+      } catch (error) {
+        if (!(error instanceof Problem) && !controller.signal.aborted) throw error;
+      }
+    }, LONG_REST);
+    return () => {
+      window.clearTimeout(rest);
+      controller.abort();
+    };
+  }, [value, problem, busy]);
+
   const change = useCallback(
     (step: (now: Draft) => Draft) => {
       latest.current = step(latest.current);
@@ -63,6 +86,12 @@ export function usePlan(first: Draft): Planning {
     [ask],
   );
 
-  const plan = scored !== null && scored.of === value ? scored.plan : (value?.plan ?? null);
+  const whole = scored !== null && scored.of === value ? scored.plan : (value?.plan ?? null);
+  // The last reading stays in sight until there is a newer one: what is read changes little from pull to pull.
+  const reading = read?.reading;
+  const plan = useMemo<Planned | null>(
+    () => (whole === null || reading === undefined ? whole : { ...whole, reading }),
+    [whole, reading],
+  );
   return { draft, change, plan, problem, busy: busy || (value === null && problem === null) };
 }
