@@ -19,6 +19,9 @@ final readonly class Plan
     /** Small frames drawn along the move. */
     public const FRAMES = 6;
 
+    /** What is smaller than this in all, as a share of half the frame’s width, is not drawn in them. */
+    private const SPECK = 0.008;
+
     /**
      * @param  list<Press>  $presses  one a finger, in the order of the sheet
      * @param  list<Finding>  $findings
@@ -101,6 +104,10 @@ final readonly class Plan
         [$right, $up, $depth] = $view->inLensAxes($middle->plus(0, 0, $half));
         $radius = hypot($body->reach(), $half);
         if ($depth < -$radius) {
+            return false;
+        }
+        // Smaller than this nobody sees it in a picture of a few hundred pixels.
+        if ($depth > 0 && $radius / $depth < self::SPECK * $view->lens->halfWidth) {
             return false;
         }
         // Distance from the planes through the lens and the sides of the frame.

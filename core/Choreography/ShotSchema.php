@@ -82,7 +82,7 @@ final class ShotSchema
         $solid = JsonSchema::group(['height_m'], [
             'id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'role' => ['enum' => ['subject', 'obstacle']], 'shape' => ['enum' => Solid::SHAPES, 'default' => 'box'],
             ...$at, 'base_m' => JsonSchema::number(-500, 9000),
-            'width_m' => JsonSchema::number(0, 40000), 'length_m' => JsonSchema::number(0, 40000), 'height_m' => JsonSchema::number(0.01, 1000), 'heading_deg' => JsonSchema::number(-360, 360),
+            'width_m' => JsonSchema::number(0.01, 2000), 'length_m' => JsonSchema::number(0.01, 2000), 'height_m' => JsonSchema::number(0.01, 1000), 'heading_deg' => JsonSchema::number(-360, 360),
             'points' => $points, 'clear_m' => JsonSchema::number(0.01, 950), 'sag_m' => JsonSchema::number(0, 100), 'moves' => ['type' => 'boolean'],
         ]);
         $area = JsonSchema::group(['points'], ['id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'kind' => ['enum' => Area::KINDS], 'points' => $points, 'closed' => ['type' => 'boolean']]);

@@ -58,9 +58,16 @@ final class SiteChecks
         $least = INF;
         $nearest = null;
         $at = 0.0;
-        // What decides is not the distance but how much of the margin it leaves.
-        foreach ($shot->site->solids as $solid) {
+        // What decides is not the distance but how much of the margin it leaves. Those that may be nearest come first, and most of the
+        // others need no closer look.
+        $bounds = array_map(self::bound($plan), $shot->site->solids);
+        asort($bounds);
+        foreach ($bounds as $k => $bound) {
+            $solid = $shot->site->solids[$k];
             $more = self::margin($shot, $solid) - self::CLEARANCE;
+            if ($bound - $more > $least) {
+                continue;
+            }
             [$distance, $time] = self::nearest($solid, $plan, $least + $more);
             if ($distance - $more < $least) {
                 [$least, $nearest, $at] = [$distance - $more, $solid, $time];
@@ -86,6 +93,24 @@ final class SiteChecks
         }
 
         return new Finding('clearance', Finding::OK, sprintf('%.1f m to %s at the nearest.', $least, $nearest->name), $least, $margin, 'm');
+    }
+
+    /**
+     * Nothing of a solid lies nearer to a path than this, over the ground, m: its distance from the box about the path.
+     *
+     * @return callable(Solid): float
+     */
+    private static function bound(MovePlan $plan): callable
+    {
+        $flight = $plan->flight;
+        [$west, $east] = [Statistics::least($flight->east), Statistics::greatest($flight->east)];
+        [$south, $north] = [Statistics::least($flight->north), Statistics::greatest($flight->north)];
+
+        return static function (Solid $solid) use ($west, $east, $south, $north): float {
+            $middle = $solid->body->middle();
+
+            return max(0.0, hypot(max(0.0, $west - $middle->east, $middle->east - $east), max(0.0, $south - $middle->north, $middle->north - $north)) - $solid->body->reach());
+        };
     }
 
     /** @return array{float, float} least distance to a solid, m, and when, s; INF where it can't undercut $best */

@@ -25,7 +25,14 @@ interface Body
     public function reach(): float;
 
     /**
-     * Its edges, in groups that are each convex: what the lens sees of a group is the hull of its ends.
+     * Its corners, in groups that are each convex: seen wholly before the lens, the hull of a group’s corners is what it looks like.
+     *
+     * @return list<list<Position>>
+     */
+    public function corners(): array;
+
+    /**
+     * Its edges, in the same groups that are each convex: what the lens sees of a group is the hull of its ends.
      *
      * @return list<list<array{Position, Position}>>
      */

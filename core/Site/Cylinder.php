@@ -54,8 +54,8 @@ final readonly class Cylinder implements Body
         return $root > 0 && max(0.0, $low, (-$b - sqrt($root)) / $a) < min(1.0, $high, (-$b + sqrt($root)) / $a);
     }
 
-    /** @return non-empty-list<Position> corners of the prism that it is drawn as */
-    public function corners(): array
+    /** @return non-empty-list<Position> foot of the prism that it is drawn as */
+    public function foot(): array
     {
         return array_map(
             fn (int $i): Position => $this->foot->plus(sin(2 * M_PI * $i / self::SIDES) * $this->radius, cos(2 * M_PI * $i / self::SIDES) * $this->radius, 0),
@@ -65,6 +65,13 @@ final readonly class Cylinder implements Body
 
     public function edges(): array
     {
-        return [Prism::upright($this->corners(), $this->height)];
+        return [Prism::upright($this->foot(), $this->height)];
+    }
+
+    public function corners(): array
+    {
+        $foot = $this->foot();
+
+        return [[...$foot, ...array_map(fn (Position $p): Position => $p->plus(0, 0, $this->height), $foot)]];
     }
 }

@@ -34,6 +34,7 @@ final readonly class Ground
     /** Reads {spots: [[east, north, up], …]} or {profile: [[along, up], …], bearing_deg}. */
     public static function read(Fields $fields): self
     {
+        $bearing = $fields->numberOrNull('bearing_deg', -360, 360, 'degrees') ?? 0.0;
         if ($fields->has('profile')) {
             $profile = $fields->pairs('profile');
             if (count($profile) < 2) {
@@ -41,7 +42,7 @@ final readonly class Ground
             }
             usort($profile, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-            return new self([], $profile, deg2rad($fields->numberOrNull('bearing_deg', -360, 360, 'degrees') ?? 0.0), $fields->flag('simulated'));
+            return new self([], $profile, deg2rad($bearing), $fields->flag('simulated'));
         }
         $spots = [];
         foreach ($fields->groups('spots') as $spot) {

@@ -146,8 +146,8 @@ final class Outline
      * An outline cut into convex parts: itself where it is convex, else triangles by cutting off ears (G. H. Meisters, Amer.
      * Math. Monthly 82 (1975) 648-651).
      *
-     * @param  list<Position>  $outline
-     * @return list<list<Position>>
+     * @param  non-empty-list<Position>  $outline
+     * @return list<non-empty-list<Position>>
      */
     public static function convexParts(array $outline): array
     {
@@ -182,8 +182,7 @@ final class Outline
             $parts[] = [$corners[($ear + $n - 1) % $n], $corners[$ear], $corners[($ear + 1) % $n]];
             array_splice($corners, $ear, 1);
         }
-        $parts[] = $corners;
 
-        return $parts;
+        return $corners === [] ? $parts : [...$parts, $corners];
     }
 }

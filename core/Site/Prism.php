@@ -8,16 +8,22 @@ use Larkspur\Geo\Position;
 use Larkspur\Measure\Statistics;
 
 /** An upright body over any outline that does not cross itself: a box, a walled yard, the crown of a wood. Metres. */
-final readonly class Prism implements Body
+final class Prism implements Body
 {
-    private Position $middle;
+    private readonly Position $middle;
 
-    private float $reach;
+    private readonly float $reach;
+
+    /** @var ?list<non-empty-list<Position>> feet of its convex parts, worked out when first asked for */
+    private ?array $parts = null;
+
+    /** @var ?list<list<Position>> likewise */
+    private ?array $corners = null;
 
     /**
      * @param  non-empty-list<Position>  $outline  in order round it, three or more; all at the height of the foot
      */
-    public function __construct(public array $outline, private float $height)
+    public function __construct(public readonly array $outline, private readonly float $height)
     {
         $east = array_map(static fn (Position $p): float => $p->east, $outline);
         $north = array_map(static fn (Position $p): float => $p->north, $outline);
@@ -102,7 +108,18 @@ final readonly class Prism implements Body
 
     public function edges(): array
     {
-        return array_map(fn (array $piece): array => self::upright($piece, $this->height), Outline::convexParts($this->outline));
+        return array_map(fn (array $piece): array => self::upright($piece, $this->height), $this->parts());
+    }
+
+    public function corners(): array
+    {
+        return $this->corners ??= array_map(fn (array $piece): array => [...$piece, ...array_map(fn (Position $p): Position => $p->plus(0, 0, $this->height), $piece)], $this->parts());
+    }
+
+    /** @return list<non-empty-list<Position>> */
+    private function parts(): array
+    {
+        return $this->parts ??= Outline::convexParts($this->outline);
     }
 
     /**

@@ -55,7 +55,7 @@ final readonly class Solid
     {
         $body = new Cylinder($base, $width / 2, $height);
 
-        return new self($id, $name, 'cylinder', $body, $body->corners(), self::placed($base, $width, $width, $height), $isSubject, $moves);
+        return new self($id, $name, 'cylinder', $body, $body->foot(), self::placed($base, $width, $width, $height), $isSubject, $moves);
     }
 
     /**
@@ -93,10 +93,15 @@ final readonly class Solid
         $height = $fields->number('height_m', 0.01, 1000, 'm');
         $filmed = $fields->choiceOrNull('role', ['subject', 'obstacle']) === 'subject';
         $moves = $fields->flag('moves');
+        $sag = $fields->numberOrNull('sag_m', 0, 100, 'm') ?? 0.0;
+        $free = $fields->numberOrNull('clear_m', 0.01, 950, 'm') ?? 0.3 * $height;
         if ($shape === 'wire') {
-            return self::wire($id, $name, self::points($fields, $foot, 2), $height, $fields->numberOrNull('sag_m', 0, min(100.0, $height), 'm') ?? 0.0);
+            return self::wire($id, $name, self::points($fields, $foot, 2), $height, $sag <= $height ? $sag : throw new Refusal('It would hang into the ground.', $fields->place('sag_m'), sprintf('%s m or less', Fields::figure($height))));
         }
-        $clear = $shape === 'canopy' ? $fields->numberOrNull('clear_m', 0.01, 0.95 * $height, 'm') ?? 0.3 * $height : 0.0;
+        if ($shape === 'canopy' && $free > 0.95 * $height) {
+            throw new Refusal('Nothing would be left of its crowns.', $fields->place('clear_m'), sprintf('%s m or less', Fields::figure(0.95 * $height)));
+        }
+        $clear = $shape === 'canopy' ? $free : 0.0;
         if ($shape === 'polygon' || ($shape === 'canopy' && $fields->has('points'))) {
             $outline = self::points($fields, $foot, 3);
             $crossing = Outline::selfCrossing($outline);
@@ -115,7 +120,7 @@ final readonly class Solid
         $width = $fields->number('width_m', 0.01, 2000, 'm');
         $base = new Position($fields->number('east_m', -20000, 20000, 'm'), $fields->number('north_m', -20000, 20000, 'm'), $foot);
         if ($shape === 'canopy') {
-            return self::over($id, $name, (new Cylinder($base, $width / 2, $height))->corners(), $height, $clear, $filmed, $moves);
+            return self::over($id, $name, (new Cylinder($base, $width / 2, $height))->foot(), $height, $clear, $filmed, $moves);
         }
 
         return $shape === 'cylinder'
@@ -157,7 +162,17 @@ final readonly class Solid
         $east = array_map(static fn (Position $p): float => $p->east, $points);
         $north = array_map(static fn (Position $p): float => $p->north, $points);
 
-        return ['width' => round(Statistics::greatest($east) - Statistics::least($east), 3), 'length' => round(Statistics::greatest($north) - Statistics::least($north), 3)];
+        return ['width' => self::across($east), 'length' => self::across($north)];
+    }
+
+    /**
+     * What is said beside an outline, within what any width may be, m.
+     *
+     * @param  list<float>  $values
+     */
+    private static function across(array $values): float
+    {
+        return max(0.01, min(2000.0, round(Statistics::greatest($values) - Statistics::least($values), 3)));
     }
 
     /**
@@ -216,16 +231,19 @@ final readonly class Solid
     public function silhouettes(View $view): array
     {
         $outlines = [];
-        foreach ($this->body->edges() as $edges) {
+        $edged = null;
+        foreach ($this->body->corners() as $k => $corners) {
             $points = [];
-            foreach ($edges as [$a, $b]) {
-                foreach (self::cut($view->inLensAxes($a), $view->inLensAxes($b)) as [$right, $up, $depth]) {
-                    $point = $view->onPlane($right, $up, $depth);
-                    if ($point !== null) {
-                        $points[] = [$point->u, $point->v];
-                    }
+            foreach ($corners as $corner) {
+                $point = $view->onPlane(...$view->inLensAxes($corner));
+                if ($point === null) {
+                    $points = null;
+                    break;
                 }
+                $points[] = [$point->u, $point->v];
             }
+            $edged ??= $points === null ? $this->body->edges() : null;
+            $points ??= self::beforeLens($edged[$k] ?? [], $view);
             $outline = self::hull($points);
             if (count($outline) >= ($this->shape === 'wire' ? 2 : 3)) {
                 $outlines[] = $outline;
@@ -233,6 +251,27 @@ final readonly class Solid
         }
 
         return $outlines;
+    }
+
+    /**
+     * The ends of the parts of edges that lie before the lens, in frame fractions from the centre.
+     *
+     * @param  list<array{Position, Position}>  $edges
+     * @return list<array{float, float}>
+     */
+    private static function beforeLens(array $edges, View $view): array
+    {
+        $points = [];
+        foreach ($edges as [$a, $b]) {
+            foreach (self::cut($view->inLensAxes($a), $view->inLensAxes($b)) as [$right, $up, $depth]) {
+                $point = $view->onPlane($right, $up, $depth);
+                if ($point !== null) {
+                    $points[] = [$point->u, $point->v];
+                }
+            }
+        }
+
+        return $points;
     }
 
     /**

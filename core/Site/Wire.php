@@ -76,6 +76,11 @@ final readonly class Wire implements Body
         return false;
     }
 
+    public function corners(): array
+    {
+        return array_map(static fn (array $edges): array => $edges[0], $this->edges());
+    }
+
     public function edges(): array
     {
         $edges = [];

@@ -196,7 +196,8 @@ final class BodiesTest extends TestCase
         yield 'two corners' => [['shape' => 'polygon', 'points' => [[0, 0], [10, 10]], 'height_m' => 3], 'solids.0.points', 'too few'];
         yield 'no area' => [['shape' => 'polygon', 'points' => [[0, 0], [5, 5], [10, 10]], 'height_m' => 3], 'solids.0.points', 'nothing'];
         yield 'thirty kilometres away' => [['shape' => 'wire', 'points' => [[0, 0], [30000, 10]], 'height_m' => 3], 'solids.0.points.1', '20 km'];
-        yield 'a canopy without trunks' => [['shape' => 'canopy', 'east_m' => 0, 'north_m' => 0, 'width_m' => 4, 'height_m' => 5, 'clear_m' => 9], 'solids.0.clear_m', 'out of range'];
+        yield 'a canopy without trunks' => [['shape' => 'canopy', 'east_m' => 0, 'north_m' => 0, 'width_m' => 4, 'height_m' => 5, 'clear_m' => 9], 'solids.0.clear_m', 'crowns'];
+        yield 'a wire in the ground' => [['shape' => 'wire', 'points' => [[0, 0], [9, 0]], 'height_m' => 2, 'sag_m' => 3], 'solids.0.sag_m', 'into the ground'];
         yield 'half a point' => [['shape' => 'polygon', 'points' => [[0, 0], [5], [10, 10]], 'height_m' => 3], 'solids.0.points.1', 'pair'];
     }
 

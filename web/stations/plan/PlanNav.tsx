@@ -1,4 +1,5 @@
 // The four rooms of Plan: the shot, its site, its light, its day. Which shot is at hand goes along from one to the other.
+import { memo } from 'react';
 import { NavLink } from 'react-router';
 
 const VIEWS = [
@@ -12,7 +13,15 @@ const VIEWS = [
   { to: () => '/plan/days', name: 'Day', id: 'days' },
 ];
 
-export function PlanNav({ now, shot, site }: { now: string; shot: number | null; site?: number }) {
+export const PlanNav = memo(function PlanNav({
+  now,
+  shot,
+  site,
+}: {
+  now: string;
+  shot: number | null;
+  site?: number;
+}) {
   return (
     <nav aria-label="Rooms of Plan" className="flex gap-1 rounded-md border border-line bg-card">
       {VIEWS.map((view) => (
@@ -27,4 +36,4 @@ export function PlanNav({ now, shot, site }: { now: string; shot: number | null;
       ))}
     </nav>
   );
-}
+});

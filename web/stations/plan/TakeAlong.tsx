@@ -1,6 +1,6 @@
 // A shot to take along: on paper and in open formats; and one that comes back from a file.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef } from 'react';
+import { memo, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { call, Problem, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
@@ -16,7 +16,13 @@ const FORMATS = [
   { id: 'vtt', name: 'Cues, WebVTT' },
 ];
 
-export function TakeAlong({ shot, rigId }: { shot: Schemas['Shot'] | null; rigId: number }) {
+export const TakeAlong = memo(function TakeAlong({
+  shot,
+  rigId,
+}: {
+  shot: Schemas['Shot'] | null;
+  rigId: number;
+}) {
   const file = useRef<HTMLInputElement>(null);
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -81,4 +87,4 @@ export function TakeAlong({ shot, rigId }: { shot: Schemas['Shot'] | null; rigId
       {take.error && <Notice error={take.error} />}
     </Card>
   );
-}
+});
