@@ -21,7 +21,7 @@ final class FrameSvg
         foreach ([1, 2] as $k) {
             $svg .= sprintf('<line x1="%1$.1F" y1="0" x2="%1$.1F" y2="%2$.1F" stroke="#8F86E0"/><line x1="0" y1="%3$.1F" x2="%4$.1F" y2="%3$.1F" stroke="#8F86E0"/>', $k * $width / 3, $height, $k * $height / 3, $width);
         }
-        if (is_array($frame['mark'])) {
+        if (is_array($frame['mark']) && max(abs($frame['mark'][0]), abs($frame['mark'][1])) <= 0.5) {
             $svg .= sprintf('<circle cx="%.1F" cy="%.1F" r="9" fill="none" stroke="#C97A00" stroke-width="4"/>', $x($frame['mark'][0]), $y($frame['mark'][1]));
         }
 

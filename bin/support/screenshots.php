@@ -24,7 +24,6 @@ $worst = static fn (array $one, array $other): int => $one['score'] <=> $other['
 
 /** @var array<string, array{who: ?string, open: string|callable(Chrome): string, sign: string, size?: array{int, int}, theme?: string, press?: string}> $views */
 $views = [
-    'sign-in' => ['who' => null, 'open' => '/sign-in', 'sign' => 'input[type=password]'],
     'today' => ['who' => 'tobias', 'open' => '/', 'sign' => 'h1'],
     'rig' => ['who' => 'tobias', 'open' => '/rig', 'sign' => '[data-picture=curve-card]'],
     'rig-try' => ['who' => 'tobias', 'open' => '/rig/try', 'sign' => '[data-pad]', 'press' => '[data-flick]'],
@@ -32,15 +31,16 @@ $views = [
     'rig-history' => ['who' => 'tobias', 'open' => '/rig/history', 'sign' => '[data-version]'],
     'rig-throttle' => ['who' => 'ines', 'open' => '/rig/ducted?rig=3', 'sign' => '[data-picture=throttle-card] svg'],
     'plan' => ['who' => 'tobias', 'open' => '/plan', 'sign' => '[data-picture=frame-strip] svg'],
+    'plan-lens' => ['who' => 'tobias', 'open' => '/plan', 'sign' => '[data-picture=frame-strip] svg', 'press' => '[data-tab=lens]'],
+    'plan-site' => ['who' => 'ines', 'open' => '/plan/sites', 'sign' => '[data-picture=draw-board] svg'],
+    'plan-light' => ['who' => 'tobias', 'open' => '/plan/light?date=2027-05-18', 'sign' => '[data-picture=sun-day] svg', 'theme' => 'dark'],
+    'plan-day' => ['who' => 'tobias', 'open' => '/plan/days/1', 'sign' => '[data-picture=day-chart] [data-slot]'],
+    'field' => ['who' => 'tobias', 'open' => '/field/1', 'sign' => '[data-field=ok]', 'size' => UPRIGHT, 'theme' => 'field'],
     'moves' => ['who' => 'tobias', 'open' => '/plan/moves/pull-away', 'sign' => '[data-picture=frame-strip] svg'],
     'moves-fault' => ['who' => 'tobias', 'open' => '/plan/moves/orbit', 'sign' => '[data-picture=frame-strip] svg', 'press' => '[data-fault=off-mark]'],
-    'plan-combination' => ['who' => 'tobias', 'open' => '/plan/new?move=combination', 'sign' => '[data-picture=frame-strip] svg'],
-    'plan-upright-field' => ['who' => 'tobias', 'open' => '/plan', 'sign' => '[data-picture=frame-strip] svg', 'size' => UPRIGHT, 'theme' => 'field'],
     'fly' => ['who' => 'tobias', 'open' => '/fly', 'sign' => 'input[type=file]'],
     'debrief-clean' => ['who' => 'tobias', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $best), 'sign' => '[data-role=clock]'],
     'debrief-faulty' => ['who' => 'anselm', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $worst), 'sign' => '[data-role=clock]'],
-    'debrief-dark' => ['who' => 'juno', 'open' => '/debrief', 'sign' => '[data-role=clock]', 'theme' => 'dark'],
-    'debrief-upright-field' => ['who' => 'anselm', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $worst), 'sign' => '[data-role=clock]', 'size' => UPRIGHT, 'theme' => 'field'],
     'progress' => ['who' => 'tobias', 'open' => '/progress', 'sign' => '[data-take]'],
     'progress-class' => ['who' => 'ines', 'open' => '/progress', 'sign' => '[data-take]'],
 ];

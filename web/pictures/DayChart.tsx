@@ -35,7 +35,7 @@ export const DayChart = memo(function DayChart({ day, chosen, onChoose }: Props)
           x={x(a)}
           width={x(b) - x(a)}
           y={0}
-          height={Math.max(1, height - foot)}
+          height={batteries * lane + 4}
           fill={fill}
           opacity={opacity}
         />

@@ -63,7 +63,7 @@ final class ShotFileController extends Controller
         $plan = Planner::plan($shot->planned());
         $values = ['shot' => $shot, 'plan' => $plan->toArray(10), 'cautions' => self::cautions($shot, $plan), 'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y')];
 
-        return new Response($pdf('print.shot-card', $values, 'A5'), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($shot).'.pdf"']);
+        return new Response($pdf->onOnePage('print.shot-card', $values, 'A5'), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($shot).'.pdf"']);
     }
 
     #[OA\Post(path: '/shot-files', operationId: 'importShot', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotFile')), responses: [

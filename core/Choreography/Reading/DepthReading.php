@@ -25,7 +25,7 @@ final readonly class DepthReading
     /** Nothing in the picture lies farther than this as far as depth is concerned, m. */
     private const FAR = 3000.0;
 
-    /** Layers nearer than twice one another make little depth (our judgement: a "significant" gap is what practice asks for). */
+    /** Below this ratio of picture speeds there is little depth (our judgement: a "significant" gap is what practice asks for). */
     private const SIGNIFICANT = 3.0;
 
     /**

@@ -9,7 +9,10 @@
             $words[$parameter->label] = is_string($value) ? $value : match ($parameter->unit) { 'm' => $length($value), 'm/s' => $speed($value), 'deg' => number_format($value, 0).'°', 'deg/s' => number_format($value, 1).'°/s', 's' => number_format($value, 1).' s', default => number_format($value, 2) };
         }
     }
+    // Where it would not fit on one page, pictures and cues make room: the staves, the numbers and the cautions stay.
     $frames = array_chunk($plan['frames'], 3);
+    $frameWidth = [42, 37, 33, 30][$tight];
+    $cues = [4, 3, 2, 0][$tight];
 @endphp
 <!DOCTYPE html>
 <html lang="en">
@@ -23,7 +26,9 @@
     .sub { font-size: 9pt; margin: 0.8mm 0 1.2mm; color: #5C5878; }
     table { width: 100%; border-collapse: collapse; table-layout: fixed; }
     td { padding: 0.5mm 0.8mm; line-height: 1.05; border-bottom: 0.3mm solid #E4DFD2; vertical-align: middle; }
-    .value { font-size: 13pt; font-weight: bold; text-align: right; }
+    .name { width: 31%; font-size: 9.5pt; }
+    .value { width: 19%; font-size: 13pt; font-weight: bold; text-align: right; padding-right: 2mm; }
+    .word { font-size: 10.5pt; }
     .frames td { border: 0; padding: 0.6mm; text-align: center; font-size: 8.5pt; }
     .cautions { font-size: 10pt; margin: 1.6mm 0 0; padding: 1.2mm 1.6mm; line-height: 1.2; border: 0.5mm solid #B33A26; }
     .cue { font-size: 9.5pt; margin: 0.6mm 0; line-height: 1.15; }
@@ -36,15 +41,15 @@
 <img src="{{ \App\Paper\StaveSvg::image($plan) }}" style="width: 132mm">
 <table>
     @foreach (array_chunk($words, 2, true) as $pair)
-        <tr>@foreach ($pair as $label => $value)<td>{{ $label }}</td><td class="value">{{ $value }}</td>@endforeach @if (count($pair) === 1)<td></td><td></td>@endif</tr>
+        <tr>@foreach ($pair as $label => $value)<td class="name">{{ $label }}</td><td class="value{{ is_numeric($value[0]) || $value[0] === '-' ? '' : ' word' }}">{{ $value }}</td>@endforeach @if (count($pair) === 1)<td class="name"></td><td class="value"></td>@endif</tr>
     @endforeach
 </table>
 <table class="frames">
     @foreach ($frames as $row)
-        <tr>@foreach ($row as $frame)<td><img src="{{ \App\Paper\FrameSvg::image($frame, $plan['camera']['aspect']) }}" style="width: 42mm"><br>{{ number_format($frame['t'], 1) }} s</td>@endforeach</tr>
+        <tr>@foreach ($row as $frame)<td><img src="{{ \App\Paper\FrameSvg::image($frame, $plan['camera']['aspect']) }}" style="width: {{ $frameWidth }}mm"><br>{{ number_format($frame['t'], 1) }} s</td>@endforeach</tr>
     @endforeach
 </table>
-@foreach (collect($plan['cues'])->where('finger', '!=', '')->take(4) as $cue)
+@foreach (collect($plan['cues'])->where('finger', '!=', '')->take($cues) as $cue)
     <p class="cue"><b>{{ number_format($cue['t'], 1) }} s</b> {{ $cue['text'] }}</p>
 @endforeach
 <div class="cautions">

@@ -306,6 +306,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
                 key={one}
                 type="button"
                 role="tab"
+                data-tab={one}
                 aria-selected={one === lower}
                 className={`min-h-11 px-3 cursor-pointer bg-transparent ${one === lower ? 'font-semibold text-ink shadow-[inset_0_-3px_0_var(--larkspur)]' : 'text-ink-soft'}`}
                 onClick={() => setLower(one)}
