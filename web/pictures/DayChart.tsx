@@ -23,8 +23,8 @@ export const DayChart = memo(function DayChart({ day, chosen, onChoose }: Props)
   const left = 74;
   const { x, breaks } = flightScale(slots, from, to, left, Math.max(left + 1, width - 12));
   const batteries = Math.max(1, day.timetable?.batteries_used ?? 1);
-  const foot = 24;
-  const lane = Math.max(26, Math.min(64, (height - foot - 6) / batteries));
+  const foot = 28;
+  const lane = Math.max(26, Math.min(96, (height - foot - 6) / batteries));
   const windows = day.cards.find((card) => card.shot_id === chosen)?.windows ?? null;
   const bands = (stretches: Schemas['TimeStretch'][], fill: string, opacity: number) =>
     stretches.map((one) => {
@@ -100,7 +100,7 @@ export const DayChart = memo(function DayChart({ day, chosen, onChoose }: Props)
             />
             <text
               x={(x(gap.from) + x(gap.to)) / 2}
-              y={(batteries * lane) / 2 + 4}
+              y={lane / 2 + 4}
               fontSize={11}
               textAnchor="middle"
               fill="var(--ink-soft)"

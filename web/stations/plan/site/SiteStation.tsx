@@ -223,7 +223,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
               key={one.id}
               type="button"
               aria-pressed={tool === one.id}
-              className={`min-h-11 px-2.5 text-sm rounded-md border cursor-pointer ${tool === one.id ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
+              className={`min-h-11 px-2 text-sm rounded-md border cursor-pointer ${tool === one.id ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
               onClick={() => setTool(one.id)}
             >
               {one.name}
@@ -232,7 +232,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
           <button
             type="button"
             aria-pressed={snap}
-            className={`min-h-11 px-2.5 text-sm rounded-md border cursor-pointer ml-auto ${snap ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
+            className={`min-h-11 px-2 text-sm rounded-md border cursor-pointer ml-auto ${snap ? 'bg-haze border-petal font-semibold' : 'bg-card border-line text-ink-soft'}`}
             onClick={() => setSnap(!snap)}
           >
             Snap
