@@ -29,7 +29,7 @@ use OpenApi\Attributes as OA;
 /** Shots on paper and as files in open formats. */
 final class ShotFileController extends Controller
 {
-    private const TYPES = ['json' => 'application/json', 'geojson' => 'application/geo+json', 'kml' => 'application/vnd.google-earth.kml+xml', 'gpx' => 'application/gpx+xml', 'csv' => 'text/csv; charset=utf-8', 'vtt' => 'text/vtt; charset=utf-8'];
+    private const TYPES = ['json' => 'application/json', 'geojson' => 'application/geo+json', 'kml' => 'application/xml', 'gpx' => 'application/gpx+xml', 'csv' => 'text/csv; charset=utf-8', 'vtt' => 'text/vtt; charset=utf-8'];
 
     #[OA\Get(path: '/shots/{shot}/files/{format}', operationId: 'shotFile', parameters: [
         new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['json', 'geojson', 'kml', 'gpx', 'csv', 'vtt'])),
