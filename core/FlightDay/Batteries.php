@@ -16,7 +16,7 @@ final readonly class Batteries
     public const RESERVE = 0.2;
 
     /** Above this nothing is lost, °C; below, one percent a degree, to six tenths at most (our judgement). */
-    private const WARM = 20.0;
+    public const WARM = 20.0;
 
     private const LEAST_SHARE = 0.6;
 

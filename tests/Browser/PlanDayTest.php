@@ -105,6 +105,13 @@ final class PlanDayTest extends BrowserCase
             $tablet->seeText('Landed');
             $tablet->press('Landed');
             $tablet->seeText('Take off');
+            // A network that comes back is noticed with nothing to send, too.
+            $tablet->waitUntil(static fn (): bool => $tablet->attribute('[data-waiting]', 'data-waiting') === '0', 'The landing still waits to be sent.');
+            self::cut($wire);
+            $tablet->visit('/field/1')->see('[data-field=offline]');
+            $wire = self::wire($port);
+            $tablet->script('window.dispatchEvent(new Event("online"))');
+            $tablet->see('[data-field=ok]', 30);
         } finally {
             $tablet->close();
             self::cut($wire);

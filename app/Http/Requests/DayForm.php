@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Larkspur\FlightDay\Batteries;
+use Larkspur\FlightDay\Day;
+use Larkspur\FlightDay\ReturnHeight;
 use OpenApi\Attributes as OA;
 
 /** A day of flying as it was filled in. */
@@ -63,12 +66,18 @@ final class DayForm extends FormRequest
         ];
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * The document, what was left out filled in as core/ has it.
+     *
+     * @return array<string, mixed>
+     */
     public function document(): array
     {
-        /** @var array{document: array<string, mixed>} $valid */
+        /** @var array{document: array{batteries: array<string, mixed>, ...<string, mixed>}} $valid */
         $valid = $this->safe(['document']);
         $document = $valid['document'];
+        $document['batteries'] += ['reserve' => Batteries::RESERVE, 'temperature_c' => Batteries::WARM];
+        $document += ['swap_min' => Day::SWAP / 60, 'return_margin_m' => ReturnHeight::MARGIN];
         if (is_array($document['permission'] ?? null)) {
             $document['permission'] = array_map(static fn (mixed $text): string => is_string($text) ? $text : '', $document['permission']);
         }

@@ -15,8 +15,9 @@ import { DayChart } from '~/pictures/DayChart';
 import { useSession } from '~/shell/session';
 import { day as dayName, figure, hour, withUnit } from '~/units';
 import { PlanNav } from '../PlanNav';
-import { MISSING } from './FieldDay';
+import { Permission, Power, type Put, Weather } from './DayConditions';
 import { type Form, useDayForm } from './useDayForm';
+import { DateField, HourField } from './WhenFields';
 
 type Day = Schemas['DayDetail'];
 
@@ -71,7 +72,7 @@ function NewDay({
         document: {
           from: '09:00',
           to: '17:00',
-          batteries: { count: 3, minutes: 20, reserve: 0.2, temperature_c: 15 },
+          batteries: { count: 3, minutes: 20 },
           weather: null,
           shots: mine.slice(0, 24).map((shot) => ({ shot_id: shot.id })),
           filters: [],
@@ -290,8 +291,6 @@ function Worked({ first, days, shots }: { first: Day; days: Schemas['Day'][]; sh
   );
 }
 
-type Put = (change: Partial<Form['document']>) => void;
-
 function Shots({
   day,
   form,
@@ -389,253 +388,6 @@ function Shots({
         </div>
       )}
     </>
-  );
-}
-
-function Row({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div className="flex justify-between items-center min-h-9">
-      <span className="text-sm">{label}</span>
-      {children}
-    </div>
-  );
-}
-
-function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
-  const { units } = useSession();
-  const { batteries } = form.document;
-  const change = (next: Partial<typeof batteries>) => put({ batteries: { ...batteries, ...next } });
-  return (
-    <Card className="p-3" label="Batteries">
-      <h2>Batteries</h2>
-      <Row label="Full ones">
-        <NumberInput
-          label="Batteries"
-          value={batteries.count}
-          unit=""
-          units={units}
-          places={0}
-          onChange={(count) => change({ count: Math.max(0, Math.round(count)) })}
-        />
-      </Row>
-      <Row label="Each flies for">
-        <NumberInput
-          label="Minutes of a battery"
-          value={batteries.minutes}
-          unit="min"
-          units={units}
-          onChange={(minutes) => change({ minutes })}
-        />
-      </Row>
-      <Row label="Reserve that stays in">
-        <NumberInput
-          label="Reserve"
-          value={100 * (batteries.reserve ?? 0.2)}
-          unit="%"
-          units={units}
-          places={0}
-          onChange={(percent) => change({ reserve: Math.max(0, Math.min(0.9, percent / 100)) })}
-        />
-      </Row>
-      <Row label="Air">
-        <NumberInput
-          label="Temperature of the air"
-          value={batteries.temperature_c ?? 20}
-          unit="°C"
-          units={units}
-          places={0}
-          onChange={(temperature_c) => change({ temperature_c })}
-        />
-      </Row>
-      <Row label="A change takes">
-        <NumberInput
-          label="Minutes of a change"
-          value={form.document.swap_min ?? 3}
-          unit="min"
-          units={units}
-          onChange={(swap_min) => put({ swap_min: Math.max(0, swap_min) })}
-        />
-      </Row>
-      <Row label="Return height margin">
-        <NumberInput
-          label="Margin"
-          value={form.document.return_margin_m ?? 15}
-          unit="m"
-          units={units}
-          places={0}
-          onChange={(return_margin_m) => put({ return_margin_m: Math.max(0, return_margin_m) })}
-        />
-      </Row>
-      {day.batteries && (
-        <p className="m-0 text-sm text-ink-soft">
-          {figure(day.batteries.usable_min, 1)} min of each can be flown
-          {day.batteries.cold_share < 1 &&
-            `; the cold takes ${figure(100 * (1 - day.batteries.cold_share), 0)} %`}
-          .
-        </p>
-      )}
-    </Card>
-  );
-}
-
-function Weather({ form, day, put }: { form: Form; day: Day; put: Put }) {
-  const { units } = useSession();
-  const sites = useSites();
-  const home = sites.data?.find((one) => one.id === form.site_id)?.document.home;
-  const weather = form.document.weather ?? { from_deg: 0, mean_mps: 0, gust_mps: 0 };
-  const change = (next: Partial<typeof weather>) =>
-    put({ weather: { ...weather, ...next, source: 'typed in', simulated: false } });
-  const ask = useMutation({
-    mutationFn: () =>
-      call<Schemas['Weather']>(
-        'GET',
-        `/weather?lat=${home?.lat}&lon=${home?.lon}&at=${day.date}T${form.document.from}:00Z`,
-      ),
-    onSuccess: (found) =>
-      put({
-        weather: {
-          from_deg: found.from_deg,
-          mean_mps: found.mean_mps,
-          gust_mps: found.gust_mps,
-          source: found.source,
-          simulated: found.simulated,
-        },
-        batteries: { ...form.document.batteries, temperature_c: Math.round(found.temperature_c) },
-      }),
-  });
-  return (
-    <Card className="p-3" label="Wind">
-      <h2>Wind at 10 m</h2>
-      <Row label="From">
-        <NumberInput
-          label="Wind from"
-          value={weather.from_deg}
-          unit="deg"
-          units={units}
-          places={0}
-          onChange={(from_deg) => change({ from_deg: ((from_deg % 360) + 360) % 360 })}
-        />
-      </Row>
-      <Row label="Mean">
-        <NumberInput
-          label="Mean wind"
-          value={weather.mean_mps}
-          unit="m/s"
-          units={units}
-          onChange={(mean_mps) =>
-            change({ mean_mps: Math.max(0, mean_mps), gust_mps: Math.max(mean_mps, weather.gust_mps) })
-          }
-        />
-      </Row>
-      <Row label="Gusts">
-        <NumberInput
-          label="Gusts"
-          value={weather.gust_mps}
-          unit="m/s"
-          units={units}
-          onChange={(gust_mps) => change({ gust_mps: Math.max(weather.mean_mps, gust_mps) })}
-        />
-      </Row>
-      <p className="m-0 text-sm text-ink-soft">
-        {weather.source ?? 'Still air'}
-        {weather.simulated && ', simulated'}
-      </p>
-      <Button className="mt-2" onClick={() => ask.mutate()} disabled={ask.isPending || !home}>
-        Ask the weather (simulated)
-      </Button>
-      {ask.error && <Notice error={ask.error} />}
-    </Card>
-  );
-}
-
-function Permission({ form, day, put }: { form: Form; day: Day; put: Put }) {
-  const permission = form.document.permission ?? {};
-  const fields = {
-    airspace: 'Class of airspace',
-    authority: 'Authority asked',
-    owner: 'Land owner asked',
-    rule_source: 'Source of the rules',
-    rule_date: 'Dated',
-  } as const;
-  return (
-    <Card className="p-3 grid gap-2" label="Permission">
-      <h2>Permission</h2>
-      <p className="m-0 text-sm text-ink-soft">Yours to fill in: Larkspur assumes none, and states no law.</p>
-      {(Object.keys(fields) as (keyof typeof fields)[]).map((key) => (
-        <TextLine
-          key={key}
-          label={fields[key]}
-          value={permission[key] ?? ''}
-          onChange={(text) => put({ permission: { ...permission, [key]: text } })}
-        />
-      ))}
-      {day.missing.length > 0 && (
-        <p className="m-0 text-sm text-brick">
-          Not filled in: {day.missing.map((one) => MISSING[one] ?? one).join(', ')}.
-        </p>
-      )}
-    </Card>
-  );
-}
-
-/** Text that is taken when the field is left: each change plans the day anew. */
-function TextLine({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-}) {
-  const [typing, setTyping] = useState<string | null>(null);
-  return (
-    <Field
-      label={label}
-      value={typing ?? value}
-      maxLength={200}
-      onChange={(event) => setTyping(event.target.value)}
-      onBlur={() => {
-        if (typing !== null && typing !== value) onChange(typing);
-        setTyping(null);
-      }}
-    />
-  );
-}
-
-function DateField({ value, onChange }: { value: string; onChange: (value: string) => void }) {
-  return (
-    <label className="grid gap-1 text-sm">
-      Date
-      <input
-        type="date"
-        className="min-h-11 px-3 rounded-md border border-line bg-card text-base text-ink"
-        value={value}
-        onChange={(event) => event.target.value !== '' && onChange(event.target.value)}
-      />
-    </label>
-  );
-}
-
-function HourField({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-}) {
-  return (
-    <label className="grid gap-1 text-sm">
-      {label}
-      <input
-        type="time"
-        className="min-h-11 px-3 rounded-md border border-line bg-card text-base text-ink"
-        value={value}
-        onChange={(event) => /^\d\d:\d\d$/.test(event.target.value) && onChange(event.target.value)}
-      />
-    </label>
   );
 }
 

@@ -37,6 +37,8 @@ export function useFieldDay(id: number): FieldState {
   const sending = useRef(false);
   const who = useRef(person);
   who.current = person;
+  const reached = useRef(false);
+  reached.current = state === 'ok';
 
   const told = useCallback((error: unknown): FieldState['state'] => {
     if (!(error instanceof Problem)) throw error;
@@ -74,17 +76,7 @@ export function useFieldDay(id: number): FieldState {
 
   useEffect(() => {
     let alive = true;
-    void (async () => {
-      const kept = await keptDay(id);
-      const known = await keptPerson();
-      const left = await waiting(id);
-      if (!alive) return;
-      setPending(left);
-      if (kept) {
-        setDay(kept.day);
-        setSeen(kept.seen);
-      }
-      if (known) setPerson(known);
+    const fetchDay = async () => {
       try {
         const me = await call<Schemas['User']>('GET', '/me');
         const person = { id: me.id, name: me.name, units: me.units };
@@ -101,8 +93,21 @@ export function useFieldDay(id: number): FieldState {
       } catch (error) {
         if (alive) setState(told(error));
       }
+    };
+    void (async () => {
+      const kept = await keptDay(id);
+      const known = await keptPerson();
+      const left = await waiting(id);
+      if (!alive) return;
+      setPending(left);
+      if (kept) {
+        setDay(kept.day);
+        setSeen(kept.seen);
+      }
+      if (known) setPerson(known);
+      await fetchDay();
     })();
-    const back = () => void send();
+    const back = () => void (reached.current ? send() : fetchDay());
     window.addEventListener('online', back);
     // A network that comes back says so only sometimes: what waits is tried again now and then.
     const again = window.setInterval(back, 15_000);

@@ -1,0 +1,219 @@
+// What a day is flown under: its batteries, its wind, and the permissions that are its flier's to fill in.
+import { useMutation } from '@tanstack/react-query';
+import { type ComponentProps, useState } from 'react';
+import { call, type Schemas } from '~/api/client';
+import { useSites } from '~/api/queries';
+import { Button } from '~/kit/Button';
+import { Card } from '~/kit/Card';
+import { Field } from '~/kit/Field';
+import { Notice } from '~/kit/Notice';
+import { NumberInput } from '~/kit/NumberInput';
+import { useSession } from '~/shell/session';
+import { figure } from '~/units';
+import { MISSING } from './FieldDay';
+import type { Form } from './useDayForm';
+
+type Day = Schemas['DayDetail'];
+export type Put = (change: Partial<Form['document']>) => void;
+
+function NumberRow({ name, ...input }: { name: string } & ComponentProps<typeof NumberInput>) {
+  return (
+    <div className="flex justify-between items-center min-h-9">
+      <span className="text-sm">{name}</span>
+      <NumberInput {...input} />
+    </div>
+  );
+}
+
+export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
+  const { units } = useSession();
+  const { batteries } = form.document;
+  const change = (next: Partial<typeof batteries>) => put({ batteries: { ...batteries, ...next } });
+  return (
+    <Card className="p-3" label="Batteries">
+      <h2>Batteries</h2>
+      <NumberRow
+        name="Full ones"
+        label="Batteries"
+        value={batteries.count}
+        unit=""
+        units={units}
+        places={0}
+        onChange={(count) => change({ count: Math.max(0, Math.round(count)) })}
+      />
+      <NumberRow
+        name="Each flies for"
+        label="Minutes of a battery"
+        value={batteries.minutes}
+        unit="min"
+        units={units}
+        onChange={(minutes) => change({ minutes })}
+      />
+      <NumberRow
+        name="Reserve that stays in"
+        label="Reserve"
+        value={100 * (batteries.reserve ?? 0)}
+        unit="%"
+        units={units}
+        places={0}
+        onChange={(percent) => change({ reserve: Math.max(0, Math.min(0.9, percent / 100)) })}
+      />
+      <NumberRow
+        name="Air"
+        label="Temperature of the air"
+        value={batteries.temperature_c ?? 0}
+        unit="°C"
+        units={units}
+        places={0}
+        onChange={(temperature_c) => change({ temperature_c })}
+      />
+      <NumberRow
+        name="A change takes"
+        label="Minutes of a change"
+        value={form.document.swap_min ?? 0}
+        unit="min"
+        units={units}
+        onChange={(swap_min) => put({ swap_min: Math.max(0, swap_min) })}
+      />
+      <NumberRow
+        name="Return height margin"
+        label="Margin"
+        value={form.document.return_margin_m ?? 0}
+        unit="m"
+        units={units}
+        places={0}
+        onChange={(return_margin_m) => put({ return_margin_m: Math.max(0, return_margin_m) })}
+      />
+      {day.batteries && (
+        <p className="m-0 text-sm text-ink-soft">
+          {figure(day.batteries.usable_min, 1)} min of each can be flown
+          {day.batteries.cold_share < 1 &&
+            `; the cold takes ${figure(100 * (1 - day.batteries.cold_share), 0)} %`}
+          .
+        </p>
+      )}
+    </Card>
+  );
+}
+
+export function Weather({ form, day, put }: { form: Form; day: Day; put: Put }) {
+  const { units } = useSession();
+  const sites = useSites();
+  const home = sites.data?.find((one) => one.id === form.site_id)?.document.home;
+  const weather = form.document.weather ?? { from_deg: 0, mean_mps: 0, gust_mps: 0 };
+  const change = (next: Partial<typeof weather>) =>
+    put({ weather: { ...weather, ...next, source: 'typed in', simulated: false } });
+  const ask = useMutation({
+    mutationFn: () =>
+      call<Schemas['Weather']>(
+        'GET',
+        `/weather?lat=${home?.lat}&lon=${home?.lon}&at=${day.date}T${form.document.from}:00Z`,
+      ),
+    onSuccess: (found) =>
+      put({
+        weather: {
+          from_deg: found.from_deg,
+          mean_mps: found.mean_mps,
+          gust_mps: found.gust_mps,
+          source: found.source,
+          simulated: found.simulated,
+        },
+        batteries: { ...form.document.batteries, temperature_c: Math.round(found.temperature_c) },
+      }),
+  });
+  return (
+    <Card className="p-3" label="Wind">
+      <h2>Wind at 10 m</h2>
+      <NumberRow
+        name="From"
+        label="Wind from"
+        value={weather.from_deg}
+        unit="deg"
+        units={units}
+        places={0}
+        onChange={(from_deg) => change({ from_deg: ((from_deg % 360) + 360) % 360 })}
+      />
+      <NumberRow
+        name="Mean"
+        label="Mean wind"
+        value={weather.mean_mps}
+        unit="m/s"
+        units={units}
+        onChange={(mean_mps) =>
+          change({ mean_mps: Math.max(0, mean_mps), gust_mps: Math.max(mean_mps, weather.gust_mps) })
+        }
+      />
+      <NumberRow
+        name="Gusts"
+        label="Gusts"
+        value={weather.gust_mps}
+        unit="m/s"
+        units={units}
+        onChange={(gust_mps) => change({ gust_mps: Math.max(weather.mean_mps, gust_mps) })}
+      />
+      <p className="m-0 text-sm text-ink-soft">
+        {weather.source ?? 'Still air'}
+        {weather.simulated && ', simulated'}
+      </p>
+      <Button className="mt-2" onClick={() => ask.mutate()} disabled={ask.isPending || !home}>
+        Ask the weather (simulated)
+      </Button>
+      {ask.error && <Notice error={ask.error} />}
+    </Card>
+  );
+}
+
+export function Permission({ form, day, put }: { form: Form; day: Day; put: Put }) {
+  const permission = form.document.permission ?? {};
+  const fields = {
+    airspace: 'Class of airspace',
+    authority: 'Authority asked',
+    owner: 'Land owner asked',
+    rule_source: 'Source of the rules',
+    rule_date: 'Dated',
+  } as const;
+  return (
+    <Card className="p-3 grid gap-2" label="Permission">
+      <h2>Permission</h2>
+      <p className="m-0 text-sm text-ink-soft">Yours to fill in: Larkspur assumes none, and states no law.</p>
+      {(Object.keys(fields) as (keyof typeof fields)[]).map((key) => (
+        <TextLine
+          key={key}
+          label={fields[key]}
+          value={permission[key] ?? ''}
+          onChange={(text) => put({ permission: { ...permission, [key]: text } })}
+        />
+      ))}
+      {day.missing.length > 0 && (
+        <p className="m-0 text-sm text-brick">
+          Not filled in: {day.missing.map((one) => MISSING[one] ?? one).join(', ')}.
+        </p>
+      )}
+    </Card>
+  );
+}
+
+/** Text that is taken when the field is left: each change plans the day anew. */
+function TextLine({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const [typing, setTyping] = useState<string | null>(null);
+  return (
+    <Field
+      label={label}
+      value={typing ?? value}
+      maxLength={200}
+      onChange={(event) => setTyping(event.target.value)}
+      onBlur={() => {
+        if (typing !== null && typing !== value) onChange(typing);
+        setTyping(null);
+      }}
+    />
+  );
+}
