@@ -113,6 +113,16 @@ final class DayTest extends FeatureCase
         self::assertStringContainsString('Battery 1', $events[0]['description']);
     }
 
+    public function test_what_a_day_leaves_out_is_filled_in_as_core_has_it(): void
+    {
+        [$user, $shot] = $this->shot();
+        $document = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->assertCreated()->json('document');
+        self::assertEqualsWithDelta(0.2, $document['batteries']['reserve'], 1e-9);
+        self::assertEqualsWithDelta(20.0, $document['batteries']['temperature_c'], 1e-9);
+        self::assertEqualsWithDelta(3.0, $document['swap_min'], 1e-9);
+        self::assertEqualsWithDelta(15.0, $document['return_margin_m'], 1e-9);
+    }
+
     public function test_card_and_sheet_are_one_and_more_pages_with_their_numbers_on_them(): void
     {
         [$user, $shot] = $this->shot();

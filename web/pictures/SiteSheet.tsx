@@ -5,6 +5,7 @@ import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
 import { around, type Box, meet, placeLabels } from './labels';
+import { Mesh } from './Mesh';
 import { SiteThings } from './SiteThings';
 import { indexAt, linear, roundUp, type Scale, through, ticks } from './scale';
 
@@ -220,23 +221,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
   return (
     <div ref={ref} className="size-full min-h-40 overflow-hidden touch-none" data-picture="site-sheet">
       <svg width={width} height={height} role="group" aria-label={label} className="block text-ink">
-        <g stroke="var(--mesh)">
-          {ticks(x.invert(0), x.invert(width), grid).map((e) => (
-            <path key={e} d={`M${x(e)} 0V${height}`} />
-          ))}
-          {ticks(y.invert(height), y.invert(0), grid).map((n) => (
-            <path key={n} d={`M0 ${y(n)}H${width}`} />
-          ))}
-        </g>
-        <circle
-          cx={x(0)}
-          cy={y(0)}
-          r={site.sight_line_m * x.perUnit}
-          fill="none"
-          stroke="var(--leaf)"
-          strokeDasharray="2 6"
-          opacity={0.7}
-        />
+        <Mesh x={x} y={y} width={width} height={height} step={grid} sightLine={site.sight_line_m} />
         {craft?.heading != null && <path d={wedge(craft)} fill="var(--haze)" opacity={0.85} />}
         <SiteThings site={site} x={x} y={y} />
         {sun && (

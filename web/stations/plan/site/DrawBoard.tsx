@@ -11,8 +11,9 @@ import {
 } from 'react';
 import { useSize } from '~/kit/useSize';
 import { around, placeLabels } from '~/pictures/labels';
+import { Mesh } from '~/pictures/Mesh';
 import { SiteThings } from '~/pictures/SiteThings';
-import { linear, roundUp, through, ticks } from '~/pictures/scale';
+import { linear, roundUp, through } from '~/pictures/scale';
 import { type Units, withUnit } from '~/units';
 import {
   type Chosen,
@@ -263,21 +264,13 @@ export function DrawBoard(props: Props) {
         onWheel={(event) => zoom(event.deltaY > 0 ? 1.12 : 0.89)}
         onKeyDown={keys}
       >
-        <g stroke="var(--mesh)">
-          {ticks(x.invert(0), x.invert(width), step).map((e) => (
-            <path key={e} d={`M${x(e)} 0V${height}`} />
-          ))}
-          {ticks(y.invert(height), y.invert(0), step).map((n) => (
-            <path key={n} d={`M0 ${y(n)}H${width}`} />
-          ))}
-        </g>
-        <circle
-          cx={x(0)}
-          cy={y(0)}
-          r={drawing.document.sight_line_m * per}
-          fill="none"
-          stroke="var(--leaf)"
-          strokeDasharray="2 6"
+        <Mesh
+          x={x}
+          y={y}
+          width={width}
+          height={height}
+          step={step}
+          sightLine={drawing.document.sight_line_m}
         />
         <SiteThings site={drawing.document} x={x} y={y} chosen={chosenId} />
         {spotsOf(drawing).map((spot, index) => (
