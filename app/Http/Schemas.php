@@ -161,9 +161,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'finger', type: 'string'),
     new OA\Property(property: 'text', type: 'string'),
 ], type: 'object')]
-#[OA\Schema(schema: 'FrameSolid', required: ['id', 'name', 'subject', 'outline'], properties: [
-    new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'subject', type: 'boolean'),
-    new OA\Property(property: 'outline', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+#[OA\Schema(schema: 'FrameSolid', required: ['id', 'subject', 'outline'], properties: [
+    new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'subject', type: 'boolean'),
+    new OA\Property(property: 'outline', description: '[u, v] of each corner in order round it, ten-thousandths of the frame from its centre', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer'))),
 ], type: 'object')]
 #[OA\Schema(schema: 'Frame', required: ['t', 'horizon', 'mark', 'solids'], properties: [
     new OA\Property(property: 't', type: 'number'),

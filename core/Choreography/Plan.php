@@ -19,6 +19,9 @@ final readonly class Plan
     /** Small frames drawn along the move. */
     public const FRAMES = 6;
 
+    /** Corners of outlines are whole numbers of such parts of the frame: hundreds of them are written and read at each drag. */
+    public const GRAIN = 10000;
+
     /** What is smaller than this in all, as a share of half the frame’s width, is not drawn in them. */
     private const SPECK = 0.008;
 
@@ -50,9 +53,9 @@ final readonly class Plan
 
     /**
      * Six pictures along the move, from first motion to last: horizon, the subject's mark, and every solid as the
-     * lens sees it. Places are fractions of the frame from its centre, u right and v up.
+     * lens sees it. Places are fractions of the frame from its centre, u right and v up; of outlines ten-thousandths of it.
      *
-     * @return list<array{t: float, horizon: float, mark: ?array{float, float}, solids: list<array{id: string, name: string, subject: bool, outline: list<array{float, float}>}>}>
+     * @return list<array{t: float, horizon: float, mark: ?array{float, float}, solids: list<array{id: string, subject: bool, outline: list<array{int, int}>}>}>
      */
     public function frames(): array
     {
@@ -67,7 +70,7 @@ final readonly class Plan
     /**
      * One picture of a flight of this shot, planned or flown.
      *
-     * @return array{t: float, horizon: float, mark: ?array{float, float}, solids: list<array{id: string, name: string, subject: bool, outline: list<array{float, float}>}>}
+     * @return array{t: float, horizon: float, mark: ?array{float, float}, solids: list<array{id: string, subject: bool, outline: list<array{int, int}>}>}
      */
     public function frameOf(Flight $flight, float $time): array
     {
@@ -76,12 +79,15 @@ final readonly class Plan
         $mark = $this->move->subject === null ? null : $view->project($this->move->subject->at($time));
         $solids = [];
         foreach ($this->shot->site->solids as $solid) {
-            if (! self::maybeSeen($solid, $view)) {
+            if (! $view->maySee($solid->heart, $solid->radius, self::SPECK)) {
                 continue;
             }
             $depth = $view->inLensAxes($solid->body->middle())[2];
             foreach ($solid->silhouettes($view) as $outline) {
-                $solids[] = [$depth, ['id' => $solid->id, 'name' => $solid->name, 'subject' => $solid->isSubject, 'outline' => array_map(static fn (array $p): array => [round($p[0], 5), round($p[1], 5)], $outline)]];
+                foreach ($outline as $k => [$u, $v]) {
+                    $outline[$k] = [(int) round(self::GRAIN * $u), (int) round(self::GRAIN * $v)];
+                }
+                $solids[] = [$depth, ['id' => $solid->id, 'subject' => $solid->isSubject, 'outline' => $outline]];
             }
         }
         // Painted from far to near.
@@ -93,27 +99,6 @@ final readonly class Plan
             'mark' => $mark === null ? null : [round($mark->u, 5), round($mark->v, 5)],
             'solids' => array_column($solids, 1),
         ];
-    }
-
-    /** Of many things on a site few stand before the lens: whether the ball about one can reach into the frame. */
-    private static function maybeSeen(Solid $solid, View $view): bool
-    {
-        $body = $solid->body;
-        $middle = $body->middle();
-        $half = ($body->top() - $middle->up) / 2;
-        [$right, $up, $depth] = $view->inLensAxes($middle->plus(0, 0, $half));
-        $radius = hypot($body->reach(), $half);
-        if ($depth < -$radius) {
-            return false;
-        }
-        // Smaller than this nobody sees it in a picture of a few hundred pixels.
-        if ($depth > 0 && $radius / $depth < self::SPECK * $view->lens->halfWidth) {
-            return false;
-        }
-        // Distance from the planes through the lens and the sides of the frame.
-        [$w, $h] = [$view->lens->halfWidth, $view->lens->halfHeight];
-
-        return abs($right) - $depth * $w < $radius * hypot(1, $w) && abs($up) - $depth * $h < $radius * hypot(1, $h);
     }
 
     /** @return list<Cue> */

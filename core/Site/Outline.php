@@ -10,6 +10,41 @@ use Larkspur\Geo\Position;
 final class Outline
 {
     /**
+     * Middle of the upright box about points, over the ground, at the height of the lowest.
+     *
+     * @param  non-empty-list<Position>  $points
+     */
+    public static function middle(array $points): Position
+    {
+        [$west, $south, $low] = [$points[0]->east, $points[0]->north, $points[0]->up];
+        [$east, $north] = [$west, $south];
+        foreach ($points as $p) {
+            $west = min($west, $p->east);
+            $east = max($east, $p->east);
+            $south = min($south, $p->north);
+            $north = max($north, $p->north);
+            $low = min($low, $p->up);
+        }
+
+        return new Position(($west + $east) / 2, ($south + $north) / 2, $low);
+    }
+
+    /**
+     * No point lies farther than this from a middle, over the ground, m.
+     *
+     * @param  list<Position>  $points
+     */
+    public static function reach(array $points, Position $middle): float
+    {
+        $square = 0.0;
+        foreach ($points as $p) {
+            $square = max($square, ($p->east - $middle->east) ** 2 + ($p->north - $middle->north) ** 2);
+        }
+
+        return sqrt($square);
+    }
+
+    /**
      * Even-odd rule.
      *
      * @param  list<Position>  $outline

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Larkspur\Site;
 
 use Larkspur\Geo\Position;
-use Larkspur\Measure\Statistics;
 
 /** An upright body over any outline that does not cross itself: a box, a walled yard, the crown of a wood. Metres. */
 final class Prism implements Body
@@ -25,10 +24,8 @@ final class Prism implements Body
      */
     public function __construct(public readonly array $outline, private readonly float $height)
     {
-        $east = array_map(static fn (Position $p): float => $p->east, $outline);
-        $north = array_map(static fn (Position $p): float => $p->north, $outline);
-        $this->middle = new Position((Statistics::least($east) + Statistics::greatest($east)) / 2, (Statistics::least($north) + Statistics::greatest($north)) / 2, $outline[0]->up);
-        $this->reach = Statistics::greatest(array_map(fn (Position $p): float => hypot($p->east - $this->middle->east, $p->north - $this->middle->north), $outline));
+        $this->middle = Outline::middle($outline);
+        $this->reach = Outline::reach($outline, $this->middle);
     }
 
     public function top(): float

@@ -19,6 +19,12 @@ final readonly class Solid
     /** An outline needs at most so many corners; more are a survey, not a sketch. */
     public const MOST_POINTS = 400;
 
+    /** Middle of the ball about it. */
+    public Position $heart;
+
+    /** Of that ball, m. */
+    public float $radius;
+
     /**
      * @param  value-of<self::SHAPES>  $shape
      * @param  non-empty-list<Position>  $foot  its outline on the ground, in order round it; of a wire the feet of its supports
@@ -36,6 +42,10 @@ final readonly class Solid
         public bool $isSubject = false,
         public bool $moves = false,
     ) {
+        $middle = $body->middle();
+        $half = ($body->top() - $middle->up) / 2;
+        $this->heart = $middle->plus(0, 0, $half);
+        $this->radius = hypot($body->reach(), $half);
     }
 
     /** @param  float  $heading direction of the length, rad clockwise from north */
@@ -233,15 +243,7 @@ final readonly class Solid
         $outlines = [];
         $edged = null;
         foreach ($this->body->corners() as $k => $corners) {
-            $points = [];
-            foreach ($corners as $corner) {
-                $point = $view->onPlane(...$view->inLensAxes($corner));
-                if ($point === null) {
-                    $points = null;
-                    break;
-                }
-                $points[] = [$point->u, $point->v];
-            }
+            $points = $view->projectAll($corners);
             $edged ??= $points === null ? $this->body->edges() : null;
             $points ??= self::beforeLens($edged[$k] ?? [], $view);
             $outline = self::hull($points);
@@ -307,7 +309,7 @@ final readonly class Solid
         if (count($points) < 3) {
             return $points;
         }
-        usort($points, static fn (array $a, array $b): int => $a[0] === $b[0] ? $a[1] <=> $b[1] : $a[0] <=> $b[0]);
+        sort($points);
 
         return [...self::chain($points), ...self::chain(array_reverse($points))];
     }

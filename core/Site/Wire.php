@@ -36,10 +36,8 @@ final readonly class Wire implements Body
             }
         }
         $this->line = $line;
-        $east = array_map(static fn (Position $p): float => $p->east, $line);
-        $north = array_map(static fn (Position $p): float => $p->north, $line);
-        $this->middle = new Position((Statistics::least($east) + Statistics::greatest($east)) / 2, (Statistics::least($north) + Statistics::greatest($north)) / 2, Statistics::least(array_map(static fn (Position $p): float => $p->up, $line)));
-        $this->reach = Statistics::greatest(array_map(fn (Position $p): float => hypot($p->east - $this->middle->east, $p->north - $this->middle->north), $line));
+        $this->middle = Outline::middle($line);
+        $this->reach = Outline::reach($line, $this->middle);
     }
 
     public function top(): float

@@ -57,11 +57,14 @@ export async function call<T>(
   signal?: AbortSignal,
 ): Promise<T> {
   // With the token at hand nothing is awaited before the request: it leaves before the page draws what asked for it.
-  if (method !== 'GET' && token() === '') {
+  // The cookies lie in another process: they are read once.
+  let csrf = token();
+  if (method !== 'GET' && csrf === '') {
     await fetchToken();
+    csrf = token();
   }
   const form = body instanceof FormData;
-  const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
+  const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': csrf };
   if (body !== undefined && !form) {
     headers['Content-Type'] = 'application/json';
   }

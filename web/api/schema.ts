@@ -2508,8 +2508,8 @@ export interface components {
         };
         FrameSolid: {
             id: string;
-            name: string;
             subject: boolean;
+            /** @description [u, v] of each corner in order round it, ten-thousandths of the frame from its centre */
             outline: number[][];
         };
         Frame: {

@@ -20,7 +20,8 @@ export const FrameStrip = memo(function FrameStrip({ frames, aspect, onTime }: P
     <div ref={ref} className="flex gap-[9px] min-w-0" data-picture="frame-strip">
       {frames.map((frame, index) => (
         <button
-          key={frame.t}
+          // biome-ignore lint/suspicious/noArrayIndexKey: the first picture stays the first, whatever its time
+          key={index}
           type="button"
           className="block text-left cursor-pointer p-0 bg-transparent border-0"
           style={{ width: w }}
@@ -34,6 +35,22 @@ export const FrameStrip = memo(function FrameStrip({ frames, aspect, onTime }: P
     </div>
   );
 });
+
+const SUBJECT = { fill: 'var(--ink)', stroke: 'var(--card)' };
+
+/** A wire. */
+const LINE = { stroke: 'var(--brick)', strokeWidth: 1.2 };
+
+/** Corners of outlines are told in so many parts of the frame. */
+const GRAIN = 10_000;
+
+/** An outline as an SVG list of points, in tenths of a pixel. */
+function pointsOf(outline: number[][], width: number, height: number): string {
+  const tenth = (pixels: number) => Math.round(10 * pixels) / 10;
+  return outline
+    .map(([u = 0, v = 0]) => `${tenth((u / GRAIN + 0.5) * width)},${tenth((0.5 - v / GRAIN) * height)}`)
+    .join(' ');
+}
 
 export function SmallFrame({
   frame,
@@ -57,19 +74,18 @@ export function SmallFrame({
     >
       <rect width={width} height={height} fill="var(--ground)" />
       <rect width={width} height={horizon} fill="var(--sky)" />
-      {frame.solids.map((solid, index) => (
-        <polygon
-          // biome-ignore lint/suspicious/noArrayIndexKey: one thing may have several outlines
-          key={`${solid.id} ${index}`}
-          data-solid={solid.id}
-          points={solid.outline
-            .map(([u, v]) => `${px(u ?? 0).toFixed(2)},${py(v ?? 0).toFixed(2)}`)
-            .join(' ')}
-          fill={solid.subject ? 'var(--ink)' : 'var(--solid)'}
-          stroke={solid.outline.length < 3 ? 'var(--brick)' : solid.subject ? 'var(--card)' : 'var(--ground)'}
-          strokeWidth={solid.outline.length < 3 ? 1.2 : 0.5}
-        />
-      ))}
+      <g fill="var(--solid)" stroke="var(--ground)" strokeWidth={0.5}>
+        {frame.solids.map((solid, index) => (
+          <polygon
+            // By place, far to near: with every drag things change places, and an element kept costs less than one made anew.
+            // biome-ignore lint/suspicious/noArrayIndexKey: one thing may have several outlines
+            key={index}
+            data-solid={solid.id}
+            points={pointsOf(solid.outline, width, height)}
+            {...(solid.subject ? SUBJECT : solid.outline.length < 3 ? LINE : undefined)}
+          />
+        ))}
+      </g>
       <g stroke="var(--card)" strokeOpacity={0.65}>
         <path
           d={`M${width / 3} 0V${height}M${(2 * width) / 3} 0V${height}M0 ${height / 3}H${width}M0 ${(2 * height) / 3}H${width}`}

@@ -44,14 +44,22 @@ export const SideSheet = memo(function SideSheet({
   const view = useMemo(() => {
     const [ue, un, reach] = axisOf(samples, subject);
     const along = (e: number, n: number) => (e - subject.east_m) * ue + (n - subject.north_m) * un;
+    const beside = (e: number, n: number) => Math.abs((e - subject.east_m) * un - (n - subject.north_m) * ue);
     const xs = samples.east_m.map((e, i) => along(e, samples.north_m[i] ?? 0));
+    // What stands far to the side of the way has nothing to say of it: it would only hide what does.
+    const wide = Math.max(
+      10,
+      0.5 * reach,
+      ...samples.east_m.map((e, i) => beside(e, samples.north_m[i] ?? 0)),
+    );
     const near = site.solids
       .map((solid) => ({
         solid,
         along: along(solid.east_m, solid.north_m),
+        beside: beside(solid.east_m, solid.north_m),
         half: Math.max(solid.width_m, solid.length_m) / 2,
       }))
-      .filter((item) => Math.abs(item.along) < 2.4 * reach);
+      .filter((item) => Math.abs(item.along) < 2.4 * reach && item.beside < wide + item.half);
     const left = Math.min(-reach, ...xs) - 4;
     const right =
       Math.max(
@@ -127,15 +135,15 @@ export const SideSheet = memo(function SideSheet({
         )}
         {view.near.map(({ solid, along, half }, index) => (
           <rect
-            // biome-ignore lint/suspicious/noArrayIndexKey: ids come from files and may repeat
-            key={`${solid.id} ${index}`}
+            // biome-ignore lint/suspicious/noArrayIndexKey: ids come from files and may repeat; what is near changes with every drag
+            key={index}
             x={x(along - half)}
             y={y(solid.base_m + solid.height_m)}
             width={Math.max(2, 2 * half * per)}
             height={solid.shape === 'wire' ? 2 : Math.max(2, (solid.height_m - (solid.clear_m ?? 0)) * per)}
             fill={solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)'}
             stroke={solid.role === 'subject' ? 'var(--ink)' : 'var(--solid)'}
-            opacity={solid.role === 'subject' ? 0.9 : 0.75}
+            fillOpacity={solid.role === 'subject' ? 0.9 : 0.75}
           />
         ))}
         <path

@@ -222,7 +222,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
     <div ref={ref} className="size-full min-h-40 overflow-hidden touch-none" data-picture="site-sheet">
       <svg width={width} height={height} role="group" aria-label={label} className="block text-ink">
         <Mesh x={x} y={y} width={width} height={height} step={grid} sightLine={site.sight_line_m} />
-        {craft?.heading != null && <path d={wedge(craft)} fill="var(--haze)" opacity={0.85} />}
+        {craft?.heading != null && <path d={wedge(craft)} fill="var(--haze)" fillOpacity={0.85} />}
         <SiteThings site={site} x={x} y={y} />
         {sun && (
           <g data-role="sun" className="text-pollen-ink">

@@ -67,18 +67,25 @@ export const StaveLanes = memo(function StaveLanes({
   const reach = reachOf(planned, flown);
   const middle = (index: number) => 8 + lane * (index + 0.5);
 
-  const area = (trace: Trace, finger: string, base: number, close: boolean) => {
-    const values = trace.fingers[finger] ?? [];
-    let path = '';
+  /** What a finger does, as a line about its lane's middle; and the same, closed along the middle. */
+  const playedOf = (trace: Trace | null, finger: string, base: number) => {
+    if (trace === null) return null;
+    const { t, fingers } = trace;
+    const values = fingers[finger] ?? [];
+    const within = (i: number) => (t[i] ?? -Infinity) >= from - 1e-6 && (t[i] ?? Infinity) <= to + 1e-6;
+    let line = '';
     for (let i = 0; i < values.length; i++) {
-      const t = trace.t[i] ?? 0;
-      if (t < from - 1e-6 || t > to + 1e-6) continue;
-      path += `${path === '' ? 'M' : 'L'}${x(t).toFixed(1)} ${(base - ((values[i] ?? 0) / reach) * half).toFixed(1)}`;
+      // A press that is held is a straight line: only its ends are drawn.
+      const held = values[i] === values[i - 1] && values[i] === values[i + 1];
+      if (!within(i) || (held && within(i - 1) && within(i + 1))) continue;
+      line += `${line === '' ? 'M' : 'L'}${x(t[i] ?? 0).toFixed(1)} ${(base - ((values[i] ?? 0) / reach) * half).toFixed(1)}`;
     }
-    if (!close || path === '') return path;
-    const last = Math.min(to, trace.t.at(-1) ?? to);
-    const first = Math.max(from, trace.t[0] ?? from);
-    return `${path}L${x(last).toFixed(1)} ${base}L${x(first).toFixed(1)} ${base}Z`;
+    const last = Math.min(to, t.at(-1) ?? to);
+    const first = Math.max(from, t[0] ?? from);
+    return {
+      line,
+      area: line === '' ? '' : `${line}L${x(last).toFixed(1)} ${base}L${x(first).toFixed(1)} ${base}Z`,
+    };
   };
   const seek = (event: PointerEvent<SVGRectElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -130,12 +137,14 @@ export const StaveLanes = memo(function StaveLanes({
               width={Math.max(0, x(hold[1]) - x(hold[0]))}
               height={lane * lanes.length + 6}
               fill="var(--haze)"
-              opacity={0.45}
+              fillOpacity={0.45}
             />
           )}
           {lanes.map((part, index) => {
             const base = middle(index);
             const color = `var(--${part.finger})`;
+            const asked = playedOf(planned, part.finger, base);
+            const done = playedOf(flown, part.finger, base);
             return (
               <g key={part.finger}>
                 <path d={`M${left} ${base}H${width - right}`} stroke="var(--line)" />
@@ -167,29 +176,12 @@ export const StaveLanes = memo(function StaveLanes({
                     </text>
                   </>
                 )}
-                {flown && (
+                {done && <path d={done.area} fill={color} fillOpacity={0.3} data-flown={part.finger} />}
+                {done && <path d={done.line} fill="none" stroke={color} strokeOpacity={0.9} />}
+                {asked && !done && <path d={asked.area} fill={color} fillOpacity={0.16} />}
+                {asked && (
                   <path
-                    d={area(flown, part.finger, base, true)}
-                    fill={color}
-                    opacity={0.3}
-                    data-flown={part.finger}
-                  />
-                )}
-                {flown && (
-                  <path
-                    d={area(flown, part.finger, base, false)}
-                    fill="none"
-                    stroke={color}
-                    strokeWidth={1}
-                    opacity={0.9}
-                  />
-                )}
-                {planned && !flown && (
-                  <path d={area(planned, part.finger, base, true)} fill={color} opacity={0.16} />
-                )}
-                {planned && (
-                  <path
-                    d={area(planned, part.finger, base, false)}
+                    d={asked.line}
                     fill="none"
                     stroke={color}
                     strokeWidth={2}

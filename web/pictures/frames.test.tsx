@@ -15,12 +15,11 @@ const frame = (change: Partial<Schemas['Frame']> = {}): Schemas['Frame'] => ({
   solids: [
     {
       id: 'stones',
-      name: 'stone 1',
       subject: true,
       outline: [
-        [-0.25, -0.25],
-        [0.25, -0.25],
-        [0.25, 0.25],
+        [-2500, -2500],
+        [2500, -2500],
+        [2500, 2500],
       ],
     },
   ],
@@ -31,7 +30,7 @@ describe('a frame of the strip', () => {
   it('puts fractions of the frame at their pixels: right is right, up is up', () => {
     const { container } = draw(<SmallFrame frame={frame()} width={160} height={90} />);
     expect(container.querySelector('[data-solid=stones]')?.getAttribute('points')).toBe(
-      '40.00,67.50 120.00,67.50 120.00,22.50',
+      '40,67.5 120,67.5 120,22.5',
     );
     const mark = container.querySelector('[data-role=mark]');
     expect([mark?.getAttribute('cx'), mark?.getAttribute('cy')]).toEqual(['80', '45']);

@@ -44,6 +44,43 @@ final class ViewTest extends TestCase
         self::assertTrue(is_finite($at(-90)));
     }
 
+    public function test_many_points_fall_where_each_of_them_falls(): void
+    {
+        $noise = new SeededNoise(11);
+        $view = new View(new Position(3, -4, 12), 0.7, -0.3, Lens::assumed());
+        $points = array_map(static fn (): Position => new Position($noise->between(20, 60), $noise->between(20, 60), $noise->between(0, 9)), range(1, 50));
+        $places = $view->projectAll($points);
+
+        self::assertNotNull($places);
+        foreach ($points as $k => $point) {
+            $alone = $view->project($point);
+            self::assertNotNull($alone);
+            self::assertEqualsWithDelta([$alone->u, $alone->v], $places[$k], 1e-12);
+        }
+        self::assertNull($view->projectAll([...$points, new Position(-40, -40, 0)]), 'one behind the lens');
+    }
+
+    public function test_what_reaches_into_the_frame_is_never_passed_over(): void
+    {
+        $noise = new SeededNoise(12);
+        $view = new View(new Position(0, 0, 20), 0.4, -0.5, Lens::assumed());
+        $passed = 0;
+        for ($i = 0; $i < 2000; $i++) {
+            $centre = new Position($noise->between(-120, 120), $noise->between(-120, 120), $noise->between(0, 10));
+            $radius = $noise->between(0.5, 8);
+            $may = $view->maySee($centre, $radius, 0.0);
+            $passed += $may ? 0 : 1;
+            for ($k = 0; $k < 30 && ! $may; $k++) {
+                [$a, $b] = [$noise->between(0, 2 * M_PI), acos($noise->between(-1, 1))];
+                $seen = $view->project($centre->plus($radius * sin($b) * cos($a), $radius * sin($b) * sin($a), $radius * cos($b)));
+                self::assertFalse($seen !== null && abs($seen->u) < 0.5 && abs($seen->v) < 0.5, 'a point of a ball that was passed over stands in the frame');
+            }
+        }
+        self::assertGreaterThan(1000, $passed, 'most of what stands all round lies beside the frame');
+        self::assertTrue($view->maySee(new Position(40, 80, 5), 2, 0.008));
+        self::assertFalse($view->maySee(new Position(40, 80, 5), 0.2, 0.008), 'a speck');
+    }
+
     public function test_a_box_astride_the_lens_is_cut_before_it_is_drawn(): void
     {
         // Twelve metres long along the view, its middle beside the camera: half of it lies behind the lens.

@@ -37,6 +37,32 @@ final class BodiesTest extends TestCase
         self::assertSame(-2 * $area, Outline::twiceArea(array_reverse($outline)));
     }
 
+    public function test_the_middle_and_reach_of_points_hold_all_of_them(): void
+    {
+        $points = [new Position(-2, 1, 5), new Position(6, 3, 4), new Position(2, -7, 9)];
+        $middle = Outline::middle($points);
+
+        self::assertEquals(new Position(2, -2, 4), $middle, 'of the box about them, at the lowest');
+        self::assertEqualsWithDelta(sqrt(41), Outline::reach($points, $middle), 1e-12, 'to the second: 4 east, 5 north');
+    }
+
+    /** The ball about a thing holds every corner of it: what lies far from the ball need not be looked at. */
+    public function test_the_ball_about_a_thing_holds_its_corners(): void
+    {
+        $solids = [
+            Solid::box('a', 'a', new Position(3, 4, 1), 2, 9, 5, 0.6), Solid::cylinder('b', 'b', new Position(-3, 0, 0), 6, 11),
+            Solid::over('c', 'c', self::places(self::L), 8, 3), Solid::wire('d', 'd', self::places([[0, 0], [30, 5]]), 9, 2),
+        ];
+        foreach ($solids as $solid) {
+            $farthest = 0.0;
+            foreach (array_merge(...$solid->body->corners()) as $corner) {
+                $farthest = max($farthest, $corner->minus($solid->heart)->length());
+            }
+            self::assertLessThanOrEqual($solid->radius + 1e-9, $farthest, $solid->shape);
+            self::assertGreaterThan(0.7 * $solid->radius, $farthest, $solid->shape);
+        }
+    }
+
     public function test_convex_parts_cover_the_outline_once(): void
     {
         foreach ([self::L, array_reverse(self::L), [[0, 0], [8, 1], [9, 7], [4, 3], [1, 9]]] as $corners) {
