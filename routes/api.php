@@ -86,6 +86,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('glossary', [MoveController::class, 'glossary']);
     Route::post('compositions', [PlanController::class, 'compose']);
     Route::post('plans', [PlanController::class, 'store']);
+    Route::post('expectations', [PlanController::class, 'expect']);
     Route::post('readings', [PlanController::class, 'read']);
 
     Route::get('shots', [ShotController::class, 'index']);

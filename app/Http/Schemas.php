@@ -193,6 +193,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'facets', ref: '#/components/schemas/Facets'),
     new OA\Property(property: 'limited_by', type: 'string'),
 ], type: 'object')]
+#[OA\Schema(schema: 'Expectation', required: ['sentence', 'expected'], properties: [
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(property: 'expected', ref: '#/components/schemas/Expected', description: 'null where nothing could be judged', nullable: true),
+], type: 'object')]
 #[OA\Schema(schema: 'PlanSubject', required: ['east_m', 'north_m', 'up_m', 'ground_m'], properties: [
     new OA\Property(property: 'east_m', type: 'number'),
     new OA\Property(property: 'north_m', type: 'number'),
@@ -313,7 +317,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'frames', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frame')),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
     new OA\Property(property: 'summary', type: 'string'),
-    new OA\Property(property: 'expected', ref: '#/components/schemas/Expected', description: 'absent where it was not asked for, null where nothing could be judged', nullable: true),
 ], type: 'object')]
 #[OA\Schema(schema: 'Figure', required: ['id', 'label', 'value', 'unit', 'textbook', 'unusable', 'score', 'source'], properties: [
     new OA\Property(property: 'source', description: 'what of the log it rests on', type: 'string', enum: ['positions', 'speed', 'fingers']),

@@ -60,12 +60,11 @@ final readonly class Expectation
         return $weakest === null || ($this->score->score ?? 100.0) >= self::FULL ? '' : $weakest->why;
     }
 
-    /** @return array<string, mixed> the plan as docs/formats.md shows it, with the score to expect */
-    public function toArray(int $stride = 5): array
+    /** @return array{sentence: string, expected: ?array{score: float, verdict: string, facets: array<string, ?float>, limited_by: string}} */
+    public function told(): array
     {
         return [
-            ...$this->plan->toArray($stride),
-            'summary' => $this->plan->summary().' '.$this->sentence(),
+            'sentence' => $this->sentence(),
             'expected' => $this->score === null ? null : [
                 'score' => round($this->score->score, 1),
                 'verdict' => $this->score->verdict->verdict,
@@ -73,5 +72,13 @@ final readonly class Expectation
                 'limited_by' => $this->limitedBy(),
             ],
         ];
+    }
+
+    /** @return array<string, mixed> the plan as docs/formats.md shows it, with the score to expect */
+    public function toArray(int $stride = 5): array
+    {
+        ['sentence' => $sentence, 'expected' => $expected] = $this->told();
+
+        return [...$this->plan->toArray($stride), 'summary' => $this->plan->summary().' '.$sentence, 'expected' => $expected];
     }
 }

@@ -100,7 +100,7 @@ final class PlanRoomsTest extends BrowserCase
     {
         $shot = $chrome->api('/shots/'.self::ask("SELECT id FROM shots WHERE title LIKE \"$title%\" LIMIT 1"));
 
-        return ['site_id' => $shot['site_id'], 'rig_id' => $shot['rig_id'], 'mode' => $shot['mode'], 'move' => $shot['move'], 'subject_id' => $shot['subject_id'], 'parameters' => $shot['intent']['parameters'], 'wind' => $shot['wind'], 'expect' => false];
+        return ['site_id' => $shot['site_id'], 'rig_id' => $shot['rig_id'], 'mode' => $shot['mode'], 'move' => $shot['move'], 'subject_id' => $shot['subject_id'], 'parameters' => $shot['intent']['parameters'], 'wind' => $shot['wind']];
     }
 
     private static function picture(Chrome $chrome): string

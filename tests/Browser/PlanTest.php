@@ -29,7 +29,8 @@ final class PlanTest extends BrowserCase
         self::assertEqualsWithDelta($radius, $plan['intent']['parameters']['radius_m'], 0.051);
         self::assertNotSame('', $site['name']);
         $chrome->seeText(sprintf('%.1f s of it held', $plan['phases']['hold_to_s'] - $plan['phases']['hold_from_s']));
-        $chrome->seeText('would score '.round($plan['expected']['score']));
+        $expectation = $chrome->api('/expectations', $chrome->script('return window.sent'));
+        $chrome->seeText('would score '.round($expectation['expected']['score']));
     }
 
     public function test_dragging_the_end_sets_the_arc_and_the_side_sheet_the_height(): void

@@ -95,8 +95,10 @@ final class ContractTest extends FeatureCase
         $this->actingAs($this->operator);
 
         $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', $draft));
-        $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'expect' => false, 'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4]]));
+        $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4]]));
         $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'parameters' => ['radius_m' => -3]]));
+        $this->assertKept('post', '/expectations', $this->postJson('/api/v1/expectations', $draft));
+        $this->assertKept('post', '/expectations', $this->postJson('/api/v1/expectations', [...$draft, 'parameters' => ['radius_m' => -3]]));
         foreach (['orbit', 'push-in', 'pan', 'gap', 'straight-back'] as $move) {
             $this->assertKept('post', '/readings', $this->postJson('/api/v1/readings', [...$draft, 'move' => $move, 'parameters' => (object) [], 'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4]]));
         }

@@ -20,7 +20,6 @@ final class PlanTest extends FeatureCase
         $plan = $this->actingAs($user)->postJson('/api/v1/plans', $draft)->assertOk();
 
         $plan->assertJsonPath('feasible', true)->assertJsonCount(6, 'frames')->assertJsonCount(5, 'presses')->assertJsonPath('phases.onset_s', 3);
-        self::assertGreaterThan(97, $plan->json('expected.score'));
         self::assertSame(count($plan->json('samples.t')), count($plan->json('fingers.slide')));
     }
 
@@ -88,14 +87,16 @@ final class PlanTest extends FeatureCase
         $this->actingAs($user)->postJson('/api/v1/plans', [...$draft, 'subject_id' => null, 'subject_at' => $back])->assertOk();
     }
 
-    public function test_the_expected_score_is_left_out_where_it_is_not_asked_for(): void
+    public function test_the_expected_score_is_asked_for_by_itself(): void
     {
         [$user, $draft] = $this->draft();
-        $quick = $this->actingAs($user)->postJson('/api/v1/plans', [...$draft, 'expect' => false])->assertOk()->assertJsonMissingPath('expected');
-        $whole = $this->actingAs($user)->postJson('/api/v1/plans', [...$draft, 'expect' => true])->assertOk();
+        $this->actingAs($user)->postJson('/api/v1/plans', $draft)->assertOk()->assertJsonMissingPath('expected');
+        $expectation = $this->actingAs($user)->postJson('/api/v1/expectations', $draft)->assertOk();
 
-        self::assertSame($whole->json('findings'), $quick->json('findings'));
-        self::assertSame($whole->json('frames'), $quick->json('frames'));
+        // A shot within every limit, flown as written, is a clean one.
+        self::assertGreaterThan(97, $expectation->json('expected.score'));
+        self::assertSame(sprintf('Flown as written it would score %.0f.', $expectation->json('expected.score')), $expectation->json('sentence'));
+        $this->actingAs($user)->postJson('/api/v1/expectations', [...$draft, 'parameters' => ['radius_m' => -4]])->assertUnprocessable();
     }
 
     public function test_a_shot_that_cannot_be_drawn_is_not_kept(): void

@@ -468,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/expectations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["expectScore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/readings": {
         parameters: {
             query?: never;
@@ -1687,8 +1703,6 @@ export interface components {
             parts?: components["schemas"]["Part"][];
             wind?: components["schemas"]["Wind"] | null;
             brief?: components["schemas"]["Brief"] | null;
-            /** @description whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged */
-            expect?: boolean;
         };
         OwnPlace: {
             east_m: number;
@@ -2548,6 +2562,10 @@ export interface components {
             facets: components["schemas"]["Facets"];
             limited_by: string;
         };
+        Expectation: {
+            sentence: string;
+            expected: components["schemas"]["Expected"] | null;
+        };
         PlanSubject: {
             east_m: number;
             north_m: number;
@@ -2716,7 +2734,6 @@ export interface components {
             frames: components["schemas"]["Frame"][];
             findings: components["schemas"]["Finding"][];
             summary: string;
-            expected?: components["schemas"]["Expected"] | null;
         };
         Figure: {
             /**
@@ -3898,6 +3915,39 @@ export interface operations {
             };
         };
     };
+    expectScore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDraft"];
+            };
+        };
+        responses: {
+            /** @description What the plan would score if its thumb sheet were flown as written, in still air: asked when the hand rests */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Expectation"];
+                };
+            };
+            /** @description It can’t be drawn */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readShot: {
         parameters: {
             query?: never;
@@ -3911,7 +3961,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description What the plan has to say for itself: asked when the hand rests */
+            /** @description What the plan has to say for itself: asked when the hand has let go */
             200: {
                 headers: {
                     [name: string]: unknown;

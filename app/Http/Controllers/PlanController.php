@@ -13,6 +13,7 @@ use Illuminate\Http\JsonResponse;
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Reading\ShotReading;
+use Larkspur\Choreography\Shot;
 use Larkspur\Choreography\WantedPicture as Picture;
 use Larkspur\Fields;
 use Larkspur\Scoring\Expectation;
@@ -30,11 +31,7 @@ final class PlanController extends Controller
     ])]
     public function compose(WantedPicture $request, DraftShot $draft): JsonResponse
     {
-        $site = Site::query()->findOrFail($request->integer('site_id'));
-        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
-        $shot = $draft($site, $rig, $this->user($request), $request->draft())['shot'];
-
-        return new JsonResponse(Picture::read(Fields::of($request->array('picture'), 'picture'))->solve($shot));
+        return new JsonResponse(Picture::read(Fields::of($request->array('picture'), 'picture'))->solve($this->shot($request, $this->rig($request), $draft)));
     }
 
     #[OA\Post(path: '/plans', operationId: 'plan', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
@@ -43,26 +40,37 @@ final class PlanController extends Controller
     ])]
     public function store(PlanDraft $request, DraftShot $draft): JsonResponse
     {
-        $site = Site::query()->findOrFail($request->integer('site_id'));
-        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
-        $shot = $draft($site, $rig, $this->user($request), $request->draft())['shot'];
+        return new JsonResponse(Planner::plan($this->shot($request, $this->rig($request), $draft))->toArray(self::STRIDE));
+    }
 
-        $plan = Planner::plan($shot);
-
-        return new JsonResponse($request->boolean('expect', true) ? Expectation::of($plan)->toArray(self::STRIDE) : $plan->toArray(self::STRIDE));
+    #[OA\Post(path: '/expectations', operationId: 'expectScore', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
+        new OA\Response(response: 200, description: 'What the plan would score if its thumb sheet were flown as written, in still air: asked when the hand rests', content: new OA\JsonContent(ref: '#/components/schemas/Expectation')),
+        new OA\Response(response: 422, description: 'It can’t be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function expect(PlanDraft $request, DraftShot $draft): JsonResponse
+    {
+        return new JsonResponse(Expectation::of(Planner::plan($this->shot($request, $this->rig($request), $draft)))->told());
     }
 
     #[OA\Post(path: '/readings', operationId: 'readShot', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
-        new OA\Response(response: 200, description: 'What the plan has to say for itself: asked when the hand rests', content: new OA\JsonContent(ref: '#/components/schemas/Reading')),
+        new OA\Response(response: 200, description: 'What the plan has to say for itself: asked when the hand has let go', content: new OA\JsonContent(ref: '#/components/schemas/Reading')),
         new OA\Response(response: 422, description: 'It can’t be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
     public function read(PlanDraft $request, DraftShot $draft): JsonResponse
     {
-        $site = Site::query()->findOrFail($request->integer('site_id'));
-        $rig = Rig::query()->with('model')->findOrFail($request->integer('rig_id'));
-        $plan = Planner::plan($draft($site, $rig, $this->user($request), $request->draft())['shot']);
+        $rig = $this->rig($request)->load('model');
         $brief = Brief::read($request->filled('brief') ? Fields::of($request->array('brief'), 'brief') : null);
 
-        return new JsonResponse(ShotReading::of($plan, $brief, $rig->recordedWidth()));
+        return new JsonResponse(ShotReading::of(Planner::plan($this->shot($request, $rig, $draft)), $brief, $rig->recordedWidth()));
+    }
+
+    private function rig(PlanDraft $request): Rig
+    {
+        return Rig::query()->findOrFail($request->integer('rig_id'));
+    }
+
+    private function shot(PlanDraft $request, Rig $rig, DraftShot $draft): Shot
+    {
+        return $draft(Site::query()->findOrFail($request->integer('site_id')), $rig, $this->user($request), $request->draft())['shot'];
     }
 }

@@ -21,7 +21,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'parts', description: 'of a combination: two or three moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/Part')),
     new OA\Property(property: 'wind', ref: '#/components/schemas/Wind', nullable: true),
     new OA\Property(property: 'brief', ref: '#/components/schemas/Brief', nullable: true),
-    new OA\Property(property: 'expect', description: 'whether the score to expect is wanted too, which takes longer; true where left out; false while a handle is dragged', type: 'boolean'),
 ], type: 'object')]
 #[OA\Schema(schema: 'OwnPlace', required: ['east_m', 'north_m'], properties: [
     new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number'),
@@ -46,7 +45,6 @@ class PlanDraft extends FormRequest
             'parts' => ['sometimes', 'nullable', 'array', 'max:3'],
             'wind' => ['sometimes', 'nullable', 'array'],
             'brief' => ['sometimes', 'nullable', 'array'],
-            'expect' => ['sometimes', 'boolean'],
         ];
     }
 

@@ -12,28 +12,28 @@ const LOOK = {
   broken: { icon: TriangleAlert, color: 'text-brick', word: 'can’t be flown' },
 } as const;
 
-export const Findings = memo(function Findings({
-  plan,
-  onMend,
-}: {
-  plan: Schemas['Plan'];
+type Props = {
+  findings: Schemas['Finding'][];
+  /** null until it is known. */
+  expectation: Schemas['Expectation'] | null;
   onMend: (values: Values) => void;
-}) {
+};
+
+export const Findings = memo(function Findings({ findings, expectation, onMend }: Props) {
+  const expected = expectation?.expected;
   return (
     <Card className="p-3">
       <div className="flex justify-between items-baseline">
         <h2>Before you fly</h2>
-        {plan.expected === undefined && <span className="text-sm text-ink-soft">would score …</span>}
-        {plan.expected && (
-          <span
-            className={`text-sm font-semibold ${plan.expected.score >= 97 ? 'text-leaf' : 'text-pollen-ink'}`}
-          >
-            would score <span className="figure">{Math.round(plan.expected.score)}</span>
+        {expectation === null && <span className="text-sm text-ink-soft">would score …</span>}
+        {expected && (
+          <span className={`text-sm font-semibold ${expected.score >= 97 ? 'text-leaf' : 'text-pollen-ink'}`}>
+            would score <span className="figure">{Math.round(expected.score)}</span>
           </span>
         )}
       </div>
       <ul className="m-0 mt-2 p-0 list-none">
-        {plan.findings.map((finding) => {
+        {findings.map((finding) => {
           const { icon: Icon, color, word } = LOOK[finding.state];
           return (
             <li
@@ -63,8 +63,8 @@ export const Findings = memo(function Findings({
         })}
       </ul>
       {/* It comes later than the rest: below, where it pushes nothing from under a finger. */}
-      {plan.expected && plan.expected.limited_by !== '' && (
-        <p className="m-0 py-2 border-t border-line text-sm text-ink-soft">{plan.expected.limited_by}</p>
+      {expected && expected.limited_by !== '' && (
+        <p className="m-0 py-2 border-t border-line text-sm text-ink-soft">{expected.limited_by}</p>
       )}
       <p className="m-0 pt-2 border-t border-line text-sm text-ink-soft">
         Larkspur plans and judges; it flies nothing. Keep the craft in sight, and check the rules of your

@@ -103,7 +103,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   const [title, setTitle] = useState(shot?.title ?? '');
   const [time, setTime] = useState<number | null>(null);
   const [lower, setLower] = useState<keyof typeof LOWER>('sheet');
-  const { draft, change, plan, problem, busy } = usePlan(first);
+  const { draft, change, plan, expectation, reading, problem, busy } = usePlan(first);
   const client = useQueryClient();
   const navigate = useNavigate();
   const site = sites.find((item) => item.id === draft.site_id) ?? sites[0];
@@ -231,7 +231,9 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
             placeholder={suggested}
             onChange={(event) => setTitle(event.target.value)}
           />
-          <p className="m-0 text-sm text-ink-soft min-h-5">{plan?.summary ?? ''}</p>
+          <p className="m-0 text-sm text-ink-soft min-h-5">
+            {plan && [plan.summary, expectation?.sentence].join(' ')}
+          </p>
         </div>
         <div className="flex flex-wrap gap-2">
           <PlanNav now="shot" shot={shot?.id ?? null} site={site.id} />
@@ -336,12 +338,12 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
                   ground={ground.data?.ground ?? NO_GROUND}
                   time={time}
                   onTime={setTime}
-                  safe={plan.reading?.edit.safe ?? null}
+                  safe={reading?.edit.safe ?? null}
                 />
               </Suspense>
             )}
             {plan && lower !== 'sheet' && lower !== 'lens' && (
-              <Readings view={lower as ReadingView} plan={plan} onVariant={showVariant} />
+              <Readings view={lower as ReadingView} plan={plan} reading={reading} onVariant={showVariant} />
             )}
           </div>
         </Card>
@@ -360,7 +362,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
           onMove={chooseMove}
         />
         {draft.move === 'combination' && <Combine draft={draft} change={change} moves={moves} />}
-        {plan && <Findings plan={plan} onMend={set} />}
+        {plan && <Findings findings={plan.findings} expectation={expectation} onMend={set} />}
         {site && plan && (
           <FrameIt
             key={`${draft.rig_id} ${draft.subject_id}`}

@@ -6,19 +6,19 @@ import { Button } from '~/kit/Button';
 import { SmallFrame } from '~/pictures/FrameStrip';
 import { useSession } from '~/shell/session';
 import { clock, figure, withUnit } from '~/units';
-import type { Planned } from './usePlan';
 
 export type ReadingView = 'reveal' | 'depth' | 'room' | 'wind' | 'edit' | 'variants';
 
 type Props = {
   view: ReadingView;
-  plan: Planned;
+  plan: Schemas['Plan'];
+  /** null until it has been read. */
+  reading: Schemas['Reading'] | null;
   onVariant: (variant: Schemas['Variant']) => void;
 };
 
-export const Readings = memo(function Readings({ view, plan, onVariant }: Props) {
-  const reading = plan.reading;
-  if (reading === undefined) return <p className="m-0 p-4 text-ink-soft">Reading it …</p>;
+export const Readings = memo(function Readings({ view, plan, reading, onVariant }: Props) {
+  if (reading === null) return <p className="m-0 p-4 text-ink-soft">Reading it …</p>;
   return (
     <section
       className="h-full overflow-auto p-3"

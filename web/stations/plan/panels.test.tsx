@@ -28,37 +28,37 @@ describe('what stands against a plan', () => {
       finding({ id: 'a', state: 'note' }),
       finding({ id: 'b', state: 'broken' }),
     ];
-    draw(<Findings plan={plan(findings)} onMend={vi.fn()} />);
+    draw(<Findings findings={findings} expectation={null} onMend={vi.fn()} />);
     expect(screen.getAllByLabelText(/fine|worth knowing|can’t be flown/)).toHaveLength(3);
   });
 
   it('mends a broken limit with one press', () => {
     const onMend = vi.fn();
     const mend = { text: 'Go at 7.9 m/s or slower.', parameters: { pace_mps: 7.9 } };
-    draw(<Findings plan={plan([finding({ state: 'broken', mend })])} onMend={onMend} />);
+    draw(<Findings findings={[finding({ state: 'broken', mend })]} expectation={null} onMend={onMend} />);
     fireEvent.click(screen.getByRole('button', { name: mend.text }));
     expect(onMend).toHaveBeenCalledWith({ pace_mps: 7.9 });
   });
 
   it('only says what no dial can mend', () => {
     const mend = { text: 'Another day, or a heavier craft.', parameters: {} };
-    draw(<Findings plan={plan([finding({ state: 'broken', mend })])} onMend={vi.fn()} />);
+    draw(<Findings findings={[finding({ state: 'broken', mend })]} expectation={null} onMend={vi.fn()} />);
     expect(screen.queryByRole('button')).toBeNull();
     expect(screen.getByText(mend.text)).toBeTruthy();
   });
 
   it('tells the score to expect and what keeps it down, once it is known', () => {
-    draw(<Findings plan={plan([])} onMend={vi.fn()} />);
+    draw(<Findings findings={[]} expectation={null} onMend={vi.fn()} />);
     expect(screen.getByText('would score …')).toBeTruthy();
     document.body.innerHTML = '';
-    const expected = { score: 91.6, limited_by: 'The eases are short.' } as Schemas['Plan']['expected'];
-    draw(<Findings plan={plan([], { expected })} onMend={vi.fn()} />);
+    const expected = { score: 91.6, limited_by: 'The eases are short.' } as Schemas['Expected'];
+    draw(<Findings findings={[]} expectation={{ sentence: '', expected }} onMend={vi.fn()} />);
     expect(screen.getByText('92')).toBeTruthy();
     expect(screen.getByText('The eases are short.')).toBeTruthy();
   });
 
   it('always defers to sight and to local rules', () => {
-    draw(<Findings plan={plan([])} onMend={vi.fn()} />);
+    draw(<Findings findings={[]} expectation={null} onMend={vi.fn()} />);
     expect(screen.getByText(/local\s+authority/)).toBeTruthy();
   });
 });

@@ -8,7 +8,6 @@ import { ExposureCard } from './light/ExposureCard';
 import { Readings } from './Readings';
 import { EMPTY } from './site/drawing';
 import { withImport } from './site/ImportPlaces';
-import type { Planned } from './usePlan';
 
 beforeAll(() => giveSize(600, 300));
 
@@ -95,11 +94,10 @@ const reading = {
   passes: [{ pass: 1, title: 'As planned', variant: null }],
 } as unknown as Schemas['Reading'];
 const plan = {
-  reading,
   frames: [],
   phases: { onset_s: 3, stop_s: 20 },
   camera: { aspect: 1.78 },
-} as unknown as Planned;
+} as unknown as Schemas['Plan'];
 
 describe('readings', () => {
   it.each([
@@ -109,25 +107,25 @@ describe('readings', () => {
     ['wind', 'It holds.'],
     ['edit', '2 s too few.'],
   ] as const)('%s says its sentences beside its picture', (view, words) => {
-    draw(<Readings view={view} plan={plan} onVariant={() => {}} />);
+    draw(<Readings view={view} plan={plan} reading={reading} onVariant={() => {}} />);
     expect(screen.getByText(words)).toBeTruthy();
   });
 
   it('marks what is nearer than the margin', () => {
-    draw(<Readings view="room" plan={plan} onVariant={() => {}} />);
+    draw(<Readings view="room" plan={plan} reading={reading} onVariant={() => {}} />);
     expect(screen.getByText(/1\.2/).className).toContain('text-brick');
     expect(screen.getByText(/9\.0/).className).not.toContain('text-brick');
   });
 
   it('shows a variant when it is asked to', () => {
     const shown = vi.fn();
-    draw(<Readings view="variants" plan={plan} onVariant={shown} />);
+    draw(<Readings view="variants" plan={plan} reading={reading} onVariant={shown} />);
     fireEvent.click(screen.getByRole('button', { name: 'Show it' }));
     expect(shown).toHaveBeenCalledWith(reading.variants[0]);
   });
 
   it('waits where the reading has not come yet', () => {
-    draw(<Readings view="wind" plan={{ ...plan, reading: undefined }} onVariant={() => {}} />);
+    draw(<Readings view="wind" plan={plan} reading={null} onVariant={() => {}} />);
     expect(screen.getByText('Reading it …')).toBeTruthy();
   });
 });

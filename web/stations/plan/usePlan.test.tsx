@@ -29,13 +29,18 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals());
 
 describe('usePlan', () => {
-  it('asks for the first plan with its score', async () => {
+  it('asks for the first plan, then for what it would score', async () => {
     const { result } = renderHook(() => usePlan(first));
-    expect(asked).toHaveLength(1);
-    expect(asked[0]?.draft.expect).toBeUndefined();
+    expect(asked.map((item) => item.path)).toEqual(['/api/v1/plans']);
     await act(async () => asked[0]?.answer(200, { summary: 'first' }));
     await waitFor(() => expect(result.current.plan?.summary).toBe('first'));
     expect(result.current.busy).toBe(false);
+    expect(result.current.expectation).toBeNull();
+    await waitFor(() => expect(asked[1]?.path).toBe('/api/v1/expectations'));
+    const shown = result.current.plan;
+    await act(async () => asked[1]?.answer(200, { sentence: 'It would score 98.' }));
+    await waitFor(() => expect(result.current.expectation?.sentence).toBe('It would score 98.'));
+    expect(result.current.plan, 'pictures are not drawn again for it').toBe(shown);
   });
 
   it('asks once at a time, skips what was overtaken, and ends with the newest', async () => {
@@ -56,10 +61,9 @@ describe('usePlan', () => {
     const { result } = renderHook(() => usePlan(first));
     await act(async () => asked[0]?.answer(200, { summary: '20' }));
     act(() => result.current.change(to(30)));
-    expect(asked[1]?.draft.expect).toBe(false);
     await act(async () => asked[1]?.answer(200, { summary: 'quick' }));
     await waitFor(() => expect(asked).toHaveLength(3));
-    expect(asked[2]?.draft.expect).toBe(true);
+    expect(asked.map((item) => item.path.split('/').pop())).toEqual(['plans', 'plans', 'expectations']);
     expect(radius(asked[2]?.draft)).toBe(30);
   });
 
@@ -72,8 +76,9 @@ describe('usePlan', () => {
     act(() => result.current.change(to(31)));
     expect(radius(asked[3]?.draft)).toBe(31);
     await act(async () => asked[3]?.answer(200, { summary: '31' }));
-    await act(async () => asked[2]?.answer(200, { summary: 'score of 30' }));
+    await act(async () => asked[2]?.answer(200, { sentence: 'score of 30' }));
     await waitFor(() => expect(result.current.plan?.summary).toBe('31'));
+    expect(result.current.expectation).toBeNull();
   });
 
   it('asks for the reading once the hand has let go, and keeps the last one until there is another', async () => {
@@ -81,11 +86,11 @@ describe('usePlan', () => {
     await act(async () => asked[0]?.answer(200, { summary: '20' }));
     await waitFor(() => expect(asked.at(-1)?.path).toContain('/readings'), { timeout: 2000 });
     await act(async () => asked.at(-1)?.answer(200, { depth: 'first' }));
-    await waitFor(() => expect(result.current.plan?.reading).toEqual({ depth: 'first' }));
+    await waitFor(() => expect(result.current.reading).toEqual({ depth: 'first' }));
     act(() => result.current.change(to(30)));
     await act(async () => asked.at(-1)?.answer(200, { summary: '30' }));
     await waitFor(() => expect(result.current.plan?.summary).toBe('30'));
-    expect(result.current.plan?.reading).toEqual({ depth: 'first' });
+    expect(result.current.reading).toEqual({ depth: 'first' });
   });
 
   it('keeps the last picture beside a refusal', async () => {

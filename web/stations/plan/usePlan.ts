@@ -1,7 +1,6 @@
-// Holds the draft of a shot and has the server work it out, one request at a time (kit/useLatest). The score to expect takes
-// longer to work out, so it is asked for when the hand rests, and dropped when it moves on; what there is to read off the plan
-// takes longer still, and is asked for when the hand has rested a while.
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+// Holds the draft of a shot and has the server work it out, one request at a time (kit/useLatest). What it would score, and what there
+// is to read off it, take longer: they are asked for when the hand rests, and dropped when it moves on.
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { call, Problem, type Schemas } from '~/api/client';
 import { useLatest } from '~/kit/useLatest';
 
@@ -11,23 +10,23 @@ export type Draft = Schemas['PlanDraft'];
 const REST = 150;
 const LONG_REST = 600;
 
-/** A plan, and once the hand has let go what is read off it. */
-export type Planned = Schemas['Plan'] & { reading?: Schemas['Reading'] };
-
 type Answer = { plan: Schemas['Plan']; draft: Draft };
 
 export type Planning = {
   draft: Draft;
   /** Changes the draft and asks for its plan at once, before the page is drawn again. */
   change: (change: (now: Draft) => Draft) => void;
-  plan: Planned | null;
+  plan: Schemas['Plan'] | null;
+  /** What the plan on show would score; null until that is known. */
+  expectation: Schemas['Expectation'] | null;
+  /** The last reading stays until there is a newer one: what is read changes little from pull to pull. */
+  reading: Schemas['Reading'] | null;
   problem: Problem | null;
   busy: boolean;
 };
 
 export function usePlan(first: Draft): Planning {
   const [draft, setDraft] = useState(first);
-  const [scored, setScored] = useState<{ plan: Schemas['Plan']; of: Answer } | null>(null);
   const latest = useRef(first);
   const { value, problem, busy, ask } = useLatest(
     async (now: Draft): Promise<Answer> => ({
@@ -36,62 +35,51 @@ export function usePlan(first: Draft): Planning {
     }),
     'larkspur:redraw',
   );
+  const rested = busy || problem !== null ? null : value;
+  const expected = useRested<Schemas['Expectation']>('/expectations', rested, REST);
+  const read = useRested<Schemas['Reading']>('/readings', rested, LONG_REST);
 
   useEffect(() => ask(latest.current), [ask]);
-
-  // What the plan would score; nobody waits for it.
-  useEffect(() => {
-    if (value === null || problem !== null || busy || value.draft.expect !== false) return;
-    const controller = new AbortController();
-    const rest = window.setTimeout(async () => {
-      try {
-        const wanted = { ...value.draft, expect: true };
-        const plan = await call<Schemas['Plan']>('POST', '/plans', wanted, controller.signal);
-        if (!controller.signal.aborted) setScored({ plan, of: value });
-      } catch (error) {
-        // The plan without its score stands already; a hand that moves on asks anew.
-        if (!(error instanceof Problem) && !controller.signal.aborted) throw error;
-      }
-    }, REST);
-    return () => {
-      window.clearTimeout(rest);
-      controller.abort();
-    };
-  }, [value, problem, busy]);
-
-  const [read, setRead] = useState<{ reading: Schemas['Reading']; of: Answer } | null>(null);
-  useEffect(() => {
-    if (value === null || problem !== null || busy) return;
-    const controller = new AbortController();
-    const rest = window.setTimeout(async () => {
-      try {
-        const reading = await call<Schemas['Reading']>('POST', '/readings', value.draft, controller.signal);
-        if (!controller.signal.aborted) setRead({ reading, of: value });
-      } catch (error) {
-        if (!(error instanceof Problem) && !controller.signal.aborted) throw error;
-      }
-    }, LONG_REST);
-    return () => {
-      window.clearTimeout(rest);
-      controller.abort();
-    };
-  }, [value, problem, busy]);
 
   const change = useCallback(
     (step: (now: Draft) => Draft) => {
       latest.current = step(latest.current);
-      ask({ ...latest.current, expect: false });
+      ask(latest.current);
       setDraft(latest.current);
     },
     [ask],
   );
 
-  const whole = scored !== null && scored.of === value ? scored.plan : (value?.plan ?? null);
-  // The last reading stays in sight until there is a newer one: what is read changes little from pull to pull.
-  const reading = read?.reading;
-  const plan = useMemo<Planned | null>(
-    () => (whole === null || reading === undefined ? whole : { ...whole, reading }),
-    [whole, reading],
-  );
-  return { draft, change, plan, problem, busy: busy || (value === null && problem === null) };
+  return {
+    draft,
+    change,
+    plan: value?.plan ?? null,
+    expectation: expected !== null && expected.of === value ? expected.said : null,
+    reading: read?.said ?? null,
+    problem,
+    busy: busy || (value === null && problem === null),
+  };
+}
+
+/** What the server says of a plan that has stood for so long, ms, and of which plan; nobody waits for it. */
+function useRested<S>(path: string, of: Answer | null, rest: number): { said: S; of: Answer } | null {
+  const [answer, setAnswer] = useState<{ said: S; of: Answer } | null>(null);
+  useEffect(() => {
+    if (of === null) return;
+    const controller = new AbortController();
+    const wait = window.setTimeout(async () => {
+      try {
+        const said = await call<S>('POST', path, of.draft, controller.signal);
+        if (!controller.signal.aborted) setAnswer({ said, of });
+      } catch (error) {
+        // The plan stands without it; a hand that moves on asks anew.
+        if (!(error instanceof Problem) && !controller.signal.aborted) throw error;
+      }
+    }, rest);
+    return () => {
+      window.clearTimeout(wait);
+      controller.abort();
+    };
+  }, [path, of, rest]);
+  return answer;
 }

@@ -59,7 +59,7 @@ function Light({ site, shot, shots }: Props) {
   });
   const plan = useQuery({
     queryKey: ['plan', shot?.id, shot?.updated_at],
-    queryFn: () => call<Schemas['Plan']>('POST', '/plans', { ...(shot ? draftOf(shot) : {}), expect: false }),
+    queryFn: () => call<Schemas['Plan']>('POST', '/plans', shot ? draftOf(shot) : {}),
     enabled: shot !== null,
   });
   const day = light.data?.day;
