@@ -43,6 +43,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::post('sites', [SiteController::class, 'store']);
     Route::get('sites/{site}', [SiteController::class, 'show'])->whereNumber('site');
     Route::put('sites/{site}', [SiteController::class, 'update'])->whereNumber('site');
+    Route::delete('sites/{site}', [SiteController::class, 'destroy'])->whereNumber('site');
     Route::get('sites/{site}/file', [SiteController::class, 'file'])->whereNumber('site');
     Route::post('site-readings', [SiteController::class, 'reading']);
     Route::post('site-imports', [SiteController::class, 'import']);
@@ -56,6 +57,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::post('days', [DayController::class, 'store']);
     Route::get('days/{day}', [DayController::class, 'show'])->whereNumber('day');
     Route::put('days/{day}', [DayController::class, 'update'])->whereNumber('day');
+    Route::delete('days/{day}', [DayController::class, 'destroy'])->whereNumber('day');
     Route::post('days/{day}/entries', [DayController::class, 'entries'])->whereNumber('day');
     Route::get('days/{day}/calendar', [DayController::class, 'calendar'])->whereNumber('day');
     Route::get('days/{day}/sheet', [DayController::class, 'sheet'])->whereNumber('day');
@@ -93,6 +95,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::post('shots', [ShotController::class, 'store']);
     Route::get('shots/{shot}', [ShotController::class, 'show'])->whereNumber('shot');
     Route::put('shots/{shot}', [ShotController::class, 'update'])->whereNumber('shot');
+    Route::delete('shots/{shot}', [ShotController::class, 'destroy'])->whereNumber('shot');
     Route::get('shots/{shot}/files/{format}', [ShotFileController::class, 'show'])->whereNumber('shot')->where('format', 'json|geojson|kml|gpx|csv|vtt');
     Route::get('shots/{shot}/card', [ShotFileController::class, 'card'])->whereNumber('shot');
     Route::post('shot-files', [ShotFileController::class, 'store']);

@@ -51,7 +51,7 @@ $rigs = $chrome->api('/rigs');
 $orbit = static fn (string $title, int $site, string $subject): array => $chrome->api('/shots', [
     'title' => $title, 'site_id' => $site, 'rig_id' => $rigs[0]['id'], 'mode' => 'standard', 'move' => 'orbit', 'subject_id' => $subject, 'parameters' => ['radius_m' => 30, 'height_m' => 14],
 ]);
-$demo = $chrome->api('/sites')[0];
+$demo = $chrome->api('/sites/'.$chrome->api('/sites')[0]['id']);
 $shot = $orbit('A drag measured', $demo['id'], $demo['subjects'][0]['id']);
 $chrome->visit('/plan/'.$shot['id'])->see('[data-picture=frame-strip] svg');
 $handle = $pull('The start handle', 'larkspur:redraw', '[data-handle=start]', 0.5, $there);

@@ -301,9 +301,8 @@ final class PlanTest extends BrowserCase
         $draft = $chrome->script('return window.sent ?? null');
         self::assertIsArray($draft);
         $plan = $chrome->api('/plans', $draft);
-        $site = array_column($chrome->api('/sites'), null, 'id')[$draft['site_id']];
 
-        return [$site, $plan];
+        return [$chrome->api('/sites/'.$draft['site_id']), $plan];
     }
 
     /** @return list<array{t: string, width: float, height: float, solids: array<string, list<array{float, float}>>}> */

@@ -129,7 +129,7 @@ final class PlanTest extends FeatureCase
         $rig = $this->actingAs($user)->getJson('/api/v1/rigs')->assertOk()->assertJsonCount(1)->json('0.id');
         $this->actingAs($user)->getJson("/api/v1/rigs/{$rig}")->assertOk()->assertJsonPath('craft', 'Lapwing 250')->assertJsonCount(3, 'settings.modes');
         $this->actingAs($user)->getJson('/api/v1/rigs/'.Rig::factory()->createOne()->id)->assertNotFound();
-        $this->actingAs($user)->getJson('/api/v1/sites')->assertOk()->assertJsonPath('0.subjects.0.id', 'stones');
+        $this->actingAs($user)->getJson('/api/v1/sites')->assertOk()->assertJsonCount(1)->assertJsonMissingPath('0.document');
     }
 
     /** @return array{User, array<string, mixed>} */

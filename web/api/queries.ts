@@ -2,6 +2,14 @@
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { call, type Schemas } from '~/api/client';
 
+/** A path with what is asked for; what is undefined is left out. */
+function asked(path: string, query: Record<string, string | number | undefined>): string {
+  const given = Object.entries(query).flatMap(([key, value]) =>
+    value === undefined ? [] : [[key, String(value)]],
+  );
+  return given.length === 0 ? path : `${path}?${new URLSearchParams(given)}`;
+}
+
 export const useMe = () =>
   useQuery({
     queryKey: ['me'],
@@ -20,12 +28,29 @@ export const useOperators = (enabled: boolean) =>
     enabled,
   });
 
+/** Names of the school's sites, the latest changed first, sixty at most; others are found by their names. */
 export const useSites = () =>
   useQuery({
     queryKey: ['sites'],
-    queryFn: () => call<Schemas['Site'][]>('GET', '/sites'),
+    queryFn: () => call<Schemas['SiteName'][]>('GET', '/sites'),
     staleTime: 300_000,
   });
+
+export const findSites = async (find: string) =>
+  (await call<Schemas['SiteName'][]>('GET', asked('/sites', { find }))).map((one) => ({
+    value: String(one.id),
+    label: one.name,
+  }));
+
+/** A site with what stands there. */
+export const siteQuery = (id: number) => ({
+  queryKey: ['site', id],
+  queryFn: () => call<Schemas['Site']>('GET', `/sites/${id}`),
+  staleTime: 300_000,
+});
+
+export const useSite = (id: number | undefined) =>
+  useQuery({ ...siteQuery(id ?? 0), enabled: id !== undefined, placeholderData: keepPreviousData });
 
 /** How the ground of a site lies, as a grid; asked for only where it is drawn. */
 export const useGround = (site: Schemas['Site'] | undefined, enabled: boolean) =>
@@ -39,8 +64,7 @@ export const useGround = (site: Schemas['Site'] | undefined, enabled: boolean) =
 export const useRigs = (operator?: number) =>
   useQuery({
     queryKey: ['rigs', operator ?? null],
-    queryFn: () =>
-      call<Schemas['Rig'][]>('GET', `/rigs${operator === undefined ? '' : `?operator=${operator}`}`),
+    queryFn: () => call<Schemas['Rig'][]>('GET', asked('/rigs', { operator })),
     staleTime: 60_000,
   });
 
@@ -114,12 +138,31 @@ export const useComparison = (shot: number | null) =>
     enabled: shot !== null,
   });
 
-export const useShots = (operator?: number) =>
+/** Shots of an operator, or of all that may be seen, the latest first, sixty at most; others are found by their titles. */
+export const useShots = (operator?: number, site?: number) =>
   useQuery({
-    queryKey: ['shots', operator ?? null],
-    queryFn: () =>
-      call<Schemas['Shot'][]>('GET', `/shots${operator === undefined ? '' : `?operator=${operator}`}`),
+    queryKey: ['shots', operator ?? null, site ?? null],
+    queryFn: () => call<Schemas['Shot'][]>('GET', asked('/shots', { operator, site })),
   });
+
+export const findShots = (operator?: number, site?: number) => async (find: string) =>
+  (await call<Schemas['Shot'][]>('GET', asked('/shots', { operator, site, find }))).map((one) => ({
+    value: String(one.id),
+    label: one.title,
+  }));
+
+/** Days of flying, the latest first, sixty at most; others are found by their titles. */
+export const useDays = (operator?: number) =>
+  useQuery({
+    queryKey: ['days', operator ?? null],
+    queryFn: () => call<Schemas['Day'][]>('GET', asked('/days', { operator })),
+  });
+
+export const findDays = (operator?: number) => async (find: string) =>
+  (await call<Schemas['Day'][]>('GET', asked('/days', { operator, find }))).map((one) => ({
+    value: String(one.id),
+    label: `${one.title}, ${one.date}`,
+  }));
 
 export const useShot = (id: number | undefined) =>
   useQuery({
@@ -131,19 +174,15 @@ export const useShot = (id: number | undefined) =>
 export const useTrend = (operator?: number) =>
   useQuery({
     queryKey: ['takes', 'trend', operator ?? null],
-    queryFn: () =>
-      call<Schemas['Trend'][]>('GET', `/trend${operator === undefined ? '' : `?operator=${operator}`}`),
+    queryFn: () => call<Schemas['Trend'][]>('GET', asked('/trend', { operator })),
   });
 
 export const useTakes = (operator?: number, craft?: number) =>
   useInfiniteQuery({
     queryKey: ['takes', operator ?? null, craft ?? null],
     queryFn: ({ pageParam }) => {
-      const query = new URLSearchParams();
-      if (operator !== undefined) query.set('operator', String(operator));
-      if (craft !== undefined) query.set('craft', String(craft));
-      if (pageParam !== '') query.set('cursor', pageParam);
-      return call<Schemas['TakePage']>('GET', `/takes?${query}`);
+      const cursor = pageParam === '' ? undefined : pageParam;
+      return call<Schemas['TakePage']>('GET', asked('/takes', { operator, craft, cursor }));
     },
     initialPageParam: '',
     getNextPageParam: (page) => page.next ?? undefined,

@@ -110,7 +110,7 @@ export interface paths {
         get: operations["day"];
         put: operations["changeDay"];
         post?: never;
-        delete?: never;
+        delete: operations["removeDay"];
         options?: never;
         head?: never;
         patch?: never;
@@ -734,7 +734,7 @@ export interface paths {
         get: operations["shot"];
         put: operations["changeShot"];
         post?: never;
-        delete?: never;
+        delete: operations["removeShot"];
         options?: never;
         head?: never;
         patch?: never;
@@ -846,7 +846,7 @@ export interface paths {
         get: operations["site"];
         put: operations["changeSite"];
         post?: never;
-        delete?: never;
+        delete: operations["removeSite"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1886,6 +1886,13 @@ export interface components {
             brief: components["schemas"]["Brief"];
             takes: number;
             updated_at: string;
+        };
+        SiteName: {
+            /** @description A site, as a list shows it: what stands there is asked for when it is chosen. */
+            id: number;
+            name: string;
+            about: string;
+            version: number;
         };
         Site: {
             /** @description A site with what stands on it, in metres about its take-off point. */
@@ -3154,6 +3161,8 @@ export interface operations {
             query?: {
                 /** @description id; trainers only */
                 operator?: number;
+                /** @description words of its name */
+                find?: string;
             };
             header?: never;
             path?: never;
@@ -3161,7 +3170,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Days, the latest first */
+            /** @description Days, the latest first, sixty at most */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -3259,6 +3268,26 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DayChanged"];
                 };
+            };
+        };
+    };
+    removeDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Removed */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4427,6 +4456,10 @@ export interface operations {
             query?: {
                 /** @description id; trainers only */
                 operator?: number;
+                /** @description id */
+                site?: number;
+                /** @description words of its name */
+                find?: string;
             };
             header?: never;
             path?: never;
@@ -4434,7 +4467,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Shots, latest first */
+            /** @description Shots, latest first, sixty at most */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -4531,6 +4564,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Shot"];
+                };
+            };
+        };
+    };
+    removeShot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shot: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Removed; days that had it fly it no more */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It was flown */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4672,20 +4734,23 @@ export interface operations {
     };
     sites: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description words of its name */
+                find?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description Sites of the school */
+            /** @description Names of sites of the school, the latest changed first, sixty at most */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Site"][];
+                    "application/json": components["schemas"]["SiteName"][];
                 };
             };
         };
@@ -4788,6 +4853,35 @@ export interface operations {
                 };
             };
             /** @description It can’t be as it is drawn */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Removed */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Shots or days use it */
             422: {
                 headers: {
                     [name: string]: unknown;

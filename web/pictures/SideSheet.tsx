@@ -4,6 +4,7 @@ import { memo, type PointerEvent, useMemo, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
+import { extentAlong } from './footprint';
 import { indexAt, linear, roundUp, through, ticks } from './scale';
 
 type Props = {
@@ -43,30 +44,28 @@ export const SideSheet = memo(function SideSheet({
 
   const view = useMemo(() => {
     const [ue, un, reach] = axisOf(samples, subject);
-    const along = (e: number, n: number) => (e - subject.east_m) * ue + (n - subject.north_m) * un;
-    const beside = (e: number, n: number) => Math.abs((e - subject.east_m) * un - (n - subject.north_m) * ue);
+    const [along0, beside0] = [
+      subject.east_m * ue + subject.north_m * un,
+      subject.east_m * un - subject.north_m * ue,
+    ];
+    const along = (e: number, n: number) => e * ue + n * un - along0;
     const xs = samples.east_m.map((e, i) => along(e, samples.north_m[i] ?? 0));
     // What stands far to the side of the way has nothing to say of it: it would only hide what does.
-    const wide = Math.max(
-      10,
-      0.5 * reach,
-      ...samples.east_m.map((e, i) => beside(e, samples.north_m[i] ?? 0)),
-    );
+    const ys = samples.east_m.map((e, i) => e * un - (samples.north_m[i] ?? 0) * ue - beside0);
+    const spare = Math.max(10, 0.5 * reach);
+    const [least, most] = [Math.min(0, ...ys) - spare, Math.max(0, ...ys) + spare];
     const near = site.solids
-      .map((solid) => ({
-        solid,
-        along: along(solid.east_m, solid.north_m),
-        beside: beside(solid.east_m, solid.north_m),
-        half: Math.max(solid.width_m, solid.length_m) / 2,
-      }))
-      .filter((item) => Math.abs(item.along) < 2.4 * reach && item.beside < wide + item.half);
+      .map((solid) => {
+        const [from, to] = extentAlong(solid, ue, un);
+        const [left, right] = extentAlong(solid, un, -ue);
+        return { solid, from: from - along0, to: to - along0, left: left - beside0, right: right - beside0 };
+      })
+      .filter(
+        (one) => one.to > -2.4 * reach && one.from < 2.4 * reach && one.right > least && one.left < most,
+      );
     const left = Math.min(-reach, ...xs) - 4;
     const right =
-      Math.max(
-        ...xs,
-        ...near.filter((item) => item.solid.role === 'subject').map((item) => item.along + item.half),
-        4,
-      ) + 4;
+      Math.max(...xs, ...near.filter((item) => item.solid.role === 'subject').map((item) => item.to), 4) + 4;
     const top =
       Math.max(
         ...samples.up_m,
@@ -133,13 +132,13 @@ export const SideSheet = memo(function SideSheet({
         ) : (
           <path d={groundLine} stroke="var(--ink)" strokeWidth={1.2} fill="none" data-role="ground" />
         )}
-        {view.near.map(({ solid, along, half }, index) => (
+        {view.near.map(({ solid, from, to }, index) => (
           <rect
             // biome-ignore lint/suspicious/noArrayIndexKey: ids come from files and may repeat; what is near changes with every drag
             key={index}
-            x={x(along - half)}
+            x={x(from)}
             y={y(solid.base_m + solid.height_m)}
-            width={Math.max(2, 2 * half * per)}
+            width={Math.max(2, (to - from) * per)}
             height={solid.shape === 'wire' ? 2 : Math.max(2, (solid.height_m - (solid.clear_m ?? 0)) * per)}
             fill={solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)'}
             stroke={solid.role === 'subject' ? 'var(--ink)' : 'var(--solid)'}

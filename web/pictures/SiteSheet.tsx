@@ -4,6 +4,7 @@ import { memo, type PointerEvent, useMemo, useRef, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
+import { extentAlong } from './footprint';
 import { around, type Box, meet, placeLabels } from './labels';
 import { Mesh } from './Mesh';
 import { SiteThings } from './SiteThings';
@@ -404,7 +405,7 @@ function boundsOfSolid(solid: Schemas['Solid'], x: Scale, y: Scale, sheet: Box):
     const middle = seen[seen.length >> 1] ?? 0;
     return around(cx + middle * dx, cy + middle * dy, Math.min(half.across, half.along) + 4);
   }
-  const wide = half.across * Math.abs(cos) + half.along * Math.abs(sin);
-  const high = half.across * Math.abs(sin) + half.along * Math.abs(cos);
-  return { left: cx - wide, right: cx + wide, top: cy - high, bottom: cy + high };
+  const [west, east] = extentAlong(solid, 1, 0);
+  const [south, north] = extentAlong(solid, 0, 1);
+  return { left: x(west), right: x(east), top: y(north), bottom: y(south) };
 }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Auth\Access\AuthorizesRequests;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -16,11 +19,33 @@ abstract class Controller
 {
     use AuthorizesRequests;
 
+    /** Longest list that is given at once. */
+    public const SHOWN = 60;
+
     protected function user(Request $request): User
     {
         $user = $request->user();
         abort_unless($user instanceof User, 401);
 
         return $user;
+    }
+
+    /**
+     * As many of a list as are shown at once, by the words that the request looks for: of thousands nobody reads all.
+     *
+     * @template M of Model
+     *
+     * @param  Builder<M>  $query
+     * @return Collection<int, M>
+     */
+    protected function found(Builder $query, string $column, Request $request): Collection
+    {
+        foreach (preg_split('/\s+/', $request->string('find')->trim()->toString(), flags: PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            $query->where($column, 'like', '%'.addcslashes($word, '%_\\').'%');
+        }
+
+        $query->limit(self::SHOWN);
+
+        return $query->get();
     }
 }

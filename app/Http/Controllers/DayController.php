@@ -27,21 +27,21 @@ use OpenApi\Attributes as OA;
 /** Days of flying: planned, taken into the field, and what came back from there. */
 final class DayController extends Controller
 {
-    #[OA\Get(path: '/days', operationId: 'days', parameters: [new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'Days, the latest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Day'))),
+    #[OA\Get(path: '/days', operationId: 'days', parameters: [new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'find', description: 'words of its name', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'Days, the latest first, sixty at most', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Day'))),
     ])]
     public function index(Request $request): AnonymousResourceCollection
     {
         $user = $this->user($request);
         $query = FlightDay::query()->with(['site', 'operator']);
-        $query->orderByDesc('date')->orderByDesc('id')->limit(60);
+        $query->orderByDesc('date')->orderByDesc('id');
         if (! $user->isTrainer()) {
             $query->where('operator_id', $user->id);
         } elseif ($request->integer('operator') > 0) {
             $query->where('operator_id', $request->integer('operator'));
         }
 
-        return DayResource::collection($query->get());
+        return DayResource::collection($this->found($query, 'title', $request));
     }
 
     #[OA\Post(path: '/days', operationId: 'keepDay', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/DayForm')), responses: [
@@ -87,6 +87,17 @@ final class DayController extends Controller
         });
 
         return new JsonResponse($this->detail($day, $plan, $request));
+    }
+
+    #[OA\Delete(path: '/days/{day}', operationId: 'removeDay', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 204, description: 'Removed'),
+    ])]
+    public function destroy(FlightDay $day): Response
+    {
+        $this->authorize('update', $day);
+        $day->delete();
+
+        return new Response(status: 204);
     }
 
     #[OA\Post(path: '/days/{day}/entries', operationId: 'logEntries', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/FieldEntries')), responses: [

@@ -18,29 +18,34 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Http\Response;
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
 use Larkspur\Fields;
 use Larkspur\Flight\OperatorHabits;
+use Larkspur\Refusal;
 use OpenApi\Attributes as OA;
 
 /** Shots that were kept, and flights of them. */
 final class ShotController extends Controller
 {
-    #[OA\Get(path: '/shots', operationId: 'shots', parameters: [new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'Shots, latest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shot'))),
+    #[OA\Get(path: '/shots', operationId: 'shots', parameters: [new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'site', description: 'id', in: 'query', schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'find', description: 'words of its name', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'Shots, latest first, sixty at most', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shot'))),
     ])]
     public function index(Request $request): AnonymousResourceCollection
     {
         $user = $this->user($request);
-        $query = Shot::query()->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at')->limit(60);
+        $query = Shot::query()->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at');
         if (! $user->isTrainer()) {
             $query->where('operator_id', $user->id);
         } elseif ($request->integer('operator') > 0) {
             $query->where('operator_id', $request->integer('operator'));
         }
+        if ($request->integer('site') > 0) {
+            $query->where('site_id', $request->integer('site'));
+        }
 
-        return ShotResource::collection($query->get());
+        return ShotResource::collection($this->found($query, 'title', $request));
     }
 
     #[OA\Get(path: '/shots/{shot}', operationId: 'shot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
@@ -77,6 +82,22 @@ final class ShotController extends Controller
         $this->fill($shot->load('operator'), $request, $draft);
 
         return new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes'));
+    }
+
+    #[OA\Delete(path: '/shots/{shot}', operationId: 'removeShot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 204, description: 'Removed; days that had it fly it no more'),
+        new OA\Response(response: 422, description: 'It was flown', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function destroy(Shot $shot): Response
+    {
+        $this->authorize('update', $shot);
+        $takes = $shot->takes()->count();
+        if ($takes > 0) {
+            throw new Refusal(sprintf('It was flown: %d takes are judged against it.', $takes), 'shot', 'a shot without takes');
+        }
+        $shot->delete();
+
+        return new Response(status: 204);
     }
 
     #[OA\Post(path: '/shots/{shot}/flights', operationId: 'flyShot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/FlyRequest')), responses: [

@@ -6,7 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Actions\SaveSite;
 use App\Http\Requests\SiteForm;
+use App\Http\Resources\SiteNameResource;
 use App\Http\Resources\SiteResource;
+use App\Models\FlightDay;
+use App\Models\Shot;
 use App\Models\Site;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -32,12 +35,15 @@ final class SiteController extends Controller
     /** Largest file of places that is read, kB. */
     private const LARGEST = 20480;
 
-    #[OA\Get(path: '/sites', operationId: 'sites', responses: [new OA\Response(response: 200, description: 'Sites of the school', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Site')))])]
-    public function index(): AnonymousResourceCollection
+    #[OA\Get(path: '/sites', operationId: 'sites', parameters: [new OA\Parameter(name: 'find', description: 'words of its name', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'Names of sites of the school, the latest changed first, sixty at most', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SiteName'))),
+    ])]
+    public function index(Request $request): AnonymousResourceCollection
     {
-        $query = Site::query()->orderBy('id');
+        $query = Site::query();
+        $query->select(['id', 'name', 'about', 'version'])->orderByDesc('updated_at')->orderBy('id');
 
-        return SiteResource::collection($query->limit(200)->get());
+        return SiteNameResource::collection($this->found($query, 'name', $request));
     }
 
     #[OA\Get(path: '/sites/{site}', operationId: 'site', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
@@ -68,6 +74,23 @@ final class SiteController extends Controller
         $this->authorize('update', $site);
 
         return new SiteResource($save($this->user($request), $site, $request->drawn(), $request->integer('version')));
+    }
+
+    #[OA\Delete(path: '/sites/{site}', operationId: 'removeSite', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+        new OA\Response(response: 204, description: 'Removed'),
+        new OA\Response(response: 422, description: 'Shots or days use it', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function destroy(Site $site): Response
+    {
+        $this->authorize('update', $site);
+        $shots = Shot::query()->where('site_id', $site->id)->count();
+        $days = FlightDay::query()->where('site_id', $site->id)->count();
+        if ($shots + $days > 0) {
+            throw new Refusal(sprintf('It is used: %d shots are planned and %d days are flown here.', $shots, $days), 'site', 'a site that nothing is planned at');
+        }
+        $site->delete();
+
+        return new Response(status: 204);
     }
 
     #[OA\Post(path: '/site-readings', operationId: 'readSite', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteDocument')), responses: [

@@ -5,7 +5,7 @@ import { Pause, Play } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { call, type Schemas } from '~/api/client';
-import { useReplay, useSites, useTake, useTakes } from '~/api/queries';
+import { useReplay, useSite, useTake, useTakes } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
@@ -61,7 +61,7 @@ const EMPTY_SITE: Schemas['SiteDocument'] = {
 function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas['Replay'] }) {
   const { user, units } = useSession();
   const [search] = useSearchParams();
-  const sites = useSites();
+  const placed = useSite(take.site_id ?? undefined);
   const client = useQueryClient();
   const judged = take.judgement;
   const from = replay.t[0] ?? 0;
@@ -72,7 +72,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
     () => Number(search.get('at')) || judged.faults[0]?.t_s || judged.take.hold_from_s,
   );
   const [saying, setSaying] = useState(false);
-  const site = sites.data?.find((item) => item.id === take.site_id)?.document ?? EMPTY_SITE;
+  const site = placed.data?.document ?? EMPTY_SITE;
 
   const decide = useMutation({
     mutationFn: (decision: 'keep' | 'drop' | null) =>

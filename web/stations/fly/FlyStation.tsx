@@ -3,12 +3,13 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { call, type Schemas } from '~/api/client';
-import { useShots } from '~/api/queries';
+import { findShots, useShot, useShots } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Dial } from '~/kit/Dial';
 import { Notice } from '~/kit/Notice';
 import { Pick } from '~/kit/Pick';
+import { PickFrom } from '~/kit/PickFrom';
 import { Skeleton } from '~/kit/Skeleton';
 import { useSession } from '~/shell/session';
 import { ImportLogs } from './ImportLogs';
@@ -36,7 +37,8 @@ export default function FlyStation() {
   const [operator, setOperator] = useState<Operator>('steady');
   const [slips, setSlips] = useState<Schemas['Slip'][]>([]);
   const [wind, setWind] = useState({ mean_mps: 2, from_deg: 240 });
-  const shot = shots.data?.find((item) => String(item.id) === param) ?? shots.data?.[0];
+  const asked = useShot(param === undefined ? undefined : Number(param));
+  const shot = asked.data ?? (param === undefined ? shots.data?.[0] : undefined);
   // Each flight is another one, unless a seed is asked for again.
   const [seed, setSeed] = useState(anySeed);
 
@@ -56,7 +58,8 @@ export default function FlyStation() {
     },
   });
   if (shots.error) throw shots.error;
-  if (!shots.data) return <Skeleton className="h-[70vh] m-5" />;
+  if (asked.error) throw asked.error;
+  if (!shots.data || (param !== undefined && !asked.data)) return <Skeleton className="h-[70vh] m-5" />;
   return (
     <main className="p-5 grid gap-3 lg:grid-cols-2 items-start max-w-6xl mx-auto">
       <div className="lg:col-span-2 flex flex-wrap gap-3 items-end justify-between">
@@ -68,11 +71,12 @@ export default function FlyStation() {
         </div>
         {shots.data.length > 0 && (
           <div className="w-80 max-w-full">
-            <Pick
+            <PickFrom
               label="Shot"
-              value={String(shot?.id ?? '')}
+              now={shot ? { value: String(shot.id), label: shot.title } : null}
+              latest={shots.data.map((item) => ({ value: String(item.id), label: item.title }))}
+              find={findShots(whose)}
               onChange={(value) => navigate(`/fly/${value}`, { replace: true })}
-              options={shots.data.map((item) => ({ value: String(item.id), label: item.title }))}
             />
           </div>
         )}

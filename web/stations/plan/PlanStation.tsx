@@ -1,9 +1,10 @@
 // Plan: a shot worked out on the site sheet. Every drag asks the server; path, thumb sheet, frames and checks follow.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Tabs } from 'radix-ui';
 import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { call, type Problem, type Schemas } from '~/api/client';
-import { useGround, useMoves, useRigs, useShot, useShots, useSites } from '~/api/queries';
+import { useGround, useMoves, useRigs, useShot, useShots, useSite, useSites } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
@@ -53,10 +54,14 @@ export default function PlanStation() {
   const shots = useShots(whose);
   const wanted = shotId ?? (params.shot === 'new' ? undefined : shots.data?.[0]?.id);
   const shot = useShot(wanted);
+  const siteId = shot.data?.site_id ?? sites.data?.[0]?.id;
+  const site = useSite(siteId);
   if (shot.error) throw shot.error;
-  const ready = sites.data && rigs.data && moves.data && shots.data && (wanted === undefined || shot.data);
+  if (site.error) throw site.error;
+  const ready =
+    shots.data && (wanted === undefined || shot.data) && (siteId === undefined || site.data?.id === siteId);
   if (!ready || !sites.data || !rigs.data || !moves.data) return <Skeleton className="h-[80vh] m-5" />;
-  if (!sites.data[0] || !rigs.data[0]) {
+  if (!site.data || !rigs.data[0]) {
     return (
       <main className="p-5">
         <Notice tone="soft" text="Your school has no site or no rig yet; a shot needs both." />
@@ -69,9 +74,7 @@ export default function PlanStation() {
       .filter(([key]) => key !== 'move')
       .map(([key, value]) => [key, Number.isNaN(Number(value)) ? value : Number(value)]),
   );
-  const first = shot.data
-    ? draftOf(shot.data, changes)
-    : newDraft(sites.data[0], rigs.data[0], asked ?? 'orbit');
+  const first = shot.data ? draftOf(shot.data, changes) : newDraft(site.data, rigs.data[0], asked ?? 'orbit');
   return (
     <Worksheet
       key={shot.data ? `${shot.data.id}-${search}` : `new-${asked ?? ''}`}
@@ -93,7 +96,7 @@ type Props = {
   first: Draft;
   shot: Schemas['Shot'] | null;
   shots: Schemas['Shot'][];
-  sites: Schemas['Site'][];
+  sites: Schemas['SiteName'][];
   rigs: Schemas['Rig'][];
   moves: Schemas['Move'][];
 };
@@ -106,7 +109,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   const { draft, change, plan, expectation, reading, problem, busy } = usePlan(first);
   const client = useQueryClient();
   const navigate = useNavigate();
-  const site = sites.find((item) => item.id === draft.site_id) ?? sites[0];
+  const site = useSite(draft.site_id).data;
   const moveNow = moves.find((item) => item.id === draft.move);
   const parameters = moveNow?.parameters ?? NONE;
   const bothWays = parameters.some((parameter) => parameter.id === 'direction');
@@ -297,55 +300,54 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
             )}
           </Card>
         )}
-        <Card className="min-h-72 lg:min-h-0 grid grid-rows-[auto_1fr]" label={LOWER[lower]}>
-          <div
-            className="flex flex-wrap border-b border-line"
-            role="tablist"
-            aria-label="What is shown below"
+        <Card className="min-h-72 lg:min-h-0 grid" label={LOWER[lower]}>
+          <Tabs.Root
+            className="min-h-0 min-w-0 grid grid-rows-[auto_1fr]"
+            value={lower}
+            onValueChange={(next) => setLower(next as keyof typeof LOWER)}
           >
-            {(Object.keys(LOWER) as (keyof typeof LOWER)[]).map((one) => (
-              <button
-                key={one}
-                type="button"
-                role="tab"
-                data-tab={one}
-                aria-selected={one === lower}
-                className={`min-h-11 px-3 cursor-pointer bg-transparent ${one === lower ? 'font-semibold text-ink shadow-[inset_0_-3px_0_var(--larkspur)]' : 'text-ink-soft'}`}
-                onClick={() => setLower(one)}
-              >
-                {LOWER[one]}
-              </button>
-            ))}
-          </div>
-          <div className="min-h-60 lg:min-h-0 min-w-0">
-            {plan && lower === 'sheet' && (
-              <StaveLanes
-                lanes={lanes}
-                planned={planned}
-                flown={null}
-                from={0}
-                to={plan.phases.duration_s}
-                hold={hold}
-                time={time}
-                onTime={setTime}
-              />
-            )}
-            {plan && lower === 'lens' && (
-              <Suspense fallback={<Skeleton className="h-full" />}>
-                <CameraWindow
-                  plan={plan}
-                  site={site.document}
-                  ground={ground.data?.ground ?? NO_GROUND}
+            <Tabs.List className="flex flex-wrap border-b border-line" aria-label="What is shown below">
+              {(Object.keys(LOWER) as (keyof typeof LOWER)[]).map((one) => (
+                <Tabs.Trigger
+                  key={one}
+                  value={one}
+                  data-tab={one}
+                  className={`min-h-11 px-3 cursor-pointer bg-transparent ${one === lower ? 'font-semibold text-ink shadow-[inset_0_-3px_0_var(--larkspur)]' : 'text-ink-soft'}`}
+                >
+                  {LOWER[one]}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+            <Tabs.Content value={lower} tabIndex={-1} className="min-h-60 lg:min-h-0 min-w-0">
+              {plan && lower === 'sheet' && (
+                <StaveLanes
+                  lanes={lanes}
+                  planned={planned}
+                  flown={null}
+                  from={0}
+                  to={plan.phases.duration_s}
+                  hold={hold}
                   time={time}
                   onTime={setTime}
-                  safe={reading?.edit.safe ?? null}
                 />
-              </Suspense>
-            )}
-            {plan && lower !== 'sheet' && lower !== 'lens' && (
-              <Readings view={lower as ReadingView} plan={plan} reading={reading} onVariant={showVariant} />
-            )}
-          </div>
+              )}
+              {plan && lower === 'lens' && (
+                <Suspense fallback={<Skeleton className="h-full" />}>
+                  <CameraWindow
+                    plan={plan}
+                    site={site.document}
+                    ground={ground.data?.ground ?? NO_GROUND}
+                    time={time}
+                    onTime={setTime}
+                    safe={reading?.edit.safe ?? null}
+                  />
+                </Suspense>
+              )}
+              {plan && lower !== 'sheet' && lower !== 'lens' && (
+                <Readings view={lower as ReadingView} plan={plan} reading={reading} onVariant={showVariant} />
+              )}
+            </Tabs.Content>
+          </Tabs.Root>
         </Card>
       </div>
       <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">

@@ -1,13 +1,16 @@
 // Where and with what: the shot, its site and subject, craft and mode, the subject's place in the frame, and the wind.
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { call, type Schemas } from '~/api/client';
+import { findShots, findSites, siteQuery } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Dial } from '~/kit/Dial';
 import { Pick } from '~/kit/Pick';
+import { PickFrom } from '~/kit/PickFrom';
+import { Remove } from '~/kit/Remove';
 import { useSession } from '~/shell/session';
 import type { Draft, Planning } from './usePlan';
 
@@ -17,21 +20,24 @@ type Props = {
   /** Where the subject of the plan stands now. */
   subjectNow: () => Schemas['Plan']['subject'] | undefined;
   site: Schemas['Site'];
-  sites: Schemas['Site'][];
+  sites: Schemas['SiteName'][];
   rigs: Schemas['Rig'][];
   shots: Schemas['Shot'][];
   shot: Schemas['Shot'] | null;
 };
 
 /** A draft without the shape of its move. */
-export type Setting = Omit<Draft, 'parameters' | 'expect'>;
+export type Setting = Omit<Draft, 'parameters'>;
 
 const OWN_PLACE = 'own-place';
 
+const NEW = { value: 'new', label: 'A new shot' };
+
 export const SetUp = memo(function SetUp(props: Props) {
   const { draft, change, subjectNow, site, sites, rigs, shots, shot } = props;
-  const { units } = useSession();
+  const { units, whose } = useSession();
   const navigate = useNavigate();
+  const client = useQueryClient();
   const aim =
     draft.aim?.x === undefined || Math.abs(draft.aim.x - 0.5) < 0.01
       ? 'centre'
@@ -72,15 +78,14 @@ export const SetUp = memo(function SetUp(props: Props) {
     <Card className="p-3 grid gap-3">
       <h2>Where and with what</h2>
       {shots.length > 0 && (
-        <Pick
+        <PickFrom
           label="Shot"
           hideLabel
-          value={shot ? String(shot.id) : 'new'}
+          now={shot ? { value: String(shot.id), label: shot.title } : NEW}
+          besides={[NEW]}
+          latest={shots.map((item) => ({ value: String(item.id), label: item.title }))}
+          find={findShots(whose)}
           onChange={(value) => navigate(`/plan/${value}`)}
-          options={[
-            { value: 'new', label: 'A new shot' },
-            ...shots.map((item) => ({ value: String(item.id), label: item.title })),
-          ]}
         />
       )}
       <Choice
@@ -108,20 +113,20 @@ export const SetUp = memo(function SetUp(props: Props) {
           { value: 'fast', label: 'Fast' },
         ]}
       />
-      <Pick
+      <PickFrom
         label="Site"
-        value={String(site.id)}
-        onChange={(value) => {
-          const next = sites.find((item) => String(item.id) === value);
-          if (next)
-            change((d) => ({
-              ...d,
-              site_id: next.id,
-              subject_id: next.subjects[0]?.id ?? null,
-              subject_at: null,
-            }));
+        now={{ value: String(site.id), label: site.name }}
+        latest={sites.map((item) => ({ value: String(item.id), label: item.name }))}
+        find={findSites}
+        onChange={async (value) => {
+          const next = await client.fetchQuery(siteQuery(Number(value)));
+          change((d) => ({
+            ...d,
+            site_id: next.id,
+            subject_id: next.subjects[0]?.id ?? null,
+            subject_at: null,
+          }));
         }}
-        options={sites.map((item) => ({ value: String(item.id), label: item.name }))}
       />
       <Pick
         label="Subject"
@@ -207,6 +212,18 @@ export const SetUp = memo(function SetUp(props: Props) {
       <Button onClick={() => weather.mutate()} disabled={weather.isPending}>
         {weather.data?.simulated ? `${weather.data.source}, simulated` : 'Ask the weather (simulated)'}
       </Button>
+      {shot && (
+        <Remove
+          what="this shot"
+          path={`/shots/${shot.id}`}
+          words="Days that had it in them fly it no more. A shot that was flown stays, for its takes are judged against it."
+          onRemoved={() => {
+            for (const key of ['shots', 'days', 'day', 'today'])
+              void client.invalidateQueries({ queryKey: [key] });
+            navigate('/plan/new');
+          }}
+        />
+      )}
     </Card>
   );
 });

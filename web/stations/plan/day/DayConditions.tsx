@@ -2,7 +2,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { type ComponentProps, useState } from 'react';
 import { call, type Schemas } from '~/api/client';
-import { useSites } from '~/api/queries';
+import { useSite } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Field } from '~/kit/Field';
@@ -98,8 +98,7 @@ export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
 
 export function Weather({ form, day, put }: { form: Form; day: Day; put: Put }) {
   const { units } = useSession();
-  const sites = useSites();
-  const home = sites.data?.find((one) => one.id === form.site_id)?.document.home;
+  const home = useSite(form.site_id).data?.document.home;
   const weather = form.document.weather ?? { from_deg: 0, mean_mps: 0, gust_mps: 0 };
   const change = (next: Partial<typeof weather>) =>
     put({ weather: { ...weather, ...next, source: 'typed in', simulated: false } });

@@ -3,13 +3,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { call, type Schemas } from '~/api/client';
-import { useShots, useSites } from '~/api/queries';
+import { findDays, findShots, findSites, useDays, useShots, useSite, useSites } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Field } from '~/kit/Field';
 import { Notice } from '~/kit/Notice';
 import { NumberInput } from '~/kit/NumberInput';
-import { Pick } from '~/kit/Pick';
+import { PickFrom, SHOWN } from '~/kit/PickFrom';
+import { Remove } from '~/kit/Remove';
 import { Skeleton } from '~/kit/Skeleton';
 import { DayChart } from '~/pictures/DayChart';
 import { useSession } from '~/shell/session';
@@ -26,10 +27,7 @@ export default function DayStation() {
   const { whose } = useSession();
   const sites = useSites();
   const shots = useShots(whose);
-  const days = useQuery({
-    queryKey: ['days', whose ?? null],
-    queryFn: () => call<Schemas['Day'][]>('GET', `/days${whose === undefined ? '' : `?operator=${whose}`}`),
-  });
+  const days = useDays(whose);
   const id = params.day === 'new' ? undefined : Number(params.day) || days.data?.[0]?.id;
   const day = useQuery({
     queryKey: ['day', id],
@@ -42,27 +40,31 @@ export default function DayStation() {
   if (!sites.data || !shots.data || !days.data || (id !== undefined && !day.data))
     return <Skeleton className="h-[80vh] m-5" />;
   if (id === undefined || !day.data) {
-    return <NewDay sites={sites.data} shots={shots.data} days={days.data} />;
+    return (
+      <NewDay sites={sites.data} first={shots.data[0]?.site_id ?? sites.data[0]?.id ?? 0} days={days.data} />
+    );
   }
-  return <Worked key={day.data.id} first={day.data} days={days.data} shots={shots.data} />;
+  return <Worked key={day.data.id} first={day.data} days={days.data} />;
 }
 
 function NewDay({
   sites,
-  shots,
+  first,
   days,
 }: {
-  sites: Schemas['Site'][];
-  shots: Schemas['Shot'][];
+  sites: Schemas['SiteName'][];
+  /** The site that is offered first. */
+  first: number;
   days: Schemas['Day'][];
 }) {
   const navigate = useNavigate();
   const client = useQueryClient();
-  const withShots = sites.filter((site) => shots.some((shot) => shot.site_id === site.id));
-  const [site, setSite] = useState((withShots[0] ?? sites[0])?.id ?? 0);
+  const { whose } = useSession();
+  const [site, setSite] = useState(first);
   const [date, setDate] = useState(new Date().toISOString().slice(0, 10));
   const [title, setTitle] = useState('A day of flying');
-  const mine = shots.filter((shot) => shot.site_id === site);
+  const mine = useShots(whose, site).data ?? [];
+  const named = useSite(site).data;
   const keep = useMutation({
     mutationFn: () =>
       call<Day>('POST', '/days', {
@@ -104,11 +106,12 @@ function NewDay({
             maxLength={120}
             onChange={(event) => setTitle(event.target.value)}
           />
-          <Pick
+          <PickFrom
             label="Site"
-            value={String(site)}
+            now={{ value: String(site), label: named?.name ?? '…' }}
+            latest={sites.map((one) => ({ value: String(one.id), label: one.name }))}
+            find={findSites}
             onChange={(value) => setSite(Number(value))}
-            options={sites.map((one) => ({ value: String(one.id), label: one.name }))}
           />
           <DateField value={date} onChange={setDate} />
           <p className="m-0 text-ink-soft">
@@ -143,9 +146,10 @@ function NewDay({
   );
 }
 
-function Worked({ first, days, shots }: { first: Day; days: Schemas['Day'][]; shots: Schemas['Shot'][] }) {
-  const { units } = useSession();
+function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
+  const { units, whose } = useSession();
   const navigate = useNavigate();
+  const client = useQueryClient();
   const { form, day, problem, busy, change, put } = useDayForm(first);
   const [chosen, setChosen] = useState<number | null>(null);
   const { timetable } = day;
@@ -222,7 +226,7 @@ function Worked({ first, days, shots }: { first: Day; days: Schemas['Day'][]; sh
         <div className="grid gap-3 sm:grid-cols-2 min-h-0">
           <Card className="p-3" scrolls label="Shots of the day">
             <h2>Shots of the day</h2>
-            <Shots day={day} form={form} shots={shots} put={put} chosen={chosen} onChoose={setChosen} />
+            <Shots day={day} form={form} put={put} chosen={chosen} onChoose={setChosen} />
           </Card>
           <Card className="p-3 grid gap-3 content-start" scrolls label="The way home, lists and cautions">
             <div>
@@ -268,14 +272,13 @@ function Worked({ first, days, shots }: { first: Day; days: Schemas['Day'][]; sh
           />
         )}
         <Card className="p-3 grid gap-2">
-          <Pick
+          <PickFrom
             label="Day"
-            value={String(day.id)}
+            now={{ value: String(day.id), label: `${day.title}, ${day.date}` }}
+            besides={[{ value: 'new', label: 'A new day' }]}
+            latest={days.map((one) => ({ value: String(one.id), label: `${one.title}, ${one.date}` }))}
+            find={findDays(whose)}
             onChange={(value) => navigate(`/plan/days/${value}`)}
-            options={[
-              ...days.map((one) => ({ value: String(one.id), label: `${one.title}, ${one.date}` })),
-              { value: 'new', label: 'A new day' },
-            ]}
           />
           <DateField value={form.date} onChange={(date) => change((now) => ({ ...now, date }))} />
           <div className="grid grid-cols-2 gap-2">
@@ -286,6 +289,15 @@ function Worked({ first, days, shots }: { first: Day; days: Schemas['Day'][]; sh
         <Power form={form} day={day} put={put} />
         <Weather form={form} day={day} put={put} />
         <Permission form={form} day={day} put={put} />
+        <Remove
+          what="this day"
+          path={`/days/${day.id}`}
+          words="Its timetable, ticks and passes go with it. Its shots and their takes stay."
+          onRemoved={() => {
+            void client.invalidateQueries({ queryKey: ['days'] });
+            navigate('/plan/days');
+          }}
+        />
       </aside>
     </main>
   );
@@ -294,23 +306,21 @@ function Worked({ first, days, shots }: { first: Day; days: Schemas['Day'][]; sh
 function Shots({
   day,
   form,
-  shots,
   put,
   chosen,
   onChoose,
 }: {
   day: Day;
   form: Form;
-  shots: Schemas['Shot'][];
   put: Put;
   chosen: number | null;
   onChoose: (shot: number) => void;
 }) {
-  const { units } = useSession();
+  const { units, whose } = useSession();
   const inDay = form.document.shots;
-  const others = shots.filter(
-    (shot) => shot.site_id === form.site_id && !inDay.some((one) => one.shot_id === shot.id),
-  );
+  const here = useShots(whose, form.site_id);
+  const more = (here.data?.length ?? 0) >= SHOWN;
+  const others = here.data?.filter((shot) => !inDay.some((one) => one.shot_id === shot.id)) ?? [];
   const change = (id: number, next: Partial<Schemas['DayShot']>) =>
     put({ shots: inDay.map((one) => (one.shot_id === id ? { ...one, ...next } : one)) });
   return (
@@ -376,14 +386,19 @@ function Shots({
         })}
         {inDay.length === 0 && <li className="text-ink-soft">No shot yet.</li>}
       </ul>
-      {others.length > 0 && (
+      {(others.length > 0 || more) && (
         <div className="mt-2">
-          <Pick
+          <PickFrom
             label="Put a shot in"
-            value=""
+            now={null}
             empty="A shot of this site"
-            onChange={(value) => put({ shots: [...inDay, { shot_id: Number(value) }] })}
-            options={others.map((shot) => ({ value: String(shot.id), label: shot.title }))}
+            latest={others.map((shot) => ({ value: String(shot.id), label: shot.title }))}
+            more={more}
+            find={findShots(whose, form.site_id)}
+            onChange={(value) =>
+              inDay.some((one) => String(one.shot_id) === value) ||
+              put({ shots: [...inDay, { shot_id: Number(value) }] })
+            }
           />
         </div>
       )}

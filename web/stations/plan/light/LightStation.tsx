@@ -3,10 +3,10 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { call, type Schemas } from '~/api/client';
-import { useShot, useShots, useSites } from '~/api/queries';
+import { findShots, useShot, useShots, useSite, useSites } from '~/api/queries';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
-import { Pick } from '~/kit/Pick';
+import { PickFrom } from '~/kit/PickFrom';
 import { Skeleton } from '~/kit/Skeleton';
 import { SiteSheet } from '~/pictures/SiteSheet';
 import { SunDayChart, sunAt } from '~/pictures/SunDayChart';
@@ -23,24 +23,26 @@ export default function LightStation() {
   const shots = useShots(whose);
   const id = Number(params.shot) || shots.data?.[0]?.id;
   const shot = useShot(id);
+  const siteId = shot.data?.site_id ?? sites.data?.[0]?.id;
+  const site = useSite(siteId);
   if (shot.error) throw shot.error;
-  if (!sites.data || !shots.data || (id !== undefined && !shot.data))
+  if (site.error) throw site.error;
+  if (!sites.data || !shots.data || (id !== undefined && !shot.data) || (siteId !== undefined && !site.data))
     return <Skeleton className="h-[80vh] m-5" />;
-  const site = sites.data.find((one) => one.id === shot.data?.site_id) ?? sites.data[0];
-  if (!site) {
+  if (!site.data) {
     return (
       <main className="p-5">
         <Notice tone="soft" text="Your school has no site yet. Draw one under Site; the sun follows." />
       </main>
     );
   }
-  return <Light key={id ?? 'none'} site={site} shot={shot.data ?? null} shots={shots.data} />;
+  return <Light key={id ?? 'none'} site={site.data} shot={shot.data ?? null} shots={shots.data} />;
 }
 
 type Props = { site: Schemas['Site']; shot: Schemas['Shot'] | null; shots: Schemas['Shot'][] };
 
 function Light({ site, shot, shots }: Props) {
-  const { units } = useSession();
+  const { units, whose } = useSession();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
   const date = search.get('date') ?? new Date().toISOString().slice(0, 10);
@@ -168,11 +170,12 @@ function Light({ site, shot, shots }: Props) {
       <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
         <Card className="p-3 grid gap-3">
           {shots.length > 0 && (
-            <Pick
+            <PickFrom
               label="Shot"
-              value={shot ? String(shot.id) : ''}
+              now={shot && { value: String(shot.id), label: shot.title }}
+              latest={shots.map((one) => ({ value: String(one.id), label: one.title }))}
+              find={findShots(whose)}
               onChange={(value) => navigate(`/plan/light/${value}?date=${date}`)}
-              options={shots.map((one) => ({ value: String(one.id), label: one.title }))}
             />
           )}
           <label className="grid gap-1 text-sm">

@@ -2,6 +2,7 @@
 // height is pulled with a handle.
 import { type PointerEvent, useState } from 'react';
 import { useSize } from '~/kit/useSize';
+import { extentAlong } from '~/pictures/footprint';
 import { linear, roundUp, through, ticks } from '~/pictures/scale';
 import { type Units, withUnit } from '~/units';
 import { type Chosen, changed, corners, type Drawing } from './drawing';
@@ -29,6 +30,7 @@ export function SideView({ drawing, chosen, ground, units, onChoose, onDrag, onD
   // Of the ground, its height along the line through take-off.
   const line = ground.filter((p) => p[1] === 0).sort((a, b) => (a[0] ?? 0) - (b[0] ?? 0));
   const chosenSolid = chosen?.list === 'solids' ? solids[chosen.index] : undefined;
+  const grip = chosenSolid === undefined ? ([0, 0] as const) : extentAlong(chosenSolid, 1, 0);
   const pull = (event: PointerEvent<SVGGElement>) => {
     const box = ref.current?.getBoundingClientRect();
     if (!pulling || !box || !chosen || !chosenSolid) return;
@@ -36,13 +38,6 @@ export function SideView({ drawing, chosen, ground, units, onChoose, onDrag, onD
     onDrag(
       changed(drawing, chosen, { height_m: Math.max(0.1, Math.round(2 * (top - chosenSolid.base_m)) / 2) }),
     );
-  };
-  const middle = (solid: Drawing['document']['solids'][number]) => {
-    const east = solid.points?.map((p) => p[0] ?? 0) ?? [
-      solid.east_m - solid.width_m / 2,
-      solid.east_m + solid.width_m / 2,
-    ];
-    return [Math.min(...east), Math.max(...east)] as const;
   };
   return (
     <div ref={ref} className="size-full min-h-28 overflow-hidden touch-none" data-picture="site-side">
@@ -64,7 +59,7 @@ export function SideView({ drawing, chosen, ground, units, onChoose, onDrag, onD
           strokeWidth={1.3}
         />
         {solids.map((solid, index) => {
-          const [from, to] = middle(solid);
+          const [from, to] = extentAlong(solid, 1, 0);
           const isChosen = chosen?.list === 'solids' && chosen.index === index;
           const clear = solid.clear_m ?? 0;
           return (
@@ -107,7 +102,7 @@ export function SideView({ drawing, chosen, ground, units, onChoose, onDrag, onD
             aria-valuenow={chosenSolid.height_m}
             aria-valuetext={withUnit(chosenSolid.height_m, 'm', units)}
             className="cursor-ns-resize"
-            transform={`translate(${x((middle(chosenSolid)[0] + middle(chosenSolid)[1]) / 2)} ${y(chosenSolid.base_m + chosenSolid.height_m)})`}
+            transform={`translate(${(x(grip[0]) + x(grip[1])) / 2} ${y(chosenSolid.base_m + chosenSolid.height_m)})`}
             onPointerDown={(event) => {
               event.currentTarget.setPointerCapture(event.pointerId);
               setPulling(true);

@@ -5,11 +5,12 @@ import { Redo2, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { call, Problem, type Schemas } from '~/api/client';
-import { useSites } from '~/api/queries';
+import { findSites, useSite, useSites } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
-import { Pick } from '~/kit/Pick';
+import { PickFrom } from '~/kit/PickFrom';
+import { Remove } from '~/kit/Remove';
 import { Skeleton } from '~/kit/Skeleton';
 import { useLatest } from '~/kit/useLatest';
 import { useSession } from '~/shell/session';
@@ -40,12 +41,13 @@ import { ThingForm } from './ThingForm';
 export default function SiteStation() {
   const params = useParams();
   const sites = useSites();
+  const id = params.site === 'new' ? undefined : Number(params.site) || sites.data?.[0]?.id;
+  const asked = useSite(id);
   if (sites.error) throw sites.error;
-  if (!sites.data) return <Skeleton className="h-[80vh] m-5" />;
-  const site =
-    params.site === 'new'
-      ? null
-      : (sites.data.find((one) => String(one.id) === params.site) ?? sites.data[0] ?? null);
+  if (asked.error) throw asked.error;
+  if (!sites.data || (id !== undefined && asked.data?.id !== id))
+    return <Skeleton className="h-[80vh] m-5" />;
+  const site = id === undefined ? null : (asked.data ?? null);
   return <Board key={site === null ? 'new' : `${site.id} ${site.version}`} site={site} sites={sites.data} />;
 }
 
@@ -65,7 +67,7 @@ const TOOLS: { id: Tool; name: string }[] = [
   { id: 'take-off', name: 'Take-off' },
 ];
 
-function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['Site'][] }) {
+function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['SiteName'][] }) {
   const { units } = useSession();
   const navigate = useNavigate();
   const client = useQueryClient();
@@ -152,11 +154,8 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
       }),
     onSuccess: (kept) => {
       setTheirs(null);
-      client.setQueryData<Schemas['Site'][]>(['sites'], (now) =>
-        now?.some((one) => one.id === kept.id)
-          ? now.map((one) => (one.id === kept.id ? kept : one))
-          : [...(now ?? []), kept],
-      );
+      client.setQueryData(['site', kept.id], kept);
+      void client.invalidateQueries({ queryKey: ['sites'] });
       navigate(`/plan/sites/${kept.id}`, { replace: true });
     },
     onError: (error) => {
@@ -294,15 +293,14 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
         {chosen && <ThingForm drawing={drawing} chosen={chosen} onDone={step} onChoose={choose} />}
         <Card className="p-3 grid gap-2">
           <h2>Site</h2>
-          <Pick
+          <PickFrom
             label="Site"
             hideLabel
-            value={site === null ? 'new' : String(site.id)}
+            now={site === null ? NEW : { value: String(site.id), label: site.name }}
+            besides={[NEW]}
+            latest={sites.map((one) => ({ value: String(one.id), label: one.name }))}
+            find={findSites}
             onChange={(value) => navigate(`/plan/sites/${value}`)}
-            options={[
-              ...sites.map((one) => ({ value: String(one.id), label: one.name })),
-              { value: 'new', label: 'A new site' },
-            ]}
           />
           <ul className="m-0 p-0 list-none max-h-60 overflow-auto">
             {list.map((one) => (
@@ -325,10 +323,24 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
         </Card>
         <ImportPlaces siteId={site?.id ?? null} drawing={history.now} onDone={step} />
         <SiteLimits drawing={history.now} onDone={step} />
+        {site && (
+          <Remove
+            what="this site"
+            path={`/sites/${site.id}`}
+            words="What was drawn here goes with it. A site stays as long as a shot is planned or a day is flown at it."
+            onRemoved={() => {
+              client.removeQueries({ queryKey: ['site', site.id] });
+              void client.invalidateQueries({ queryKey: ['sites'] });
+              navigate('/plan/sites');
+            }}
+          />
+        )}
       </aside>
     </main>
   );
 }
+
+const NEW = { value: 'new', label: 'A new site' };
 
 const NO_GROUND: number[][] = [];
 
