@@ -1,7 +1,7 @@
 // Numbers as people read them. The foot of 0.3048 m and the mile of 1609.344 m are those of the 1959 agreement on the
 // international yard (National Bureau of Standards, Federal Register 24 FR 5348).
 import { describe, expect, it } from 'vitest';
-import { clock, day, figure, hour, shown, stored, withUnit } from './units';
+import { clock, dateIn, day, figure, hour, shown, stored, withUnit } from './units';
 
 describe('units', () => {
   it('converts by the exact factors, and back again', () => {
@@ -42,5 +42,10 @@ describe('units', () => {
   it('reads days in one time zone wherever the page is opened', () => {
     expect(day('2026-11-05T23:30:00+00:00')).toMatch(/5 Nov/);
     expect(hour('2026-11-05T23:30:00+00:00')).toBe('23:30');
+    // Thirteen hours ahead in its summer, which is on the next date already.
+    expect(hour('2026-11-05T23:30:00Z', 'Pacific/Auckland')).toBe('12:30');
+    expect(hour(0, 'Asia/Kathmandu')).toBe('05:30');
+    expect(dateIn('Pacific/Auckland', new Date('2026-11-05T23:30:00Z'))).toBe('2026-11-06');
+    expect(dateIn('UTC', new Date('2026-11-05T23:30:00Z'))).toBe('2026-11-05');
   });
 });

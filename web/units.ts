@@ -59,6 +59,13 @@ export function day(iso: string): string {
   });
 }
 
-export function hour(iso: string): string {
-  return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'UTC' });
+/** What the clock of a time zone shows at an instant: 09:30. */
+export function hour(iso: string | number | Date, zone = 'UTC'): string {
+  return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone });
+}
+
+/** The date there at an instant: 2026-06-03. */
+export function dateIn(zone: string, at = new Date()): string {
+  // Swedish dates are written as ISO 8601 has them.
+  return at.toLocaleDateString('sv-SE', { timeZone: zone });
 }

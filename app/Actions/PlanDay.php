@@ -23,6 +23,7 @@ use Larkspur\FlightDay\OrderSearch;
 use Larkspur\FlightDay\ReturnHeight;
 use Larkspur\Refusal;
 use Larkspur\Site\SunDay;
+use Larkspur\Site\Zone;
 
 /** Works a day out: every shot planned in the day's wind, its light, an order and a timetable, the way home, lists, cautions, and the log. */
 final readonly class PlanDay
@@ -49,9 +50,11 @@ final readonly class PlanDay
         $problem = null;
         $timetable = null;
         $batteries = null;
+        $begins = null;
         try {
+            $begins = self::time($day, $site->zone, $document->text('from'));
             $batteries = Batteries::read($document->group('batteries'));
-            $hours = new Day(self::time($day, $document->text('from')), self::time($day, $document->text('to')), $batteries, $asked, swap: 60 * ($document->numberOrNull('swap_min', 0, 60, 'min') ?? Day::SWAP / 60));
+            $hours = new Day($begins, self::time($day, $site->zone, $document->text('to')), $batteries, $asked, swap: 60 * ($document->numberOrNull('swap_min', 0, 60, 'min') ?? Day::SWAP / 60), zone: $site->zone);
             $timetable = OrderSearch::solve($hours)->toArray();
         } catch (Refusal $refusal) {
             $problem = ['place' => $refusal->place, 'message' => $refusal->getMessage(), 'expected' => $refusal->expected];
@@ -61,7 +64,7 @@ final readonly class PlanDay
         $power = $batteries ?? new Batteries(1, 20.0);
 
         return [
-            'timetable' => $timetable, 'problem' => $problem, 'batteries' => $batteries?->toArray(), 'light' => $sun->toArray(),
+            'zone' => $site->zone->name, 'begins' => $begins === null ? null : SunDay::written($begins), 'timetable' => $timetable, 'problem' => $problem, 'batteries' => $batteries?->toArray(), 'light' => $sun->toArray(),
             'return' => $return->toArray(),
             'lists' => $this->lists($day, $planned, $power, $return),
             'cautions' => array_map(static fn (array $one): array => [...$one, 'dated' => $day->updated_at->toDateString()], Cautions::of($site, array_map(static fn (array $one): array => ['title' => $one['shot']->title, 'plan' => $one['plan']], $planned), $power)),
@@ -81,14 +84,14 @@ final readonly class PlanDay
         ))->all()));
     }
 
-    /** Hours are those of the day in UTC; past midnight is written on from 24:00. */
-    private static function time(FlightDay $day, string $hours): float
+    /** Hours are those of the site’s clock; past midnight is written on from 24:00. */
+    private static function time(FlightDay $day, Zone $zone, string $hours): float
     {
         if (preg_match('/^([0-3]\d):([0-5]\d)$/', $hours, $m) !== 1) {
             throw new Refusal(sprintf('“%s” is no time of a day.', $hours), 'document.from', 'hours and minutes, such as 08:30');
         }
 
-        return (float) strtotime($day->day().'T00:00:00Z') + 3600 * (int) $m[1] + 60 * (int) $m[2];
+        return $zone->instant($day->day(), (int) $m[1], (int) $m[2]);
     }
 
     /**

@@ -88,7 +88,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sight_line_m', type: 'number'),
     new OA\Property(property: 'solids', type: 'array', items: new OA\Items(ref: '#/components/schemas/Solid')),
     new OA\Property(property: 'take_off', description: 'only of a reading: where take-off is put on the drawing', required: ['east_m', 'north_m'], properties: [new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number'), new OA\Property(property: 'up_m', type: 'number')], type: 'object'),
-    new OA\Property(property: 'people_m', description: 'least distance to people', type: 'number'), new OA\Property(property: 'variation_deg', description: 'magnetic north east of true north', type: 'number'),
+    new OA\Property(property: 'people_m', description: 'least distance to people', type: 'number'), new OA\Property(property: 'variation_deg', description: 'magnetic north east of true north', type: 'number'), new OA\Property(property: 'zone', description: 'its clock, by its name in the IANA time zone database; UTC where left out', type: 'string'),
     new OA\Property(property: 'ground', ref: '#/components/schemas/Ground'), new OA\Property(property: 'areas', type: 'array', items: new OA\Items(ref: '#/components/schemas/Area')), new OA\Property(property: 'observers', type: 'array', items: new OA\Items(ref: '#/components/schemas/Observer')),
 ], type: 'object')]
 #[OA\Schema(schema: 'TrackPoint', required: ['t', 'lat', 'lon'], properties: [

@@ -93,7 +93,7 @@ final class ShotSchema
 
         return JsonSchema::group(['home'], [
             'name' => ['type' => 'string'], 'home' => self::point(), 'ceiling_m' => JsonSchema::number(1, 5000), 'sight_line_m' => JsonSchema::number(10, 5000),
-            'people_m' => JsonSchema::number(0, 1000), 'variation_deg' => JsonSchema::number(-180, 180),
+            'people_m' => JsonSchema::number(0, 1000), 'variation_deg' => JsonSchema::number(-180, 180), 'zone' => ['type' => 'string'],
             'solids' => ['type' => 'array', 'items' => $solid], 'ground' => $ground, 'areas' => ['type' => 'array', 'items' => $area],
             'observers' => ['type' => 'array', 'items' => JsonSchema::group(['east_m', 'north_m'], ['id' => ['type' => 'string'], 'name' => ['type' => 'string'], ...$at])],
         ]);

@@ -6,6 +6,7 @@ namespace Larkspur\FlightDay;
 
 use Larkspur\Geo\Position;
 use Larkspur\Refusal;
+use Larkspur\Site\Zone;
 
 /** The time and the power there is: from when to when, on which batteries, and what every take-off and every pass costs beside the shot. */
 final readonly class Day
@@ -46,9 +47,10 @@ final readonly class Day
         public float $swap = self::SWAP,
         public float $reset = self::RESET,
         public float $transit = self::TRANSIT,
+        public Zone $zone = new Zone,
     ) {
         if ($to <= $from) {
-            throw new Refusal('The day ends before it begins.', 'to', 'a time after '.gmdate('H:i', (int) $from));
+            throw new Refusal('The day ends before it begins.', 'to', 'a time after '.$zone->hour($from));
         }
         $home = new Position(0.0, 0.0, 0.0);
         $way = static fn (Position $a, Position $b): float => $b->minus($a)->length() / $transit;

@@ -107,7 +107,7 @@ final class Timetable
             $ready = $this->time + $way;
             $from = $this->lightFrom($shot, $ready, $length);
             if ($from === null) {
-                return sprintf('Its light is over before it could be flown (ready at %s).', gmdate('H:i', (int) $ready));
+                return sprintf('Its light is over before it could be flown (ready at %s).', $this->day->zone->hour($ready));
             }
             if ($from + $length + $home > $this->day->to) {
                 return 'The day ends first.';

@@ -46,6 +46,7 @@ final readonly class Site
         public array $observers = [],
         public float $people = self::PEOPLE,
         public float $variation = 0.0,
+        public Zone $zone = new Zone,
     ) {
     }
 
@@ -72,6 +73,7 @@ final readonly class Site
             array_map(static fn (Fields $one): Observer => Observer::read($one, $ground), $fields->groups('observers')),
             $fields->numberOrNull('people_m', 0, 1000, 'm') ?? self::PEOPLE,
             ($fields->numberOrNull('variation_deg', -180, 180, 'degrees') ?? 0.0) * Angle::DEGREE,
+            new Zone($fields->textOrNull('zone') ?? 'UTC', $fields->place('zone')),
         );
     }
 
@@ -80,7 +82,7 @@ final readonly class Site
     {
         return [
             'name' => $this->name, 'home' => $this->home->toArray(), 'ceiling_m' => $this->ceiling, 'sight_line_m' => $this->sightLine,
-            'people_m' => $this->people, 'variation_deg' => round($this->variation / Angle::DEGREE, 3),
+            'people_m' => $this->people, 'variation_deg' => round($this->variation / Angle::DEGREE, 3), 'zone' => $this->zone->name,
             'solids' => array_map(static fn (Solid $solid): array => $solid->toArray(), $this->solids),
             ...$this->ground === null ? [] : ['ground' => $this->ground->toArray()],
             'areas' => array_map(static fn (Area $area): array => $area->toArray(), $this->areas),
@@ -109,7 +111,7 @@ final readonly class Site
     /** The same with another take on the ground, such as one that a service of heights gave. */
     public function onGround(Ground $ground): self
     {
-        return new self($this->name, $this->home, $this->ceiling, $this->sightLine, $this->solids, $ground, $this->areas, $this->observers, $this->people, $this->variation);
+        return new self($this->name, $this->home, $this->ceiling, $this->sightLine, $this->solids, $ground, $this->areas, $this->observers, $this->people, $this->variation, $this->zone);
     }
 
     /** The local frame in which the site, its solids and every flight over it are measured: origin at take-off. */

@@ -11,6 +11,7 @@ use Larkspur\Refusal;
 use Larkspur\Site\Light;
 use Larkspur\Site\Sun;
 use Larkspur\Site\SunDay;
+use Larkspur\Site\Zone;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -194,5 +195,24 @@ final class LightTest extends TestCase
     private static function instant(string $month, string $cell): ?float
     {
         return preg_match('/^(\d\d) (\d\d:\d\d:\d\d)$/', $cell, $m) === 1 ? (float) strtotime("$month$m[1]T$m[2]Z") : null;
+    }
+
+    /** Hours of clocks against the time zone data of ICU, which Node carries: other data than PHP's, from the same IANA database. */
+    public function test_clocks_of_time_zones_show_what_icu_says(): void
+    {
+        $noise = new SeededNoise(31);
+        $asked = [];
+        foreach (['UTC', 'Pacific/Auckland', 'Europe/London', 'America/St_Johns', 'Asia/Kathmandu', 'Africa/Nairobi', 'Asia/Calcutta'] as $zone) {
+            for ($i = 0; $i < 20; $i++) {
+                $asked[] = [(int) $noise->between(1735689600, 1798761600), $zone];
+            }
+        }
+        $hours = Independent::ask('hours', $asked);
+
+        self::assertIsArray($hours);
+        self::assertCount(140, $hours);
+        foreach ($asked as $k => [$time, $zone]) {
+            self::assertSame($hours[$k], (new Zone($zone))->hour((float) $time), "$zone at $time");
+        }
     }
 }

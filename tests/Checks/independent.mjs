@@ -36,6 +36,12 @@ const tasks = {
       return [seconds(times.sunrise), seconds(times.sunset)];
     });
   },
+  /** [[unix seconds, zone], …] to the hours that clocks there show, by the time zone data of ICU. */
+  async hours() {
+    return input.map(([time, timeZone]) =>
+      new Date(time * 1000).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }),
+    );
+  },
   /** An iCalendar text to its events, by ical.js. */
   async calendar() {
     const { default: ICAL } = await import('ical.js');

@@ -29,6 +29,20 @@ final class DayTest extends FeatureCase
         self::assertSame($day->json('timetable'), $this->getJson('/api/v1/days/'.$day->json('id'))->json('timetable'));
     }
 
+    public function test_its_hours_are_those_of_the_sites_clock(): void
+    {
+        [$user, $shot] = $this->shot();
+        $site = $shot->site;
+        $site->forceFill(['document' => [...$site->document, 'zone' => 'Pacific/Auckland']])->save();
+        $form = self::form($shot);
+        $day = $this->actingAs($user)->postJson('/api/v1/days', $form)->assertCreated();
+
+        $day->assertJsonPath('zone', 'Pacific/Auckland')->assertJsonPath('begins', '2026-06-02T21:00:00Z')->assertJsonPath('timetable.slots.0.ready', static fn (string $ready): bool => str_starts_with($ready, '2026-06-02T21:00'));
+        $form['document']['to'] = '08:00';
+        $this->putJson('/api/v1/days/'.$day->json('id'), [...$form, 'version' => 1])->assertOk()->assertJsonPath('problem.expected', 'a time after 09:00');
+        self::assertStringStartsWith('%PDF', (string) $this->get('/api/v1/days/'.$day->json('id').'/sheet')->assertOk()->getContent());
+    }
+
     public function test_without_a_battery_the_day_is_kept_and_says_what_is_missing(): void
     {
         [$user, $shot] = $this->shot();

@@ -1448,6 +1448,10 @@ export interface components {
             findings: components["schemas"]["Finding"][];
         };
         DayDetail: components["schemas"]["Day"] & {
+            /** @description the site’s clock, by its name in the IANA time zone database */
+            zone: string;
+            /** @description null where its hours can’t be read */
+            begins: string | null;
             document: components["schemas"]["DayDocument"];
             timetable: components["schemas"]["Timetable"] | null;
             problem: {
@@ -1559,7 +1563,7 @@ export interface components {
             } | null;
         };
         DayDocument: {
-            /** @description UTC, such as 08:30; hours past 24 lie on the next day */
+            /** @description on the site’s clock, such as 08:30; hours past 24 lie on the next day */
             from: string;
             to: string;
             batteries: {
@@ -2428,6 +2432,8 @@ export interface components {
             people_m?: number;
             /** @description magnetic north east of true north */
             variation_deg?: number;
+            /** @description its clock, by its name in the IANA time zone database; UTC where left out */
+            zone?: string;
             ground?: components["schemas"]["Ground"];
             areas?: components["schemas"]["Area"][];
             observers?: components["schemas"]["Observer"][];

@@ -84,7 +84,7 @@ export const DayChart = memo(function DayChart({ day, chosen, onChoose }: Props)
               className="figure"
               fill="var(--ink-soft)"
             >
-              {hour(new Date(1000 * t).toISOString())}
+              {hour(1000 * t, day.zone)}
             </text>
           </g>
         ))}
@@ -127,7 +127,7 @@ export const DayChart = memo(function DayChart({ day, chosen, onChoose }: Props)
               key={`${slot.shot_id} ${slot.from}`}
               role="button"
               tabIndex={0}
-              aria-label={`${slot.title}, ${hour(slot.from)} to ${hour(slot.to)}, battery ${slot.battery}, ${slot.passes} passes`}
+              aria-label={`${slot.title}, ${hour(slot.from, day.zone)} to ${hour(slot.to, day.zone)}, battery ${slot.battery}, ${slot.passes} passes`}
               className="cursor-pointer"
               onClick={() => onChoose(slot.shot_id)}
               onKeyDown={(event) => event.key === 'Enter' && onChoose(slot.shot_id)}

@@ -4,11 +4,11 @@ import { memo, type PointerEvent, useMemo, useRef, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
-import { extentAlong } from './footprint';
-import { around, type Box, meet, placeLabels } from './labels';
+import { coverOf } from './footprint';
+import { around, meet, placeLabels } from './labels';
 import { Mesh } from './Mesh';
 import { SiteThings } from './SiteThings';
-import { indexAt, linear, roundUp, type Scale, through, ticks } from './scale';
+import { indexAt, linear, roundUp, through } from './scale';
 
 type Path = { t: number[]; east_m: number[]; north_m: number[]; heading_deg?: number[] };
 
@@ -163,7 +163,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
   const solids = useMemo(() => {
     const sheet = { left: 0, top: 0, right: width, bottom: height };
     return site.solids
-      .map((solid) => ({ solid, of: boundsOfSolid(solid, x, y, sheet) }))
+      .map((solid) => ({ solid, of: coverOf(solid, x, y, sheet) }))
       .filter(({ of }) => meet(of, sheet));
   }, [site, x, y, width, height]);
   // North and wind stand at the upper right, or below it where something stands there.
@@ -171,6 +171,42 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
     const upper = { left: width - (wind && wind.mean_mps > 0 ? 92 : 40), top: 0, right: width, bottom: 56 };
     return solids.some(({ of }) => meet(of, upper)) ? { ...upper, top: height - 56, bottom: height } : upper;
   }, [solids, wind, width, height]);
+  const suns = useMemo(
+    () =>
+      (sun ?? []).map((one) => {
+        const a = (one.azimuth_deg * Math.PI) / 180;
+        // Where that bearing meets the edge of the sheet, with room for what it is called, above the scale.
+        const down = Math.cos(a) < 0 ? 48 : 30;
+        const reach = Math.min(
+          (width / 2 - 24) / Math.max(1e-6, Math.abs(Math.sin(a))),
+          (height / 2 - down) / Math.max(1e-6, Math.abs(Math.cos(a))),
+        );
+        const at = (r: number) => [width / 2 + r * Math.sin(a), height / 2 - r * Math.cos(a)] as const;
+        const [x, y] = at(reach);
+        const [fromX, fromY] = at(reach - 26);
+        return { label: one.label, x, y, fromX, fromY };
+      }),
+    [sun, width, height],
+  );
+  const fixed = useMemo(
+    () => [
+      around(x(0) + 16, y(0), 22),
+      signs,
+      { left: 0, top: height - 36, right: 120, bottom: height },
+      ...suns.map((one) => around((one.x + one.fromX) / 2, (one.y + one.fromY) / 2, 14)),
+    ],
+    [signs, suns, x, y, height],
+  );
+  const sunLabels = useMemo(
+    () =>
+      placeLabels(
+        suns.map((one) => ({ text: one.label, of: around(one.x, one.y, 6) })),
+        fixed,
+        width,
+        height,
+      ),
+    [suns, fixed, width, height],
+  );
   const labels = useMemo(() => {
     const named = solids
       .filter(({ solid }) => solid.role === 'obstacle')
@@ -194,14 +230,13 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
         ...solids.map(({ of }) => of),
         ...handles.map((handle) => around(x(handle.east), y(handle.north), 12)),
         ...(subject ? [around(x(subject.east_m), y(subject.north_m), 10)] : []),
-        around(x(0) + 16, y(0), 22),
-        signs,
-        { left: 0, top: height - 36, right: 120, bottom: height },
+        ...fixed,
+        ...sunLabels.map((one) => ({ left: one.x, top: one.y - 11, right: one.x + 70, bottom: one.y + 3 })),
       ],
       width,
       height,
     );
-  }, [solids, signs, planned, flown, handles, subject, units, x, y, width, height]);
+  }, [solids, fixed, sunLabels, planned, flown, handles, subject, units, x, y, width, height]);
 
   const drag = (handle: Handle) => ({
     onPointerDown: (event: PointerEvent<SVGGElement>) => {
@@ -225,30 +260,23 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
         <Mesh x={x} y={y} width={width} height={height} step={grid} sightLine={site.sight_line_m} />
         {craft?.heading != null && <path d={wedge(craft)} fill="var(--haze)" fillOpacity={0.85} />}
         <SiteThings site={site} x={x} y={y} />
-        {sun && (
+        {suns.length > 0 && (
           <g data-role="sun" className="text-pollen-ink">
-            {sun.map((one) => {
-              const a = (one.azimuth_deg * Math.PI) / 180;
-              // Where that bearing meets the sheet's edge.
-              const reach = Math.min(
-                (width / 2 - 64) / Math.max(1e-6, Math.abs(Math.sin(a))),
-                (height / 2 - 18) / Math.max(1e-6, Math.abs(Math.cos(a))),
-              );
-              const [sx, sy] = [width / 2 + reach * Math.sin(a), height / 2 - reach * Math.cos(a)];
-              return (
-                <g key={one.label}>
-                  <path
-                    d={`M${width / 2 + (reach - 26) * Math.sin(a)} ${height / 2 - (reach - 26) * Math.cos(a)}L${sx} ${sy}`}
-                    stroke="currentcolor"
-                    strokeWidth={1.5}
-                  />
-                  <circle cx={sx} cy={sy} r={5} fill="var(--pollen)" />
-                  <text className="halo" x={sx + 8} y={sy + 4} fontSize={11} fill="currentcolor">
-                    {one.label}
-                  </text>
-                </g>
-              );
-            })}
+            {suns.map((one) => (
+              <g key={one.label}>
+                <path
+                  d={`M${one.fromX} ${one.fromY}L${one.x} ${one.y}`}
+                  stroke="currentcolor"
+                  strokeWidth={1.5}
+                />
+                <circle cx={one.x} cy={one.y} r={5} fill="var(--pollen)" />
+              </g>
+            ))}
+            {sunLabels.map((one) => (
+              <text key={one.text} className="halo" x={one.x} y={one.y} fontSize={11} fill="currentcolor">
+                {one.text}
+              </text>
+            ))}
           </g>
         )}
         {subjectWay && (
@@ -389,23 +417,3 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
     </div>
   );
 });
-
-/** What a solid covers on the sheet, as an upright box; of a wall, whose box would be mostly open ground, the middle of what is seen. */
-function boundsOfSolid(solid: Schemas['Solid'], x: Scale, y: Scale, sheet: Box): Box {
-  const turned = (solid.heading_deg * Math.PI) / 180;
-  const [cos, sin] = [Math.cos(turned), Math.sin(turned)];
-  const [cx, cy] = [x(solid.east_m), y(solid.north_m)];
-  const half = { across: (solid.width_m / 2) * x.perUnit, along: (solid.length_m / 2) * x.perUnit };
-  if (Math.max(half.across, half.along) > 4 * Math.min(half.across, half.along)) {
-    const [dx, dy] =
-      half.along > half.across
-        ? [-sin * half.along, cos * half.along]
-        : [cos * half.across, sin * half.across];
-    const seen = ticks(-1, 1, 0.1).filter((k) => meet(around(cx + k * dx, cy + k * dy, 1), sheet));
-    const middle = seen[seen.length >> 1] ?? 0;
-    return around(cx + middle * dx, cy + middle * dy, Math.min(half.across, half.along) + 4);
-  }
-  const [west, east] = extentAlong(solid, 1, 0);
-  const [south, north] = extentAlong(solid, 0, 1);
-  return { left: x(west), right: x(east), top: y(north), bottom: y(south) };
-}

@@ -1,12 +1,18 @@
 // The sun's day: its height over the hours, golden and blue hours, and under it where the light falls on a shot and when the wanted light
-// holds. All times are UTC; every figure is the server's.
+// holds. Hours are those of the site's clock; every figure is the server's.
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { hour } from '~/units';
 import { linear, through, ticks } from './scale';
 
-type Props = { light: Schemas['LightDay']; time: number; onTime: (time: number) => void };
+type Props = {
+  light: Schemas['LightDay'];
+  /** The clock that its hours are those of. */
+  zone: string;
+  time: number;
+  onTime: (time: number) => void;
+};
 
 const SIDES = [
   { id: 'front', name: 'front' },
@@ -16,7 +22,7 @@ const SIDES = [
 
 const seconds = (iso: string) => Date.parse(iso) / 1000;
 
-export function SunDayChart({ light, time, onTime }: Props) {
+export function SunDayChart({ light, zone, time, onTime }: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const { day, shot } = light;
   const path = day.path.map(([at, azimuth, altitude]) => ({
@@ -26,9 +32,9 @@ export function SunDayChart({ light, time, onTime }: Props) {
   }));
   const from = path[0]?.t ?? 0;
   const to = path.at(-1)?.t ?? 1;
-  const left = 44;
+  const left = 58;
   const rows = shot ? 4 * 18 + 10 : 0;
-  const x = linear(from, to, left, Math.max(left + 1, width - 10));
+  const x = linear(from, to, left, Math.max(left + 1, width - 24));
   const low = Math.min(-12, Math.max(-22, day.lowest_deg));
   const y = linear(low, Math.max(20, day.highest_deg + 6), Math.max(1, height - 24 - rows), 12);
   const set = (at: number) => onTime(Math.max(from, Math.min(to, at)));
@@ -67,7 +73,7 @@ export function SunDayChart({ light, time, onTime }: Props) {
         role="slider"
         aria-label="Time of day. Arrow keys move it by a quarter of an hour."
         aria-valuenow={Math.round(time)}
-        aria-valuetext={hour(new Date(1000 * time).toISOString())}
+        aria-valuetext={hour(1000 * time, zone)}
         onPointerDown={press}
         onPointerMove={press}
         onKeyDown={keys}
@@ -95,7 +101,7 @@ export function SunDayChart({ light, time, onTime }: Props) {
               className="figure"
               fill="var(--ink-soft)"
             >
-              {hour(new Date(1000 * Math.round(t / 3600) * 3600).toISOString())}
+              {hour(1000 * Math.round(t / 3600) * 3600, zone)}
             </text>
           </g>
         ))}

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { extentAlong } from './footprint';
+import { coverOf, extentAlong } from './footprint';
+import { linear } from './scale';
 
 const box = {
   shape: 'box' as const,
@@ -45,5 +46,36 @@ describe('how far a foot reaches', () => {
     };
     close(extentAlong(yard, 1, 0), [0, 8]);
     close(extentAlong(yard, 0, -1), [-9, 0]);
+  });
+});
+
+describe('what a thing covers on a sheet', () => {
+  // A sheet of 200 by 100 pixels, two to the metre, north up, its middle at 0, 0.
+  const [x, y] = [linear(0, 1, 100, 102), linear(0, 1, 50, 48)];
+  const sheet = { left: 0, top: 0, right: 200, bottom: 100 };
+
+  it('is its upright box', () => {
+    expect(coverOf({ ...box, east_m: 0, north_m: 0, length_m: 4 }, x, y, sheet)).toEqual({
+      left: 98,
+      right: 102,
+      top: 46,
+      bottom: 54,
+    });
+  });
+
+  it('is the middle of what is seen of a wall or a wire', () => {
+    // Forty metres northward from the middle: the sheet shows 25 of them.
+    const wall = { ...box, east_m: 0, north_m: 20, width_m: 1, length_m: 40 };
+    const seen = coverOf(wall, x, y, sheet);
+    expect((seen.left + seen.right) / 2).toBeCloseTo(100, 6);
+    expect((seen.top + seen.bottom) / 2).toBeGreaterThan(20);
+    expect((seen.top + seen.bottom) / 2).toBeLessThan(30);
+    const points = [
+      [0, 0],
+      [20, 20],
+    ];
+    const wire = coverOf({ ...box, shape: 'wire', points }, x, y, sheet);
+    expect(Math.abs(wire.left + wire.right - 2 * 120)).toBeLessThan(4);
+    expect(Math.abs(wire.top + wire.bottom - 2 * 30)).toBeLessThan(4);
   });
 });

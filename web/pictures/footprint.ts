@@ -1,5 +1,7 @@
 // How far a thing's foot reaches along a direction over the ground: for sheets that are seen from a side, and for what a thing covers.
 import type { Schemas } from '~/api/client';
+import { around, type Box, meet } from './labels';
+import { type Scale, ticks } from './scale';
 
 type Foot = Pick<
   Schemas['Solid'],
@@ -27,4 +29,44 @@ function halfOfBox(solid: Foot, east: number, north: number): number {
   const across = Math.cos(turned) * east - Math.sin(turned) * north;
   const along = Math.sin(turned) * east + Math.cos(turned) * north;
   return (solid.width_m / 2) * Math.abs(across) + (solid.length_m / 2) * Math.abs(along);
+}
+
+/**
+ * What a solid covers on the sheet, as an upright box; of a wall or a wire, whose box would be mostly open ground, the middle of what is
+ * seen of it.
+ */
+export function coverOf(solid: Foot, x: Scale, y: Scale, sheet: Box): Box {
+  const line = solid.shape === 'wire' ? solid.points : lengthOf(solid);
+  if (line !== undefined) {
+    const seen = along(line, 0.05)
+      .map(([e, n]) => around(x(e), y(n), 1))
+      .filter((dot) => meet(dot, sheet));
+    const middle = seen[seen.length >> 1];
+    const half = Math.min(solid.width_m, solid.length_m) / 2;
+    const wide = solid.shape === 'wire' ? 0 : half * x.perUnit;
+    if (middle) return around(middle.left + 1, middle.top + 1, wide + 4);
+  }
+  const [west, east] = extentAlong(solid, 1, 0);
+  const [south, north] = extentAlong(solid, 0, 1);
+  return { left: x(west), right: x(east), top: y(north), bottom: y(south) };
+}
+
+/** The long middle line of a box that is much longer than wide; undefined for anything stouter. */
+function lengthOf(solid: Foot): number[][] | undefined {
+  const longer = Math.max(solid.width_m, solid.length_m);
+  if (solid.points !== undefined || longer <= 4 * Math.min(solid.width_m, solid.length_m)) return undefined;
+  const turned = ((solid.heading_deg + (solid.length_m === longer ? 0 : 90)) * Math.PI) / 180;
+  const [e, n] = [(longer / 2) * Math.sin(turned), (longer / 2) * Math.cos(turned)];
+  return [
+    [solid.east_m - e, solid.north_m - n],
+    [solid.east_m + e, solid.north_m + n],
+  ];
+}
+
+/** Places along a line through points, a share of each stretch apart. */
+function along(line: number[][], share: number): [number, number][] {
+  return line.slice(1).flatMap(([e1 = 0, n1 = 0], i) => {
+    const [e0 = 0, n0 = 0] = line[i] ?? [];
+    return ticks(0, 1, share).map((s): [number, number] => [e0 + s * (e1 - e0), n0 + s * (n1 - n0)]);
+  });
 }

@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 
 /** A day of flying as it was filled in. */
 #[OA\Schema(schema: 'DayDocument', required: ['from', 'to', 'batteries', 'shots'], properties: [
-    new OA\Property(property: 'from', description: 'UTC, such as 08:30; hours past 24 lie on the next day', type: 'string'),
+    new OA\Property(property: 'from', description: 'on the site’s clock, such as 08:30; hours past 24 lie on the next day', type: 'string'),
     new OA\Property(property: 'to', type: 'string'),
     new OA\Property(property: 'batteries', required: ['count', 'minutes'], properties: [
         new OA\Property(property: 'count', type: 'integer'), new OA\Property(property: 'minutes', type: 'number'), new OA\Property(property: 'reserve', type: 'number'), new OA\Property(property: 'temperature_c', type: 'number'),

@@ -1,7 +1,8 @@
 {{-- Day sheet: timetable by battery, the way home, lists to tick, cautions, permissions. A4. --}}
 @php
     $length = static fn (float $m): string => $feet ? number_format($m / 0.3048, 0).' ft' : number_format($m, 0).' m';
-    $hour = static fn (?string $time): string => $time === null ? '–' : substr($time, 11, 5);
+    $clock = $day->site->sheet()->zone;
+    $hour = static fn (?string $time): string => $time === null ? '–' : $clock->hour((float) strtotime($time));
     $permission = (array) ($day->document['permission'] ?? []);
 @endphp
 <!DOCTYPE html>
@@ -26,7 +27,7 @@
 </head>
 <body>
 <h1>{{ $day->title }}</h1>
-<p class="sub">{{ $day->date->format('l j F Y') }}, {{ $day->site->name }}. {{ $day->operator->name }}. Times in UTC. Sunrise {{ $hour($plan['light']['rise']) }}, sunset {{ $hour($plan['light']['set']) }}. Printed {{ $date }}.</p>
+<p class="sub">{{ $day->date->format('l j F Y') }}, {{ $day->site->name }}. {{ $day->operator->name }}. Times in {{ $clock->name }}. Sunrise {{ $hour($plan['light']['rise']) }}, sunset {{ $hour($plan['light']['set']) }}. Printed {{ $date }}.</p>
 @if ($plan['problem'] !== null)<p><b>{{ $plan['problem']['message'] }}</b> {{ $plan['problem']['expected'] }}</p>@endif
 @if ($plan['timetable'] !== null)
 <h2>Timetable</h2>

@@ -1,13 +1,13 @@
 // What a day is flown under: its batteries, its wind, and the permissions that are its flier's to fill in.
 import { useMutation } from '@tanstack/react-query';
-import { type ComponentProps, useState } from 'react';
+import type { ComponentProps } from 'react';
 import { call, type Schemas } from '~/api/client';
 import { useSite } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
-import { Field } from '~/kit/Field';
 import { Notice } from '~/kit/Notice';
 import { NumberInput } from '~/kit/NumberInput';
+import { TextLine } from '~/kit/TextLine';
 import { useSession } from '~/shell/session';
 import { figure } from '~/units';
 import { MISSING } from './FieldDay';
@@ -106,7 +106,7 @@ export function Weather({ form, day, put }: { form: Form; day: Day; put: Put }) 
     mutationFn: () =>
       call<Schemas['Weather']>(
         'GET',
-        `/weather?lat=${home?.lat}&lon=${home?.lon}&at=${day.date}T${form.document.from}:00Z`,
+        `/weather?lat=${home?.lat}&lon=${home?.lon}&at=${day.begins ?? `${day.date}T12:00:00Z`}`,
       ),
     onSuccess: (found) =>
       put({
@@ -189,30 +189,5 @@ export function Permission({ form, day, put }: { form: Form; day: Day; put: Put 
         </p>
       )}
     </Card>
-  );
-}
-
-/** Text that is taken when the field is left: each change plans the day anew. */
-function TextLine({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-}) {
-  const [typing, setTyping] = useState<string | null>(null);
-  return (
-    <Field
-      label={label}
-      value={typing ?? value}
-      maxLength={200}
-      onChange={(event) => setTyping(event.target.value)}
-      onBlur={() => {
-        if (typing !== null && typing !== value) onChange(typing);
-        setTyping(null);
-      }}
-    />
   );
 }

@@ -14,7 +14,7 @@ import { Remove } from '~/kit/Remove';
 import { Skeleton } from '~/kit/Skeleton';
 import { DayChart } from '~/pictures/DayChart';
 import { useSession } from '~/shell/session';
-import { day as dayName, figure, hour, withUnit } from '~/units';
+import { dateIn, day as dayName, figure, hour, withUnit } from '~/units';
 import { PlanNav } from '../PlanNav';
 import { Permission, Power, type Put, Weather } from './DayConditions';
 import { type Form, useDayForm } from './useDayForm';
@@ -171,7 +171,7 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
           <p className="m-0 text-sm text-ink-soft">
             {dayName(day.date)}, {day.site}.{' '}
             {timetable
-              ? `${new Set(timetable.slots.map((slot) => slot.shot_id)).size} of ${day.cards.length} shots fit, ${timetable.batteries_used} ${timetable.batteries_used === 1 ? 'battery' : 'batteries'}, ${figure(timetable.air_min, 0)} min in the air, home at ${hour(timetable.ends)}.`
+              ? `${new Set(timetable.slots.map((slot) => slot.shot_id)).size} of ${day.cards.length} shots fit, ${timetable.batteries_used} ${timetable.batteries_used === 1 ? 'battery' : 'batteries'}, ${figure(timetable.air_min, 0)} min in the air, home at ${hour(timetable.ends, day.zone)}.`
               : ''}
           </p>
         </div>
@@ -193,7 +193,7 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
         aria-busy={busy}
       >
         <Card
-          caption="Timetable, UTC"
+          caption={`Timetable, ${day.zone}`}
           className="grid grid-rows-[auto_1fr] min-h-56 lg:min-h-0 overflow-hidden"
         >
           {timetable ? (
@@ -217,7 +217,7 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
           >
             One battery lost
           </Button>
-          <Button onClick={() => put({ from: nowOr(day.date, document.from), replanned: true })}>
+          <Button onClick={() => put({ from: nowOr(day, document.from), replanned: true })}>
             From now on
           </Button>
           {document.replanned && <Button onClick={() => put({ replanned: false })}>Whole day again</Button>}
@@ -282,7 +282,7 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
           />
           <DateField value={form.date} onChange={(date) => change((now) => ({ ...now, date }))} />
           <div className="grid grid-cols-2 gap-2">
-            <HourField label="From, UTC" value={document.from} onChange={(from) => put({ from })} />
+            <HourField label="From" value={document.from} onChange={(from) => put({ from })} />
             <HourField label="To" value={document.to} onChange={(to) => put({ to })} />
           </div>
         </Card>
@@ -378,7 +378,7 @@ function Shots({
                 {left
                   ? `Does not fit. ${left.why}${left.fits > 0 ? ` ${left.fits} of its passes would.` : ''}`
                   : slot
-                    ? `${hour(slot.from)} on battery ${slot.battery}${slot.waits_s > 60 ? ', after a wait for the light' : ''}`
+                    ? `${hour(slot.from, day.zone)} on battery ${slot.battery}${slot.waits_s > 60 ? ', after a wait for the light' : ''}`
                     : 'Left out.'}
               </p>
             </li>
@@ -407,7 +407,6 @@ function Shots({
 }
 
 /** The hour now, on the day itself; on any other day the hour that was planned. */
-function nowOr(date: string, planned: string): string {
-  const now = new Date().toISOString();
-  return now.slice(0, 10) === date ? now.slice(11, 16) : planned;
+function nowOr(day: Day, planned: string): string {
+  return dateIn(day.zone) === day.date ? hour(new Date(), day.zone) : planned;
 }

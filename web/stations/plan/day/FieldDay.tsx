@@ -141,7 +141,7 @@ function Now({ day, field }: { day: Day; field: FieldState }) {
         <div className="flex justify-between gap-3 items-baseline">
           <h2 className="text-xl!">{slot.title}</h2>
           <span className="figure whitespace-nowrap">
-            {hour(slot.from)} to {hour(slot.to)}
+            {hour(slot.from, day.zone)} to {hour(slot.to, day.zone)}
           </span>
         </div>
         <p className="m-0">
@@ -208,7 +208,7 @@ function Now({ day, field }: { day: Day; field: FieldState }) {
                 className={`w-full min-h-14 text-left px-2 border-b border-line cursor-pointer grid grid-cols-[4.5rem_1fr_auto] gap-2 items-center ${one.shot_id === slot.shot_id ? 'bg-haze font-semibold' : 'bg-transparent'}`}
                 onClick={() => setChosen(one.shot_id)}
               >
-                <span className="figure">{hour(one.from)}</span>
+                <span className="figure">{hour(one.from, day.zone)}</span>
                 <span>{one.title}</span>
                 <span className="figure">
                   {kept(day, one.shot_id)}/{one.passes}

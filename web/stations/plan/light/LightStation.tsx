@@ -11,7 +11,7 @@ import { Skeleton } from '~/kit/Skeleton';
 import { SiteSheet } from '~/pictures/SiteSheet';
 import { SunDayChart, sunAt } from '~/pictures/SunDayChart';
 import { useSession } from '~/shell/session';
-import { figure, hour } from '~/units';
+import { dateIn, figure, hour } from '~/units';
 import { draftOf } from '../draft';
 import { PlanNav } from '../PlanNav';
 import { ExposureCard } from './ExposureCard';
@@ -45,7 +45,8 @@ function Light({ site, shot, shots }: Props) {
   const { units, whose } = useSession();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const date = search.get('date') ?? new Date().toISOString().slice(0, 10);
+  const zone = site.document.zone ?? 'UTC';
+  const date = search.get('date') ?? dateIn(zone);
   const [chosen, setChosen] = useState<number | null>(null);
   const light = useQuery({
     queryKey: ['light', site.id, site.version, shot?.id, shot?.updated_at, date],
@@ -74,7 +75,7 @@ function Light({ site, shot, shots }: Props) {
         ...(day?.set ? [{ at: day.set, name: 'sets' }] : []),
       ].map((one) => ({
         azimuth_deg: sunAt(light.data, Date.parse(one.at) / 1000).azimuth,
-        label: `${one.name} ${hour(one.at)}`,
+        label: `${one.name} ${hour(one.at, zone)}`,
       }))
     : [];
   return (
@@ -82,7 +83,9 @@ function Light({ site, shot, shots }: Props) {
       <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
         <div>
           <h1>Light: {shot?.title ?? site.name}</h1>
-          <p className="m-0 text-sm text-ink-soft">{site.name}. Times in UTC.</p>
+          <p className="m-0 text-sm text-ink-soft">
+            {site.name}. Times in {zone}.
+          </p>
         </div>
         <PlanNav now="light" shot={shot?.id ?? null} site={site.id} />
       </div>
@@ -92,7 +95,7 @@ function Light({ site, shot, shots }: Props) {
           className="grid grid-rows-[auto_1fr] min-h-72 lg:min-h-0 overflow-hidden"
         >
           {light.data ? (
-            <SunDayChart light={light.data} time={time} onTime={setChosen} />
+            <SunDayChart light={light.data} zone={zone} time={time} onTime={setChosen} />
           ) : (
             <Skeleton className="h-full" />
           )}
@@ -113,7 +116,7 @@ function Light({ site, shot, shots }: Props) {
                   ? [
                       ...bearings,
                       ...(sun.altitude > -6
-                        ? [{ azimuth_deg: sun.azimuth, label: hour(new Date(1000 * time).toISOString()) }]
+                        ? [{ azimuth_deg: sun.azimuth, label: hour(1000 * time, zone) }]
                         : []),
                     ]
                   : null
@@ -127,7 +130,7 @@ function Light({ site, shot, shots }: Props) {
             {day && sun && (
               <>
                 <p className="m-0 text-lg font-semibold">
-                  {hour(new Date(1000 * time).toISOString())}: sun {figure(sun.altitude, 0)}° high, toward{' '}
+                  {hour(1000 * time, zone)}: sun {figure(sun.altitude, 0)}° high, toward{' '}
                   {figure(sun.azimuth, 0)}°
                   {variation !== 0 && `, ${figure((sun.azimuth - variation + 360) % 360, 0)}° on the compass`}
                 </p>
@@ -135,30 +138,25 @@ function Light({ site, shot, shots }: Props) {
                 <dl className="m-0 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1">
                   <dt>Sunrise, sunset</dt>
                   <dd className="m-0 figure">
-                    {day.rise ? hour(day.rise) : 'none'}, {day.set ? hour(day.set) : 'none'}
+                    {day.rise ? hour(day.rise, zone) : 'none'}, {day.set ? hour(day.set, zone) : 'none'}
                   </dd>
                   <dt>Golden light</dt>
-                  <dd className="m-0 figure">{spans(day.stretches.golden)}</dd>
+                  <dd className="m-0 figure">{spans(day.stretches.golden, zone)}</dd>
                   <dt>Blue light</dt>
-                  <dd className="m-0 figure">{spans(day.stretches.blue)}</dd>
+                  <dd className="m-0 figure">{spans(day.stretches.blue, zone)}</dd>
                   <dt>Highest</dt>
                   <dd className="m-0 figure">{figure(day.highest_deg, 0)}°</dd>
                 </dl>
                 {light.data?.shot && (
                   <div className="border-t border-line pt-2">
-                    <strong>
-                      {light.data.shot.wanted.side === 'any' && light.data.shot.wanted.hour === 'any'
-                        ? 'This shot asks for no light of its own.'
-                        : `Wanted: ${light.data.shot.wanted.side === 'any' ? 'any side' : `${light.data.shot.wanted.side} light`}, ${light.data.shot.wanted.hour === 'any' ? 'any hour' : `${light.data.shot.wanted.hour} hour`}.`}
-                    </strong>
+                    <strong>{wantedWords(light.data.shot.wanted)}</strong>
                     <p className="m-0">
                       {light.data.shot.windows.length > 0
-                        ? `It holds ${spans(light.data.shot.windows)}.`
+                        ? `It holds ${spans(light.data.shot.windows, zone)}.`
                         : light.data.shot.sentence}
                     </p>
                     <p className="m-0 text-sm text-ink-soft">
-                      The camera looks from {figure(light.data.shot.heading_from_deg, 0)}° to{' '}
-                      {figure(light.data.shot.heading_to_deg, 0)}° while it holds.
+                      The camera looks {toward(light.data.shot)} while it holds.
                     </p>
                   </div>
                 )}
@@ -205,8 +203,22 @@ function Light({ site, shot, shots }: Props) {
   );
 }
 
-function spans(stretches: Schemas['TimeStretch'][]): string {
+function spans(stretches: Schemas['TimeStretch'][], zone: string): string {
   return stretches.length === 0
     ? 'none'
-    : stretches.map((one) => `${hour(one.from)} to ${hour(one.to)}`).join(', ');
+    : stretches.map((one) => `${hour(one.from, zone)} to ${hour(one.to, zone)}`).join(', ');
+}
+
+const HOURS = { any: '', day: 'daytime', golden: 'golden', blue: 'blue' } as const;
+
+/** What light a shot is wanted in, as people say it. */
+function wantedWords({ side, hour }: Schemas['WantedLight']): string {
+  if (side === 'any' && hour === 'any') return 'This shot asks for no light of its own.';
+  const light = [HOURS[hour], side === 'any' ? '' : side, 'light'].filter((word) => word !== '').join(' ');
+  return `Wanted: ${light}${side === 'any' ? ', from any side' : ''}.`;
+}
+
+function toward(shot: { heading_from_deg: number; heading_to_deg: number }): string {
+  const [from, to] = [figure(shot.heading_from_deg, 0), figure(shot.heading_to_deg, 0)];
+  return from === to ? `toward ${from}°` : `from ${from}° to ${to}°`;
 }

@@ -10,6 +10,7 @@ import {
   useState,
 } from 'react';
 import { useSize } from '~/kit/useSize';
+import { coverOf } from '~/pictures/footprint';
 import { around, placeLabels } from '~/pictures/labels';
 import { Mesh } from '~/pictures/Mesh';
 import { SiteThings } from '~/pictures/SiteThings';
@@ -210,7 +211,7 @@ export function DrawBoard(props: Props) {
     const named = [
       ...drawing.document.solids.map((solid) => ({
         text: `${solid.name}, ${withUnit(solid.height_m, 'm', units)}`,
-        of: at(solid.points?.[0]?.[0] ?? solid.east_m, solid.points?.[0]?.[1] ?? solid.north_m),
+        of: coverOf(solid, x, y, { left: 0, top: 0, right: width, bottom: height }),
         tall: solid.height_m,
       })),
       ...(drawing.document.areas ?? []).map((area) => ({

@@ -7,8 +7,12 @@ import { Card } from '~/kit/Card';
 import { Field } from '~/kit/Field';
 import { Notice } from '~/kit/Notice';
 import { NumberInput } from '~/kit/NumberInput';
+import { TextLine } from '~/kit/TextLine';
 import { useSession } from '~/shell/session';
 import { type Drawing, turned } from './drawing';
+
+/** The server knows the same names. */
+const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone')];
 
 type Props = { drawing: Drawing; onDone: (next: Drawing) => void };
 
@@ -89,6 +93,12 @@ export function SiteLimits({ drawing, onDone }: Props) {
         (variation_deg) => put({ variation_deg }),
         1,
       )}
+      <TextLine
+        label="Time zone of its clock"
+        value={document.zone ?? 'UTC'}
+        known={ZONES}
+        onChange={(zone) => put({ zone })}
+      />
       <p className="m-0 text-sm text-ink-soft">
         Common defaults, not law: check your local authority. The sheet’s north is true north.
       </p>

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Site;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use Larkspur\Refusal;
+
+/** The clock that people at a site go by: a time zone by its name in the IANA database, with summer time where it has one. */
+final readonly class Zone
+{
+    private DateTimeZone $zone;
+
+    /** @throws Refusal where no zone has this name */
+    public function __construct(public string $name = 'UTC', string $place = 'zone')
+    {
+        if ($name !== 'UTC' && ! in_array($name, DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true)) {
+            throw new Refusal(sprintf('“%s” is no time zone.', $name), $place, 'a name of the IANA time zone database, such as UTC');
+        }
+        $this->zone = new DateTimeZone($name);
+    }
+
+    /** What the clock shows at an instant, s since 1970: "09:30". */
+    public function hour(float $time): string
+    {
+        return (new DateTimeImmutable('@'.(int) round($time)))->setTimezone($this->zone)->format('H:i');
+    }
+
+    /**
+     * When the clock shows an hour, s since 1970; hours past 24 lie on the next day. An hour that summer time skips is the one after it.
+     *
+     * @param  string  $date  such as 2026-06-03
+     */
+    public function instant(string $date, int $hour, int $minute): float
+    {
+        return (float) (new DateTimeImmutable($date, $this->zone))->setTime($hour, $minute)->getTimestamp();
+    }
+}
