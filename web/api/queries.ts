@@ -50,7 +50,7 @@ export const siteQuery = (id: number) => ({
 });
 
 export const useSite = (id: number | undefined) =>
-  useQuery({ ...siteQuery(id ?? 0), enabled: id !== undefined, placeholderData: keepPreviousData });
+  useQuery({ ...siteQuery(id ?? 0), enabled: id !== undefined });
 
 /** How the ground of a site lies, as a grid; asked for only where it is drawn. */
 export const useGround = (site: Schemas['Site'] | undefined, enabled: boolean) =>

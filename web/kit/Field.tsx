@@ -1,7 +1,11 @@
 // A labelled line of text with its own message when something is wrong.
-import { type InputHTMLAttributes, useId } from 'react';
+import { type InputHTMLAttributes, type Ref, useId } from 'react';
 
-type Props = InputHTMLAttributes<HTMLInputElement> & { label: string; problem?: string | undefined };
+type Props = InputHTMLAttributes<HTMLInputElement> & {
+  label: string;
+  problem?: string | undefined;
+  ref?: Ref<HTMLInputElement>;
+};
 
 export function Field({ label, problem, ...rest }: Props) {
   const id = useId();

@@ -1,6 +1,6 @@
 // One of many records: the latest are at hand, and any other is found by words of its name.
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Field } from './Field';
 import { Notice } from './Notice';
 import { Pick } from './Pick';
@@ -50,7 +50,10 @@ export function PickFrom({
         hideLabel={hideLabel}
         value={now?.value ?? ''}
         {...(empty === undefined ? undefined : { empty })}
-        onChange={(value) => (value === FIND ? setFinding(true) : onChange(value))}
+        // Not before the key that chose it has come up: it would press whatever the sheet puts under it.
+        onChange={(value) =>
+          value === FIND ? window.setTimeout(() => setFinding(true), 50) : onChange(value)
+        }
         options={[
           ...besides,
           ...(known || now === null ? [] : [now]),
@@ -82,6 +85,8 @@ function Finder({
   onFound: (value: string) => void;
 }) {
   const [words, setWords] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), []);
   const found = useQuery({
     queryKey: ['find', label, words.trim()],
     queryFn: () => find(words.trim()),
@@ -92,6 +97,7 @@ function Finder({
   return (
     <>
       <Field
+        ref={field}
         label="Words of its name"
         value={words}
         maxLength={60}

@@ -54,12 +54,11 @@ export default function PlanStation() {
   const shots = useShots(whose);
   const wanted = shotId ?? (params.shot === 'new' ? undefined : shots.data?.[0]?.id);
   const shot = useShot(wanted);
-  const siteId = shot.data?.site_id ?? sites.data?.[0]?.id;
+  const siteId = shot.data?.site_id ?? shots.data?.[0]?.site_id ?? sites.data?.[0]?.id;
   const site = useSite(siteId);
   if (shot.error) throw shot.error;
   if (site.error) throw site.error;
-  const ready =
-    shots.data && (wanted === undefined || shot.data) && (siteId === undefined || site.data?.id === siteId);
+  const ready = shots.data && (wanted === undefined || shot.data) && (siteId === undefined || site.data);
   if (!ready || !sites.data || !rigs.data || !moves.data) return <Skeleton className="h-[80vh] m-5" />;
   if (!site.data || !rigs.data[0]) {
     return (

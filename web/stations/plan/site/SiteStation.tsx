@@ -45,8 +45,7 @@ export default function SiteStation() {
   const asked = useSite(id);
   if (sites.error) throw sites.error;
   if (asked.error) throw asked.error;
-  if (!sites.data || (id !== undefined && asked.data?.id !== id))
-    return <Skeleton className="h-[80vh] m-5" />;
+  if (!sites.data || (id !== undefined && !asked.data)) return <Skeleton className="h-[80vh] m-5" />;
   const site = id === undefined ? null : (asked.data ?? null);
   return <Board key={site === null ? 'new' : `${site.id} ${site.version}`} site={site} sites={sites.data} />;
 }
