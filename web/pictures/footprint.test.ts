@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { coverOf, extentAlong } from './footprint';
+import { coverOf, extentAlong, groundAt } from './footprint';
 import { linear } from './scale';
 
 const box = {
@@ -77,5 +77,19 @@ describe('what a thing covers on a sheet', () => {
     const wire = coverOf({ ...box, shape: 'wire', points }, x, y, sheet);
     expect(Math.abs(wire.left + wire.right - 2 * 120)).toBeLessThan(4);
     expect(Math.abs(wire.top + wire.bottom - 2 * 30)).toBeLessThan(4);
+  });
+});
+
+describe('the height of the ground', () => {
+  it('is that of the nearest place that is known', () => {
+    const spots = [
+      [0, 0, 1],
+      [10, 0, 4],
+      [0, 30, -2],
+    ];
+    expect(groundAt(spots, [6, 1])).toBe(4);
+    expect(groundAt(spots, [4, 1])).toBe(1);
+    expect(groundAt(spots, [-3, 18])).toBe(-2);
+    expect(groundAt([], [3, 4])).toBe(0);
   });
 });

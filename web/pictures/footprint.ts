@@ -1,4 +1,4 @@
-// How far a thing's foot reaches along a direction over the ground: for sheets that are seen from a side, and for what a thing covers.
+// Where things stand and how far they reach over the ground: for sheets seen from a side, for what a thing covers, for what stands on a slope.
 import type { Schemas } from '~/api/client';
 import { around, type Box, meet } from './labels';
 import { type Scale, ticks } from './scale';
@@ -69,4 +69,15 @@ function along(line: number[][], share: number): [number, number][] {
     const [e0 = 0, n0 = 0] = line[i] ?? [];
     return ticks(0, 1, share).map((s): [number, number] => [e0 + s * (e1 - e0), n0 + s * (n1 - n0)]);
   });
+}
+
+/** Height of the nearest place whose height is known, of [east, north, height] in metres; 0 where none is. */
+export function groundAt(ground: number[][], [east = 0, north = 0]: number[]): number {
+  let best = 0;
+  let least = Number.POSITIVE_INFINITY;
+  for (const [e = 0, n = 0, up = 0] of ground) {
+    const away = (e - east) ** 2 + (n - north) ** 2;
+    if (away < least) [least, best] = [away, up];
+  }
+  return best;
 }

@@ -1,6 +1,7 @@
 // A site as a three.js scene: east is x, up is y, north is minus z, all in metres about take-off.
 import * as THREE from 'three';
 import type { Schemas } from '~/api/client';
+import { groundAt } from '~/pictures/footprint';
 
 const token = (name: string, otherwise: string) => {
   const value =
@@ -26,7 +27,7 @@ export function siteScene(
   scene.add(plane(level - (ground.length === 0 ? 0.01 : 0.6)));
   if (ground.length > 0) scene.add(terrain(ground));
   for (const area of site.areas ?? []) {
-    if (area.kind !== 'boundary') scene.add(flat(area, heightAt(ground, area.points[0] ?? [0, 0]) + 0.06));
+    if (area.kind !== 'boundary') scene.add(flat(area, groundAt(ground, area.points[0] ?? [0, 0]) + 0.06));
   }
   for (const solid of site.solids) {
     const mesh = solid.shape === 'wire' ? wire(solid) : standing(solid);
@@ -69,16 +70,6 @@ function terrain(ground: number[][]): THREE.Mesh {
     geometry,
     new THREE.MeshLambertMaterial({ color: token('--ground', '#efe9da'), side: THREE.DoubleSide }),
   );
-}
-
-function heightAt(ground: number[][], [east = 0, north = 0]: number[]): number {
-  let best = 0;
-  let least = Number.POSITIVE_INFINITY;
-  for (const [e = 0, n = 0, up = 0] of ground) {
-    const away = (e - east) ** 2 + (n - north) ** 2;
-    if (away < least) [least, best] = [away, up];
-  }
-  return best;
 }
 
 function outline(points: number[][]): THREE.Shape {

@@ -1,10 +1,11 @@
 // What the shot is wanted for: its light, how often it is flown, what is delivered of it, and what is recorded of its sound.
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Dial } from '~/kit/Dial';
 import { Pick } from '~/kit/Pick';
+import { TextLine } from '~/kit/TextLine';
 import { useSession } from '~/shell/session';
 
 export const NO_BRIEF: Schemas['Brief'] = {
@@ -26,7 +27,7 @@ export const BriefCard = memo(function BriefCard({ brief, onChange }: Props) {
   return (
     <Card className="p-3 grid gap-3" label="What it is for">
       <h2>What it is for</h2>
-      <Words label="Purpose" value={brief.purpose} onChange={(purpose) => put({ purpose })} />
+      <TextLine label="Purpose" value={brief.purpose} onChange={(purpose) => put({ purpose })} />
       <Choice
         label="Light from"
         value={brief.light.side}
@@ -87,35 +88,11 @@ export const BriefCard = memo(function BriefCard({ brief, onChange }: Props) {
           .sort((a, b) => a - b)
           .map((px) => ({ value: String(px), label: `${px} pixels` }))}
       />
-      <Words label="Sound to record on the ground" value={brief.sound} onChange={(sound) => put({ sound })} />
+      <TextLine
+        label="Sound to record on the ground"
+        value={brief.sound}
+        onChange={(sound) => put({ sound })}
+      />
     </Card>
   );
 });
-
-/** Text that is taken when the field is left: every change asks the server. */
-function Words({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-}) {
-  const [typing, setTyping] = useState<string | null>(null);
-  return (
-    <label className="grid gap-1 text-sm">
-      {label}
-      <input
-        className="min-h-11 px-3 rounded-md border border-line bg-card text-base text-ink"
-        value={typing ?? value}
-        maxLength={200}
-        onChange={(event) => setTyping(event.target.value)}
-        onBlur={() => {
-          if (typing !== null && typing !== value) onChange(typing);
-          setTyping(null);
-        }}
-      />
-    </label>
-  );
-}

@@ -1,12 +1,11 @@
 // What a day is flown under: its batteries, its wind, and the permissions that are its flier's to fill in.
 import { useMutation } from '@tanstack/react-query';
-import type { ComponentProps } from 'react';
 import { call, type Schemas } from '~/api/client';
 import { useSite } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
-import { NumberInput } from '~/kit/NumberInput';
+import { NumberRow } from '~/kit/NumberRow';
 import { TextLine } from '~/kit/TextLine';
 import { useSession } from '~/shell/session';
 import { figure } from '~/units';
@@ -15,15 +14,6 @@ import type { Form } from './useDayForm';
 
 type Day = Schemas['DayDetail'];
 export type Put = (change: Partial<Form['document']>) => void;
-
-function NumberRow({ name, ...input }: { name: string } & ComponentProps<typeof NumberInput>) {
-  return (
-    <div className="flex justify-between items-center min-h-9">
-      <span className="text-sm">{name}</span>
-      <NumberInput {...input} />
-    </div>
-  );
-}
 
 export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
   const { units } = useSession();

@@ -12,13 +12,13 @@ import { NumberInput } from '~/kit/NumberInput';
 import { PickFrom, SHOWN } from '~/kit/PickFrom';
 import { Remove } from '~/kit/Remove';
 import { Skeleton } from '~/kit/Skeleton';
+import { DateField, HourField } from '~/kit/WhenFields';
 import { DayChart } from '~/pictures/DayChart';
 import { useSession } from '~/shell/session';
 import { dateIn, day as dayName, figure, hour, withUnit } from '~/units';
 import { PlanNav } from '../PlanNav';
 import { Permission, Power, type Put, Weather } from './DayConditions';
 import { type Form, useDayForm } from './useDayForm';
-import { DateField, HourField } from './WhenFields';
 
 type Day = Schemas['DayDetail'];
 
@@ -113,7 +113,7 @@ function NewDay({
             find={findSites}
             onChange={(value) => setSite(Number(value))}
           />
-          <DateField value={date} onChange={setDate} />
+          <DateField label="Date" value={date} onChange={setDate} />
           <p className="m-0 text-ink-soft">
             {mine.length === 0
               ? 'No shot is planned at this site yet: plan one under Shot, then it can go into the day.'
@@ -280,7 +280,11 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
             find={findDays(whose)}
             onChange={(value) => navigate(`/plan/days/${value}`)}
           />
-          <DateField value={form.date} onChange={(date) => change((now) => ({ ...now, date }))} />
+          <DateField
+            label="Date"
+            value={form.date}
+            onChange={(date) => change((now) => ({ ...now, date }))}
+          />
           <div className="grid grid-cols-2 gap-2">
             <HourField label="From" value={document.from} onChange={(from) => put({ from })} />
             <HourField label="To" value={document.to} onChange={(to) => put({ to })} />

@@ -6,7 +6,7 @@ import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Notice } from '~/kit/Notice';
-import { NumberInput } from '~/kit/NumberInput';
+import { NumberRow } from '~/kit/NumberRow';
 import { Pick } from '~/kit/Pick';
 import { useSession } from '~/shell/session';
 import { figure, withUnit } from '~/units';
@@ -88,17 +88,14 @@ export function ExposureCard({ rigId, home, time }: Props) {
             onChange={(value) => put({ aperture: Number(value) })}
             options={found.camera.apertures.map((one) => ({ value: String(one), label: `f/${one}` }))}
           />
-          <div className="flex justify-between items-center">
-            <span className="text-sm">ISO</span>
-            <NumberInput
-              label="ISO"
-              value={found.iso}
-              unit=""
-              units={units}
-              places={0}
-              onChange={(iso) => put({ iso })}
-            />
-          </div>
+          <NumberRow
+            label="ISO"
+            value={found.iso}
+            unit=""
+            units={units}
+            places={0}
+            onChange={(iso) => put({ iso })}
+          />
           <Pick
             label="The scene, where there is no meter"
             value={wish.scene ?? 'sun'}
@@ -142,17 +139,15 @@ export function ExposureCard({ rigId, home, time }: Props) {
               { value: 'auto', label: 'Automatic' },
             ]}
           />
-          <div className="flex justify-between items-center">
-            <span className="text-sm">Histogram against its right edge</span>
-            <NumberInput
-              label="Clipped"
-              value={wish.clipped ?? 0}
-              unit="%"
-              units={units}
-              places={1}
-              onChange={(clipped) => put({ clipped: Math.max(0, Math.min(100, clipped)) })}
-            />
-          </div>
+          <NumberRow
+            name="Histogram against its right edge"
+            label="Clipped"
+            value={wish.clipped ?? 0}
+            unit="%"
+            units={units}
+            places={1}
+            onChange={(clipped) => put({ clipped: Math.max(0, Math.min(100, clipped)) })}
+          />
           <p className="m-0 text-sm text-ink-soft">
             What touches the right edge is white for ever: lower the exposure until only a glint does. Sharp
             from {withUnit(found.sharp_from_m, 'm', units)} to the horizon; no diffraction to see up to f/

@@ -8,6 +8,7 @@ import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
 import { PickFrom } from '~/kit/PickFrom';
 import { Skeleton } from '~/kit/Skeleton';
+import { DateField } from '~/kit/WhenFields';
 import { SiteSheet } from '~/pictures/SiteSheet';
 import { SunDayChart, sunAt } from '~/pictures/SunDayChart';
 import { useSession } from '~/shell/session';
@@ -176,17 +177,11 @@ function Light({ site, shot, shots }: Props) {
               onChange={(value) => navigate(`/plan/light/${value}?date=${date}`)}
             />
           )}
-          <label className="grid gap-1 text-sm">
-            Day
-            <input
-              type="date"
-              className="min-h-11 px-3 rounded-md border border-line bg-card text-base text-ink"
-              value={date}
-              onChange={(event) =>
-                event.target.value !== '' && setSearch({ date: event.target.value }, { replace: true })
-              }
-            />
-          </label>
+          <DateField
+            label="Day"
+            value={date}
+            onChange={(next) => setSearch({ date: next }, { replace: true })}
+          />
         </Card>
         {shot && <ExposureCard rigId={shot.rig_id} home={site.document.home} time={time} />}
         {shot && shot.brief.sound !== '' && (

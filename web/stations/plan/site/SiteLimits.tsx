@@ -7,6 +7,7 @@ import { Card } from '~/kit/Card';
 import { Field } from '~/kit/Field';
 import { Notice } from '~/kit/Notice';
 import { NumberInput } from '~/kit/NumberInput';
+import { NumberRow } from '~/kit/NumberRow';
 import { TextLine } from '~/kit/TextLine';
 import { useSession } from '~/shell/session';
 import { type Drawing, turned } from './drawing';
@@ -40,18 +41,15 @@ export function SiteLimits({ drawing, onDone }: Props) {
     change: (value: number) => void,
     places = 0,
   ) => (
-    <div className="flex justify-between items-center min-h-9">
-      <span className="text-sm">{label}</span>
-      <NumberInput
-        label={label}
-        value={value}
-        unit={unit}
-        units={units}
-        places={places}
-        onChange={change}
-        className="w-36"
-      />
-    </div>
+    <NumberRow
+      label={label}
+      value={value}
+      unit={unit}
+      units={units}
+      places={places}
+      onChange={change}
+      className="w-36"
+    />
   );
   return (
     <Card className="p-3 grid gap-2" label="The whole site">

@@ -13,6 +13,7 @@ import { PickFrom } from '~/kit/PickFrom';
 import { Remove } from '~/kit/Remove';
 import { Skeleton } from '~/kit/Skeleton';
 import { useLatest } from '~/kit/useLatest';
+import { groundAt } from '~/pictures/footprint';
 import { useSession } from '~/shell/session';
 import { PlanNav } from '../PlanNav';
 import { DrawBoard } from './DrawBoard';
@@ -108,7 +109,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
       setChosen(null);
       const now = history.now;
       // How high the ground lies there, as far as the grid of the last reading knows.
-      const up_m = heightNear(ground.current, east_m, north_m);
+      const up_m = groundAt(ground.current, [east_m, north_m]);
       const read = await call<Schemas['SiteReading']>('POST', '/site-readings', {
         ...now.document,
         take_off: { east_m, north_m, up_m },
@@ -342,16 +343,6 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
 const NEW = { value: 'new', label: 'A new site' };
 
 const NO_GROUND: number[][] = [];
-
-function heightNear(ground: number[][], east: number, north: number): number {
-  let best = 0;
-  let least = Number.POSITIVE_INFINITY;
-  for (const [e = 0, n = 0, up = 0] of ground) {
-    const away = (e - east) ** 2 + (n - north) ** 2;
-    if (away < least) [least, best] = [away, up];
-  }
-  return best;
-}
 
 function thingsOf(drawing: Drawing): { at: Chosen; name: string; kind: string }[] {
   const { document } = drawing;

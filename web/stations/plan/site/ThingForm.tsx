@@ -5,7 +5,7 @@ import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Field } from '~/kit/Field';
-import { NumberInput } from '~/kit/NumberInput';
+import { NumberRow } from '~/kit/NumberRow';
 import { useSession } from '~/shell/session';
 import { type Chosen, changed, cornerAdded, type Drawing, removed, thingAt } from './drawing';
 
@@ -39,17 +39,15 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
   const kind = String(thing.shape ?? thing.kind ?? chosen.list);
   const number = (id: string, label: string, unit = 'm', places = 1) =>
     typeof thing[id] === 'number' || id === 'sag_m' || id === 'clear_m' ? (
-      <div key={id} className="flex justify-between items-center min-h-9">
-        <span className="text-sm">{label}</span>
-        <NumberInput
-          label={label}
-          value={Number(thing[id] ?? 0)}
-          unit={unit}
-          units={units}
-          places={places}
-          onChange={(value) => put({ [id]: value })}
-        />
-      </div>
+      <NumberRow
+        key={id}
+        label={label}
+        value={Number(thing[id] ?? 0)}
+        unit={unit}
+        units={units}
+        places={places}
+        onChange={(value) => put({ [id]: value })}
+      />
     ) : null;
   const solid = chosen.list === 'solids';
   const points = thing.points as number[][] | undefined;
