@@ -6,7 +6,6 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
-use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
@@ -192,16 +191,21 @@ final class Chrome
             JS, json_encode($path, JSON_THROW_ON_ERROR))])['identifier'];
     }
 
-    /** Drags an element's middle with a real pointer, in a few steps. */
+    /**
+     * Drags an element's middle with the mouse, in a few steps. By the browser's own input: ChromeDriver's actions take a captured pointer
+     * away from the element that has it, which no mouse does.
+     */
     public function drag(string $selector, int $across, int $down): void
     {
-        $element = $this->see($selector);
-        $actions = new WebDriverActions($this->driver);
-        $actions->moveToElement($element)->clickAndHold();
+        $this->see($selector);
+        [$x, $y] = $this->script('const one = document.querySelector(arguments[0]); one.scrollIntoView({ block: "nearest" }); const box = one.getBoundingClientRect(); return [box.x + box.width / 2, box.y + box.height / 2]', [$selector]);
+        $mouse = fn (string $type, int $buttons, float $share): array => $this->devTools('Input.dispatchMouseEvent', ['type' => $type, 'x' => $x + $share * $across, 'y' => $y + $share * $down, 'button' => 'left', 'buttons' => $buttons, 'clickCount' => 1]);
+        $mouse('mouseMoved', 0, 0.0);
+        $mouse('mousePressed', 1, 0.0);
         for ($step = 1; $step <= 4; $step++) {
-            $actions->moveByOffset((int) round($across * $step / 4) - (int) round($across * ($step - 1) / 4), (int) round($down * $step / 4) - (int) round($down * ($step - 1) / 4));
+            $mouse('mouseMoved', 1, $step / 4);
         }
-        $actions->release()->perform();
+        $mouse('mouseReleased', 0, 1.0);
     }
 
     /** Sends keys to whatever has the focus. */

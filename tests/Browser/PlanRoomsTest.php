@@ -69,7 +69,7 @@ final class PlanRoomsTest extends BrowserCase
         $chrome = $this->asOperator("/plan/light/$id?date=2027-05-18");
         $chrome->see('[data-window]');
         self::assertStringContainsString('It holds', $chrome->text('main'));
-        self::assertStringContainsString('back light, golden hour', $chrome->text('main'));
+        self::assertStringContainsString('golden back light', $chrome->text('main'));
         $before = $chrome->attribute('[data-picture=sun-day] svg', 'aria-valuetext');
         $chrome->find('[data-picture=sun-day] svg')->sendKeys(WebDriverKeys::ARROW_RIGHT.WebDriverKeys::ARROW_RIGHT);
         $chrome->waitUntil(static fn (): bool => $chrome->attribute('[data-picture=sun-day] svg', 'aria-valuetext') !== $before, 'The hour does not move.');

@@ -44,6 +44,32 @@ final class PlanTest extends BrowserCase
         $chrome->waitUntil(fn (): bool => $this->dial($chrome, 'Height') > $height + 1, 'The height stayed.');
     }
 
+    public function test_times_are_pulled_on_the_thumb_sheet_and_the_heading_on_the_site_sheet(): void
+    {
+        $chrome = $this->onPlan();
+        $ease = $this->dial($chrome, 'Ease in and out');
+        $chrome->drag('[data-grip=ease_s]', 36, 0);
+        $chrome->waitUntil(fn (): bool => $this->dial($chrome, 'Ease in and out') > $ease + 0.5, 'The ease stayed.');
+        $this->settle($chrome);
+        $pace = $this->dial($chrome, 'Pace');
+        $chrome->drag('[data-grip=pace_mps]', -120, 0);
+        $chrome->waitUntil(fn (): bool => $this->dial($chrome, 'Pace') > $pace + 0.3, 'The pace stayed.');
+        $this->settle($chrome);
+        // The grip stands where the way now ends.
+        [, $plan] = $this->planned($chrome);
+        self::assertEqualsWithDelta($plan['phases']['stop_s'], (float) $chrome->attribute('[data-grip=pace_mps]', 'aria-valuenow'), 0.06);
+        self::assertEqualsWithDelta($this->dial($chrome, 'Pace'), $plan['intent']['parameters']['pace_mps'], 0.06);
+
+        $chrome->visit('/plan/new?move=rise');
+        $this->settle($chrome);
+        $heading = $this->dial($chrome, 'Heading');
+        $chrome->drag('[data-handle=heading]', 40, 30);
+        $chrome->waitUntil(fn (): bool => abs($this->dial($chrome, 'Heading') - $heading) > 5, 'The heading stayed.');
+        $this->settle($chrome);
+        [, $plan] = $this->planned($chrome);
+        self::assertEqualsWithDelta($this->dial($chrome, 'Heading'), fmod($plan['samples']['heading_deg'][0] + 360.0, 360.0), 0.6);
+    }
+
     public function test_a_broken_limit_is_named_and_mended(): void
     {
         $chrome = $this->onPlan();

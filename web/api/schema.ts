@@ -1897,6 +1897,8 @@ export interface components {
             name: string;
             about: string;
             version: number;
+            /** @description how many things can be filmed there */
+            subjects: number;
         };
         Site: {
             /** @description A site with what stands on it, in metres about its take-off point. */

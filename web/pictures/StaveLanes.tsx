@@ -1,10 +1,10 @@
 // Stave lanes: the five fingers over time, like parts of a score. Planned in outline, flown filled, faults and comments
 // pinned to their moment, usable seconds along the foot. Dragging along them moves the clock.
-import { type KeyboardEvent, memo, type PointerEvent, useRef } from 'react';
+import { type KeyboardEvent, memo, type PointerEvent, useRef, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { clock } from '~/units';
-import { linear, roundUp, ticks } from './scale';
+import { linear, roundUp, type Scale, ticks } from './scale';
 
 export const STAVES = ['climb', 'turn', 'run', 'slide', 'tilt'] as const;
 export type Stave = (typeof STAVES)[number];
@@ -28,6 +28,18 @@ export type Pin = {
   key: string;
 };
 
+/** A time that can be pulled: on a stave, or over all of them. */
+export type Grip = {
+  id: string;
+  label: string;
+  t: number;
+  stave: Stave | null;
+  /** Told to which time it was pulled, s. */
+  onMove: (t: number) => void;
+  /** Told arrow keys, s. */
+  onNudge: (by: number) => void;
+};
+
 type Props = {
   lanes: Lane[];
   planned: Trace | null;
@@ -37,10 +49,13 @@ type Props = {
   hold?: [number, number] | null;
   usable?: { from_s: number; to_s: number; seconds: number }[];
   pins?: Pin[];
+  grips?: Grip[];
   time: number | null;
   onTime?: (time: number) => void;
   onPin?: (pin: Pin) => void;
 };
+
+const NO_GRIPS: Grip[] = [];
 
 export const StaveLanes = memo(function StaveLanes({
   lanes,
@@ -51,6 +66,7 @@ export const StaveLanes = memo(function StaveLanes({
   hold,
   usable = [],
   pins = [],
+  grips = NO_GRIPS,
   time,
   onTime,
   onPin,
@@ -267,6 +283,18 @@ export const StaveLanes = memo(function StaveLanes({
             </g>
           );
         })}
+        {grips.map((grip) => (
+          <TimeGrip
+            key={grip.id}
+            grip={grip}
+            x={x}
+            y={
+              grip.stave === null
+                ? lane * lanes.length
+                : middle(lanes.findIndex((part) => part.finger === grip.stave))
+            }
+          />
+        ))}
         {time !== null && (
           <path
             pointerEvents="none"
@@ -280,6 +308,47 @@ export const StaveLanes = memo(function StaveLanes({
     </div>
   );
 });
+
+function TimeGrip({ grip, x, y }: { grip: Grip; x: Scale; y: number }) {
+  const [held, setHeld] = useState(false);
+  return (
+    <g
+      data-grip={grip.id}
+      role="slider"
+      tabIndex={0}
+      aria-label={`${grip.label}. Arrow keys move it.`}
+      aria-valuenow={Math.round(10 * grip.t) / 10}
+      aria-valuetext={clock(grip.t)}
+      transform={`translate(${x(grip.t)} ${y})`}
+      className="cursor-ew-resize touch-none"
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setHeld(true);
+      }}
+      onPointerMove={(event) => {
+        const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
+        if (held && box) grip.onMove(x.invert(event.clientX - box.left));
+      }}
+      onPointerUp={() => setHeld(false)}
+      onPointerCancel={() => setHeld(false)}
+      onKeyDown={(event) => {
+        const by = { ArrowLeft: -0.2, ArrowRight: 0.2 }[event.key];
+        if (by) {
+          event.preventDefault();
+          grip.onNudge(by * (event.shiftKey ? 5 : 1));
+        }
+      }}
+    >
+      <circle r={16} fill="transparent" />
+      <circle r={6} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={2.2} />
+      {held && (
+        <text className="halo" y={-11} fontSize={12} textAnchor="middle" fill="var(--larkspur)">
+          {clock(grip.t)}
+        </text>
+      )}
+    </g>
+  );
+}
 
 /** A finger's lane on a planned sheet, with what it holds. */
 export function laneOf(press: Schemas['Press']): Lane {

@@ -41,7 +41,7 @@ final class SiteController extends Controller
     public function index(Request $request): AnonymousResourceCollection
     {
         $query = Site::query();
-        $query->select(['id', 'name', 'about', 'version'])->orderByDesc('updated_at')->orderBy('id');
+        $query->select(['id', 'name', 'about', 'version', 'subjects'])->orderByDesc('updated_at')->orderBy('id');
 
         return SiteNameResource::collection($this->found($query, 'name', $request));
     }

@@ -26,6 +26,7 @@ import { Readings, type ReadingView } from './Readings';
 import { SetUp } from './SetUp';
 import { Shape } from './Shape';
 import { TakeAlong } from './TakeAlong';
+import { useGrips } from './useGrips';
 import { useHandles } from './useHandles';
 import { type Draft, usePlan } from './usePlan';
 
@@ -54,7 +55,11 @@ export default function PlanStation() {
   const shots = useShots(whose);
   const wanted = shotId ?? (params.shot === 'new' ? undefined : shots.data?.[0]?.id);
   const shot = useShot(wanted);
-  const siteId = shot.data?.site_id ?? shots.data?.[0]?.site_id ?? sites.data?.[0]?.id;
+  // A new shot begins where the last one was, or where there is something to film.
+  const siteId =
+    shot.data?.site_id ??
+    shots.data?.[0]?.site_id ??
+    (sites.data?.find((one) => one.subjects > 0) ?? sites.data?.[0])?.id;
   const site = useSite(siteId);
   if (shot.error) throw shot.error;
   if (site.error) throw site.error;
@@ -156,7 +161,8 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   latest.current = plan;
   const subjectNow = useCallback(() => latest.current?.subject, []);
   const set = useCallback((next: Values) => change((draft) => withValues(draft, next)), [change]);
-  const handles = useHandles(plan, draft.subject_at, now, set, change);
+  const handles = useHandles(plan, parameters, draft.subject_at, now, set, change);
+  const grips = useGrips(plan, parameters, set);
   const hold = useMemo<[number, number] | null>(
     () => (plan ? [plan.phases.hold_from_s, plan.phases.hold_to_s] : null),
     [plan],
@@ -326,6 +332,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
                   from={0}
                   to={plan.phases.duration_s}
                   hold={hold}
+                  grips={grips}
                   time={time}
                   onTime={setTime}
                 />

@@ -35,7 +35,7 @@ export const Shape = memo(function Shape(props: Props) {
           <ParameterDial
             key={parameter.id}
             parameter={parameter}
-            value={values[parameter.id]}
+            value={values[parameter.id] ?? asFlown(parameter.id, plan)}
             easyFrom={plan?.comfortable[parameter.id]?.[0]}
             easyTo={plan?.comfortable[parameter.id]?.[1]}
             warn={wrong(parameter.id)}
@@ -50,6 +50,14 @@ export const Shape = memo(function Shape(props: Props) {
     </Card>
   );
 });
+
+/** What a parameter that nobody set comes to in the plan, where a look at the plan tells. */
+function asFlown(id: string, plan: Schemas['Plan'] | null): number | undefined {
+  const heading = plan?.samples.heading_deg[0];
+  return id === 'heading_deg' && heading !== undefined
+    ? Math.round(((heading % 360) + 360) % 360)
+    : undefined;
+}
 
 const MovePick = memo(function MovePick({ move, moves, onMove }: Pick<Props, 'move' | 'moves' | 'onMove'>) {
   return (

@@ -62,7 +62,9 @@ export function withMove(draft: Draft, move: string): Draft {
   return { ...draft, move, parameters, join: undefined, parts: undefined, ...partsOf(move) };
 }
 
-const bearing = (east: number, north: number) => ((Math.atan2(east, north) * 180) / Math.PI + 360) % 360;
+/** Direction of an offset over the ground, degrees clockwise from north. */
+export const bearing = (east: number, north: number) =>
+  ((Math.atan2(east, north) * 180) / Math.PI + 360) % 360;
 
 /** Dragging the start point sets its distance and bearing; the move itself is the server's to work out. */
 export function startAt(

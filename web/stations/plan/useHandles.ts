@@ -1,15 +1,16 @@
-// What can be dragged on the site sheet: the start (distance and bearing), the end (arc or length), and a subject of one's own. The
-// handles stand where the plan on show has them; they are made anew with a plan, not with every change on its way to one.
+// What can be dragged on the site sheet: the start (distance and bearing), the end (arc or length), where the lens looks, and a subject
+// of one's own. The handles stand where the plan on show has them; they are made anew with a plan, not with every change on its way to one.
 import { type RefObject, useMemo } from 'react';
 import type { Schemas } from '~/api/client';
 import type { Handle } from '~/pictures/SiteSheet';
-import { endAt, lengthTo, startAt, type Values } from './draft';
+import { bearing, endAt, lengthTo, rounded, startAt, type Values } from './draft';
 import type { Planning } from './usePlan';
 
 type Subject = { east_m: number; north_m: number };
 
 export function useHandles(
   plan: Schemas['Plan'] | null,
+  parameters: Schemas['Parameter'][],
   ownPlace: Subject | null | undefined,
   now: RefObject<Values>,
   set: (values: Values) => void,
@@ -63,6 +64,24 @@ export function useHandles(
         onNudge: (dx, dy) => set({ length_m: Math.max(1, value('length_m', 20) + dx + dy) }),
       });
     }
+    if (parameters.some((parameter) => parameter.id === 'heading_deg')) {
+      const heading = samples.heading_deg[0] ?? 0;
+      const ahead = (heading * Math.PI) / 180;
+      // Before the subject, where the way that is flown has mostly ended.
+      const far = Math.max(
+        6,
+        0.85 * Math.hypot(start.east_m - subject.east_m, start.north_m - subject.north_m),
+      );
+      handles.push({
+        id: 'heading',
+        label: 'Heading: where the lens looks at the start',
+        east: start.east_m + far * Math.sin(ahead),
+        north: start.north_m + far * Math.cos(ahead),
+        onMove: (east, north) =>
+          set({ heading_deg: rounded(bearing(east - start.east_m, north - start.north_m), 1) }),
+        onNudge: (dx, dy) => set({ heading_deg: Math.round(heading + 2 * (dx + dy)) }),
+      });
+    }
     if (ownPlace) {
       handles.push({
         id: 'subject',
@@ -74,5 +93,5 @@ export function useHandles(
       });
     }
     return handles;
-  }, [plan, ownPlace, now, set, change]);
+  }, [plan, parameters, ownPlace, now, set, change]);
 }
