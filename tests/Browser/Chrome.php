@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
@@ -32,6 +33,9 @@ final class Chrome
 
     private static int $port = 0;
 
+    /** @var array<string, self> by profile: browsers that are open; they outlive their driver unless they are closed */
+    private static array $running = [];
+
     /** @var list<string> scripts that keep what is sent */
     private array $overhearing = [];
 
@@ -52,6 +56,7 @@ final class Chrome
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         $driver = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $capabilities, 60000, 120000);
         $chrome = new self($driver, rtrim($address, '/'), $profile);
+        self::$running[$profile] = $chrome;
         $chrome->resize(...self::USUAL);
 
         return $chrome;
@@ -249,6 +254,7 @@ final class Chrome
 
     public function close(): void
     {
+        unset(self::$running[$this->profile]);
         $this->driver->quit();
         exec('rm -rf '.escapeshellarg($this->profile));
     }
@@ -291,6 +297,13 @@ final class Chrome
     private static function stopDriver(): void
     {
         if (self::$process !== null) {
+            foreach (self::$running as $chrome) {
+                try {
+                    $chrome->close();
+                } catch (WebDriverException) {
+                    // It is gone already.
+                }
+            }
             proc_terminate(self::$process);
             self::$process = null;
         }
