@@ -53,10 +53,8 @@ export const Shape = memo(function Shape(props: Props) {
 
 /** What a parameter that nobody set comes to in the plan, where a look at the plan tells. */
 function asFlown(id: string, plan: Schemas['Plan'] | null): number | undefined {
-  const heading = plan?.samples.heading_deg[0];
-  return id === 'heading_deg' && heading !== undefined
-    ? Math.round(((heading % 360) + 360) % 360)
-    : undefined;
+  if (id !== 'heading_deg' || plan === null) return undefined;
+  return Math.round((((plan.samples.heading_deg[0] ?? 0) % 360) + 360) % 360);
 }
 
 const MovePick = memo(function MovePick({ move, moves, onMove }: Pick<Props, 'move' | 'moves' | 'onMove'>) {

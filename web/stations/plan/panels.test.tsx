@@ -130,4 +130,27 @@ describe('the dials of a move', () => {
     dials({ radius_m: 140 });
     expect(screen.getByRole('slider', { name: 'Radius' }).getAttribute('aria-valuemax')).toBe('140');
   });
+
+  it('shows the heading that is flown where nobody set one', () => {
+    const heading = {
+      id: 'heading_deg',
+      label: 'Heading',
+      unit: 'deg',
+      usual: [0, 360],
+      step: 5,
+    } as Schemas['Parameter'];
+    draw(
+      <Shape
+        set={vi.fn()}
+        values={{}}
+        parameters={[heading]}
+        plan={plan([], { comfortable: {}, samples: { heading_deg: [-50, -50] } as Schemas['Samples'] })}
+        problem={null}
+        move="push-in"
+        moves={[]}
+        onMove={vi.fn()}
+      />,
+    );
+    expect(screen.getByRole('slider', { name: 'Heading' }).getAttribute('aria-valuenow')).toBe('310');
+  });
 });
