@@ -47,6 +47,9 @@ export const siteQuery = (id: number) => ({
   queryKey: ['site', id],
   queryFn: () => call<Schemas['Site']>('GET', `/sites/${id}`),
   staleTime: 300_000,
+  // A drawing at hand is not exchanged under the hand: whoever saved first is told of when it is saved.
+  refetchOnWindowFocus: false,
+  refetchOnReconnect: false,
 });
 
 export const useSite = (id: number | undefined) =>
