@@ -20,7 +20,7 @@ final readonly class Fields
     public static function of(mixed $values, string $path = ''): self
     {
         if (! is_array($values)) {
-            throw new Refusal('This must be a group of named fields.', $path, 'a JSON object');
+            throw new Refusal(Fact::of('fields.must-group-named-fields'), $path, Fact::of('fields.json-object'));
         }
 
         return new self($values, $path);
@@ -39,10 +39,10 @@ final readonly class Fields
             return null;
         }
         if ((! is_int($value) && ! is_float($value)) || ! is_finite((float) $value)) {
-            throw new Refusal('This must be a number.', $this->place($name), $this->range($least, $most, $unit));
+            throw new Refusal(Fact::of('fields.must-number'), $this->place($name), $this->range($least, $most, $unit));
         }
         if ($value < $least || $value > $most) {
-            throw new Refusal(sprintf('%s is out of range.', self::figure((float) $value)), $this->place($name), $this->range($least, $most, $unit));
+            throw new Refusal(Fact::of('fields.out-range', value: self::written((float) $value)), $this->place($name), $this->range($least, $most, $unit));
         }
 
         return (float) $value;
@@ -51,14 +51,14 @@ final readonly class Fields
     public function number(string $name, float $least = -INF, float $most = INF, string $unit = ''): float
     {
         return $this->numberOrNull($name, $least, $most, $unit)
-            ?? throw new Refusal('This number is missing.', $this->place($name), $this->range($least, $most, $unit));
+            ?? throw new Refusal(Fact::of('fields.number-missing'), $this->place($name), $this->range($least, $most, $unit));
     }
 
     public function textOrNull(string $name): ?string
     {
         $value = $this->values[$name] ?? null;
         if ($value !== null && ! is_string($value)) {
-            throw new Refusal('This must be text.', $this->place($name), 'text in quotes');
+            throw new Refusal(Fact::of('fields.must-text'), $this->place($name), Fact::of('fields.text-quotes'));
         }
 
         return $value;
@@ -66,7 +66,7 @@ final readonly class Fields
 
     public function text(string $name): string
     {
-        return $this->textOrNull($name) ?? throw new Refusal('This text is missing.', $this->place($name), 'text in quotes');
+        return $this->textOrNull($name) ?? throw new Refusal(Fact::of('fields.text-missing'), $this->place($name), Fact::of('fields.text-quotes'));
     }
 
     /**
@@ -76,7 +76,7 @@ final readonly class Fields
     {
         $value = $this->textOrNull($name);
         if ($value !== null && ! in_array($value, $choices, true)) {
-            throw new Refusal(sprintf('“%s” is not known here.', $value), $this->place($name), 'one of '.implode(', ', $choices));
+            throw new Refusal(Fact::of('fields.not-known', value: $value), $this->place($name), Fact::of('fields.one-of', choices: implode(', ', $choices)));
         }
 
         return $value;
@@ -85,7 +85,7 @@ final readonly class Fields
     public function group(string $name): self
     {
         if (! $this->has($name)) {
-            throw new Refusal('This group of fields is missing.', $this->place($name), 'a JSON object');
+            throw new Refusal(Fact::of('fields.group-fields-missing'), $this->place($name), Fact::of('fields.json-object'));
         }
 
         return self::of($this->values[$name], $this->place($name));
@@ -101,7 +101,7 @@ final readonly class Fields
     {
         $value = $this->values[$name] ?? [];
         if (! is_array($value) || ! array_is_list($value)) {
-            throw new Refusal('This must be a list.', $this->place($name), 'a JSON array');
+            throw new Refusal(Fact::of('fields.must-list'), $this->place($name), Fact::of('fields.json-array'));
         }
         $groups = [];
         foreach ($value as $index => $item) {
@@ -120,13 +120,13 @@ final readonly class Fields
     {
         $value = $this->values[$name] ?? null;
         if (! is_array($value) || ! array_is_list($value)) {
-            throw new Refusal('This must be a list of pairs.', $this->place($name), 'a JSON array of [number, number]');
+            throw new Refusal(Fact::of('fields.must-list-pairs'), $this->place($name), Fact::of('fields.json-array-number-number'));
         }
         $pairs = [];
         foreach ($value as $index => $pair) {
             [$a, $b] = is_array($pair) && count($pair) === 2 && array_is_list($pair) ? $pair : [null, null];
             if ((! is_int($a) && ! is_float($a)) || (! is_int($b) && ! is_float($b)) || ! is_finite((float) $a) || ! is_finite((float) $b)) {
-                throw new Refusal('This must be a pair of numbers.', $this->place($name).'.'.$index, '[number, number]');
+                throw new Refusal(Fact::of('fields.must-pair-numbers'), $this->place($name).'.'.$index, Fact::of('fields.number-number'));
             }
             $pairs[] = [(float) $a, (float) $b];
         }
@@ -143,7 +143,7 @@ final readonly class Fields
     {
         $value = $this->values[$name] ?? null;
         if (! is_array($value) || $value === [] || ! array_is_list($value)) {
-            throw new Refusal('This must be a list of numbers.', $this->place($name), 'a JSON array of numbers');
+            throw new Refusal(Fact::of('fields.must-list-numbers'), $this->place($name), Fact::of('fields.json-array-numbers'));
         }
         $list = new self($value, $this->place($name));
 
@@ -154,7 +154,7 @@ final readonly class Fields
     {
         $value = $this->values[$name] ?? $default;
         if (! is_bool($value)) {
-            throw new Refusal('This must be true or false.', $this->place($name), 'true or false');
+            throw new Refusal(Fact::of('fields.must-true-false'), $this->place($name), Fact::of('fields.true-false'));
         }
 
         return $value;
@@ -172,22 +172,20 @@ final readonly class Fields
     }
 
     /** A number as people write it: no trailing zeros, never "-0". */
-    public static function figure(float $value): string
+    public static function written(float $value): string
     {
         $text = rtrim(rtrim(number_format($value, 3, '.', ''), '0'), '.');
 
         return $text === '-0' ? '0' : $text;
     }
 
-    private function range(float $least, float $most, string $unit): string
+    private function range(float $least, float $most, string $unit): Fact
     {
-        $tail = $unit === '' ? '' : ' '.$unit;
-
         return match (true) {
-            $least === -INF && $most === INF => 'a number'.$tail,
-            $most === INF => sprintf('a number of %s%s or more', self::figure($least), $tail),
-            $least === -INF => sprintf('a number of %s%s or less', self::figure($most), $tail),
-            default => sprintf('a number from %s to %s%s', self::figure($least), self::figure($most), $tail),
+            $least === -INF && $most === INF => Fact::of('fields.a-number', unit: $unit === '' ? '' : ' '.$unit),
+            $most === INF => Fact::of('fields.number-more', least: self::written($least), unit: $unit === '' ? '' : ' '.$unit),
+            $least === -INF => Fact::of('fields.number-less', most: self::written($most), unit: $unit === '' ? '' : ' '.$unit),
+            default => Fact::of('fields.a-number-from-to', least: self::written($least), most: self::written($most), unit: $unit === '' ? '' : ' '.$unit),
         };
     }
 }

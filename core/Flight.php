@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Larkspur;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Series;
-use Larkspur\Rig\Finger;
 
 /**
  * A flight in the local frame, whether planned, simulated or flown: the currency between the rooms of core/.

@@ -20,10 +20,10 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
+use Larkspur\Controls\Finger;
 use Larkspur\Fields;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Slip;
-use Larkspur\Rig\Finger;
 use Larkspur\Site\Light;
 use Larkspur\Site\Wind;
 

@@ -7,9 +7,9 @@ namespace App\Actions;
 use App\Models\Take;
 use App\Models\User;
 use Carbon\CarbonInterface;
-use Larkspur\Training\Advice;
-use Larkspur\Training\Advisor;
 use Larkspur\Training\PastTake;
+use Larkspur\Training\PracticeAdvice;
+use Larkspur\Training\PracticeAdvisor;
 
 /** What an operator should practise next, by core/Training, from their own record. */
 final readonly class AdviseOperator
@@ -17,7 +17,7 @@ final readonly class AdviseOperator
     /** Takes looked at; older ones say little about today's hand. */
     private const LOOK_BACK = 60;
 
-    public function __invoke(User $operator, CarbonInterface $now): Advice
+    public function __invoke(User $operator, CarbonInterface $now): PracticeAdvice
     {
         $takes = Take::query()->with('judgement')->where('operator_id', $operator->id)->orderByDesc('flown_at')->orderByDesc('id')->limit(self::LOOK_BACK)->get()->reverse()->values();
         $last = $takes->last();
@@ -35,6 +35,6 @@ final readonly class AdviseOperator
             );
         }
 
-        return Advisor::next($past, $now->getTimestamp() / 86400, $radius);
+        return PracticeAdvisor::next($past, $now->getTimestamp() / 86400, $radius);
     }
 }

@@ -12,9 +12,9 @@ use Illuminate\Support\Collection;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\ShotDemands;
 use Larkspur\Refusal;
-use Larkspur\Rig\Advice;
 use Larkspur\Rig\AdviceWish;
 use Larkspur\Rig\House;
+use Larkspur\Rig\SettingsAdvice;
 
 /** Recommends the numbers of a mode for planned shots, by core/Rig, in the house that is followed. */
 final readonly class AdviseRig
@@ -37,12 +37,12 @@ final readonly class AdviseRig
             try {
                 array_push($demands, ...ShotDemands::of(Planner::plan($shot->planned()), $shot->title));
             } catch (Refusal $refusal) {
-                $left[] = ['shot' => $shot->title, 'why' => $refusal->getMessage()];
+                $left[] = ['shot' => $shot->title, 'why' => $refusal->fact];
             }
         }
         $comfort = $school->house_style['comfort'];
         $wish = new AdviceWish($house, $this->read->hands($sheet, $rig)->nudge(), $comfort['least'], $comfort['most']);
-        $advice = Advice::of($craftSheet, $sheet->mode($mode), $demands, $wish);
+        $advice = SettingsAdvice::of($craftSheet, $sheet->mode($mode), $demands, $wish);
 
         return [
             ...$advice->toArray(), 'settings' => ReadRig::settings($sheet->withMode($advice->advised)),

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Http\Resources\TakeResource;
 use App\Models\Shot;
 use App\Models\Take;
+use Larkspur\Fact;
 use Larkspur\Scoring\Comparison;
 
 /** Lays the takes of a shot side by side: core/Scoring says which is best and why. */
@@ -15,7 +16,7 @@ final readonly class CompareTakes
     /** More takes of one shot than anyone compares at once. */
     private const MOST = 24;
 
-    /** @return array{takes: list<mixed>, best: ?int, reason: string} */
+    /** @return array{takes: list<mixed>, best: ?int, reason: ?Fact} */
     public function __invoke(Shot $shot): array
     {
         $query = Take::query()->with(['operator', 'shot', 'judgement'])->withCount('comments')->where('shot_id', $shot->id);
@@ -25,7 +26,7 @@ final readonly class CompareTakes
         $compared = $takes->values()->map(static fn (Take $take, int $i): array => [
             'id' => $take->id, 'name' => 'Take '.($number - $i), 'score' => $take->score, 'uncertainty' => $take->uncertainty, 'verdict' => $take->verdict, 'clean_s' => $take->usable_s,
             'facets' => array_map(static fn (mixed $value): ?float => is_float($value) ? $value : null, $take->only(Take::FACETS)),
-            'faults' => array_values(array_map(strval(...), array_column($take->judgement->document['faults'] ?? [], 'name'))), 'automated' => $take->automated,
+            'faults' => array_values(array_map(strval(...), array_column($take->judgement->document['faults'] ?? [], 'id'))), 'automated' => $take->automated,
         ])->all();
         $comparison = Comparison::of(array_values($compared));
         $names = array_column($compared, 'name', 'id');

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Jobs\ReadUpload;
 use App\Models\ColumnMapping;
 use App\Models\Import;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 use Larkspur\Telemetry\ColumnMapping as Mapping;
@@ -18,7 +19,7 @@ final readonly class ConfirmColumns
     public function __invoke(Import $import, array $columns): Import
     {
         if ($import->state !== Import::COLUMNS) {
-            throw new Refusal('This upload does not wait for its columns.', 'import');
+            throw new Refusal(Fact::of('import.waits-for-no-columns'), 'import');
         }
         $mapping = Mapping::read(Fields::of(['columns' => $columns]))->toArray();
         ColumnMapping::query()->updateOrCreate(

@@ -8,6 +8,7 @@ use App\Models\Rig;
 use App\Models\Site;
 use App\Models\User;
 use Larkspur\Choreography\Shot;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
@@ -76,6 +77,6 @@ final readonly class DraftShot
             }
         }
 
-        throw new Refusal('There is no such subject on this site.', 'subject_id', 'one of '.implode(', ', array_column($site->subjects, 'id')));
+        throw new Refusal(Fact::of('site.no-such-subject'), 'subject_id', Fact::of('expected.one-of', choices: array_values(array_map(strval(...), array_column($site->subjects, 'id')))));
     }
 }

@@ -10,6 +10,7 @@ use App\Models\Import;
 use App\Models\Take;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
@@ -49,16 +50,16 @@ final readonly class ImportLog
         } catch (ColumnsUnknown $unknown) {
             // The upload is kept until somebody has said what its columns are.
             $import->update(['state' => Import::COLUMNS, 'outcome' => [
-                'message' => 'The columns of this file have names of their own. Say what they are; your school will remember it.', 'place' => $unknown->place, 'expected' => $unknown->expected,
+                'message' => Fact::of('import.columns-unknown'), 'place' => $unknown->place, 'expected' => $unknown->expected,
                 'headers' => $unknown->headers, 'guess' => $unknown->guess->toArray(),
             ]]);
         } catch (Refusal $refusal) {
             $import->update(['state' => Import::REFUSED, 'outcome' => [
-                'message' => $refusal->getMessage(), 'place' => $refusal->place, 'expected' => $refusal->expected,
+                'message' => $refusal->fact, 'place' => $refusal->place, 'expected' => $refusal->expected,
             ]]);
         } catch (Throwable $error) {
             $import->update(['state' => Import::REFUSED, 'outcome' => [
-                'message' => 'Something broke while this log was read. Nothing was saved; try it again.', 'place' => '', 'expected' => '',
+                'message' => Fact::of('import.broke'), 'place' => '', 'expected' => null,
             ]]);
             throw $error;
         } finally {
@@ -88,7 +89,7 @@ final readonly class ImportLog
     private function readBy(Import $import, ?array $columns): FlightLog
     {
         $reader = Formats::reader($import->file_name, $columns === null ? null : Mapping::read(Fields::of($columns, 'columns')));
-        $stream = Storage::readStream($import->path) ?? throw new Refusal('The upload did not arrive whole.', '', 'the file to be sent again');
+        $stream = Storage::readStream($import->path) ?? throw new Refusal(Fact::of('import.not-whole'), '', Fact::of('expected.file-sent-again'));
         try {
             $told = 0;
             $log = $reader->read($stream, static function (int $bytes) use ($import, &$told): void {
@@ -113,7 +114,7 @@ final readonly class ImportLog
     {
         $known = LogRecord::query()->where('school_id', $import->school_id)->where('owner_id', $import->owner_id)->where('sha256', $log->sha256)->first();
         if ($known !== null) {
-            throw new Refusal('This log is in your logbook already, byte for byte.', 'log '.$known->file_name, 'a log that was not imported before');
+            throw new Refusal(Fact::of('import.known-already'), 'log '.$known->file_name, Fact::of('expected.log-not-imported-before'));
         }
         $record = LogRecord::query()->create([
             'school_id' => $import->school_id, 'owner_id' => $import->owner_id, 'sha256' => $log->sha256, 'file_name' => $import->file_name,
@@ -133,7 +134,7 @@ final readonly class ImportLog
             }
         }
         if ($takes === [] && $unsure === []) {
-            throw $refused ?? new Refusal('Nothing in this log moves the picture for three seconds, so there is no take in it.', 'log', 'a log of at least one pass');
+            throw $refused ?? new Refusal(Fact::of('import.no-take'), 'log', Fact::of('expected.log-of-one-pass'));
         }
         $import->flight_log_id = $record->id;
         if (! Storage::exists($record->path())) {

@@ -8,6 +8,7 @@ use App\Models\Craft;
 use App\Models\Rig;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 use Larkspur\Rig\Craft as CraftSheet;
@@ -32,10 +33,10 @@ final readonly class KeepCraft
 
         return DB::transaction(static function () use ($craft, $sheet, $measured, $revision, $author): Craft {
             if (trim($sheet->name) === '') {
-                throw new Refusal('A craft needs a name.', 'document.stock.craft', 'a name');
+                throw new Refusal(Fact::of('craft.needs-name'), 'document.stock.craft', Fact::of('expected.name'));
             }
             if (Craft::query()->where('name', $sheet->name)->when($craft !== null, static fn ($query) => $query->whereKeyNot($craft?->id))->exists()) {
-                throw new Refusal(sprintf('The school has a craft called “%s” already.', $sheet->name), 'document.stock.craft', 'another name');
+                throw new Refusal(Fact::of('craft.name-taken', name: $sheet->name), 'document.stock.craft', Fact::of('expected.another-name'));
             }
             if ($craft === null) {
                 $craft = Craft::query()->create(['school_id' => $author->school_id, 'name' => $sheet->name, 'document' => $sheet->toArray(), 'measured' => $measured]);
@@ -50,7 +51,7 @@ final readonly class KeepCraft
             $query->lockForUpdate();
             $locked = $query->firstOrFail();
             if ($locked->revision !== $revision) {
-                throw new Refusal('Somebody changed this craft while you worked on it. Load it again; what you entered is still here.', 'revision', 'revision '.$locked->revision);
+                throw new Refusal(Fact::of('craft.changed-meanwhile'), 'revision', Fact::of('expected.revision', revision: $locked->revision));
             }
             $locked->update(['name' => $sheet->name, 'document' => $sheet->toArray(), 'measured' => $measured, 'revision' => $revision + 1]);
 

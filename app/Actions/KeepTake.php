@@ -8,9 +8,11 @@ use App\Models\FlightLog as LogRecord;
 use App\Models\Shot;
 use App\Models\Take;
 use App\Models\User;
+use Documents\Score\ScoreDocument;
+use Documents\Wire;
 use Illuminate\Support\Carbon;
-use Larkspur\Rig\Tremble;
 use Larkspur\Scoring\Score;
+use Larkspur\Telemetry\Analysis\Tremble;
 use Larkspur\Telemetry\FlightLog;
 
 /** Keeps one judged take of a log in the logbook, with its judgement. */
@@ -18,19 +20,20 @@ final readonly class KeepTake
 {
     public function __invoke(LogRecord $record, FlightLog $log, int $number, Score $score, ?Shot $shot, User $operator, Carbon $flownAt): Take
     {
-        $document = $score->toArray();
+        $from = $score->window->from;
+        [$holdFrom, $holdTo] = $score->hold();
 
         $take = Take::query()->create([
             'school_id' => $record->school_id, 'operator_id' => $operator->id, 'shot_id' => $shot?->id, 'rig_id' => $shot?->rig_id,
             'flight_log_id' => $record->id, 'number' => $number, 'move' => $score->intent->move, 'mode' => $shot->mode ?? self::mode($log),
             'direction' => $score->intent->choice('direction') ?? '',
-            'from_s' => $score->take['from_s'], 'to_s' => $score->take['to_s'], 'flown_at' => $flownAt->copy()->addSeconds((int) ($score->take['from_s'] - $log->from())),
+            'from_s' => $from, 'to_s' => $score->window->to, 'cut_from_s' => $score->window->cutFrom, 'cut_to_s' => $score->window->cutTo, 'flown_at' => $flownAt->copy()->addSeconds((int) ($from - $log->from())),
             'score' => round($score->score, 1), 'uncertainty' => round($score->uncertainty, 1), ...$score->facetScores(),
             'verdict' => $score->verdict->verdict, 'usable_s' => round($score->usable->longest(), 1), 'automated' => ($score->automated ?? 0.0) > 0.5,
-            'tremble' => Tremble::of($log, $score->take['hold_from_s'], $score->take['hold_to_s']),
+            'tremble' => Tremble::of($log, $holdFrom, $holdTo),
         ]);
         $take->scores()->create([
-            'school_id' => $record->school_id, 'method' => Score::METHOD, 'intent' => $score->intent->toArray(), 'document' => $document,
+            'school_id' => $record->school_id, 'method' => Score::METHOD, 'intent' => $score->intent->toArray(), 'document' => Wire::document(ScoreDocument::of($score), null),
         ]);
 
         return $take;

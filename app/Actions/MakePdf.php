@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Spoken;
+use Documents\Wire;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 
-/** Turns a view into a PDF. Nothing is fetched: the fonts come with the library, pictures are written into the page. */
+/** Turns a view into a PDF, its facts said to whoever asks. Nothing is fetched: the fonts come with the library, pictures are written into the page. */
 final readonly class MakePdf
 {
     /** How much closer a page may be set than it was meant. */
@@ -45,7 +47,7 @@ final readonly class MakePdf
         $options->setTempDir(storage_path('framework/cache'));
         $pdf = new Dompdf($options);
         $pdf->setPaper($paper);
-        $pdf->loadHtml(view($view, $values)->render());
+        $pdf->loadHtml(view($view, (array) Wire::write($values, Spoken::to()))->render());
         $pdf->render();
 
         return $pdf;

@@ -9,6 +9,7 @@ use App\Models\Import;
 use App\Models\Take;
 use Illuminate\Support\Facades\DB;
 use Larkspur\Camera\Lens;
+use Larkspur\Fact;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
@@ -26,7 +27,7 @@ final readonly class NameMove
         $unsure = array_values(array_filter($import->outcome['unsure'] ?? [], static fn (array $one): bool => $one['number'] === $number));
         $record = $import->flight_log_id === null ? null : FlightLog::query()->find($import->flight_log_id);
         if ($unsure === [] || $record === null) {
-            throw new Refusal(sprintf('Take %d of this log needs no name.', $number), 'number');
+            throw new Refusal(Fact::of('import.take-needs-no-name', number: $number), 'number');
         }
         Catalogue::move($move, 'move');
         $log = $record->read();

@@ -7,10 +7,16 @@ namespace App\Actions;
 use App\Models\DayEntry;
 use App\Models\FlightDay;
 use App\Models\Shot;
+use Documents\Day\ReturnHeightDocument;
+use Documents\InHands;
+use Documents\Map;
+use Documents\Plan\Finding as FindingDocument;
+use Documents\Plan\PlanDocument;
 use Illuminate\Support\Collection;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\FlightDay\Batteries;
 use Larkspur\FlightDay\Cautions;
@@ -34,9 +40,6 @@ final readonly class PlanDay
     /** Arrival is kept to the second: whatever was made within it was made without knowing. */
     private const SECOND = 0.999;
 
-    /** A shot that comes nearer to something than this might be asked to fly without sensing, m. */
-    private const NEAR = 4.0;
-
     /** @return array<string, mixed> what GET /days/{day} answers beside the record (docs/formats.md, "Day") */
     public function __invoke(FlightDay $day): array
     {
@@ -57,18 +60,18 @@ final readonly class PlanDay
             $hours = new Day($begins, self::time($day, $site->zone, $document->text('to')), $batteries, $asked, swap: 60 * ($document->numberOrNull('swap_min', 0, 60, 'min') ?? Day::SWAP / 60), zone: $site->zone);
             $timetable = OrderSearch::solve($hours)->toArray();
         } catch (Refusal $refusal) {
-            $problem = ['place' => $refusal->place, 'message' => $refusal->getMessage(), 'expected' => $refusal->expected];
+            $problem = ['place' => $refusal->place, 'message' => $refusal->fact, 'expected' => $refusal->expected ?? ''];
         }
         $plans = array_values(array_map(static fn (array $one): Plan => $one['plan'], $planned));
         $return = ReturnHeight::of($site, $plans, $document->numberOrNull('return_margin_m', 0, 200, 'm') ?? ReturnHeight::MARGIN);
-        $power = $batteries ?? new Batteries(1, 20.0);
+        $power = $batteries ?? Batteries::assumed();
 
         return [
             'zone' => $site->zone->name, 'begins' => $begins === null ? null : SunDay::written($begins), 'timetable' => $timetable, 'problem' => $problem, 'batteries' => $batteries?->toArray(), 'light' => $sun->toArray(),
-            'return' => $return->toArray(),
+            'return' => ReturnHeightDocument::of($return),
             'lists' => $this->lists($day, $planned, $power, $return),
             'cautions' => array_map(static fn (array $one): array => [...$one, 'dated' => $day->updated_at->toDateString()], Cautions::of($site, array_map(static fn (array $one): array => ['title' => $one['shot']->title, 'plan' => $one['plan']], $planned), $power)),
-            'cards' => array_values(array_map(fn (array $one): array => $this->card($one['shot'], $one['plan'], $sun), $planned)),
+            'cards' => array_values(array_map(fn (array $one): InHands => $this->card($one['shot'], $one['plan'], $sun), $planned)),
             'log' => $log->toArray(),
             'missing' => array_values(array_filter(['airspace', 'authority', 'owner', 'rule_source'], static fn (string $name): bool => trim((string) ($document->groupOrNull('permission')?->textOrNull($name) ?? '')) === '')),
         ];
@@ -88,7 +91,7 @@ final readonly class PlanDay
     private static function time(FlightDay $day, Zone $zone, string $hours): float
     {
         if (preg_match('/^([0-3]\d):([0-5]\d)$/', $hours, $m) !== 1) {
-            throw new Refusal(sprintf('“%s” is no time of a day.', $hours), 'document.from', 'hours and minutes, such as 08:30');
+            throw new Refusal(Fact::of('day.no-time', hours: $hours), 'document.from', Fact::of('expected.hours-and-minutes'));
         }
 
         return $zone->instant($day->day(), (int) $m[1], (int) $m[2]);
@@ -121,7 +124,6 @@ final readonly class PlanDay
      */
     private function asked(Fields $document, array $planned, SunDay $sun, FieldLog $log): array
     {
-        $onlyMust = $document->flag('only_must');
         $out = [];
         foreach ($document->groups('shots') as $fields) {
             $id = (int) $fields->number('shot_id', 1);
@@ -129,24 +131,11 @@ final readonly class PlanDay
                 continue;
             }
             ['shot' => $shot, 'plan' => $plan] = $planned[$id];
-            $brief = $shot->brief();
-            $must = $fields->flag('must', $brief->must);
-            $passes = (int) ($fields->numberOrNull('passes', 1, 20) ?? $brief->passes);
-            $passes -= $document->flag('replanned') ? $log->flown("shot-$id") : 0;
-            if ($passes < 1 || ($onlyMust && ! $must)) {
-                continue;
-            }
-            $broken = array_values(array_filter($plan->findings, static fn (Finding $finding): bool => $finding->state === Finding::BROKEN));
-            $anyTime = $brief->light->side === 'any' && $brief->light->hour === 'any';
-            $flight = $plan->move->flight;
-            $out[] = new DayShot(
-                $id, $shot->title, $flight->duration(), $passes, $flight->position(0), $flight->position($flight->count() - 1),
-                $anyTime ? [] : $brief->light->windows($sun, TellLight::headings($plan)), $anyTime, $must,
-                $broken === [] ? '' : 'As planned it can’t be flown: '.$broken[0]->text,
-            );
+            $flown = $document->flag('replanned') ? $log->flown("shot-$id") : 0;
+            $out[] = DayShot::asked($id, $shot->title, $plan, $shot->brief(), $fields, $sun, $flown, $document->flag('only_must'));
         }
 
-        return $out;
+        return array_values(array_filter($out));
     }
 
     /**
@@ -158,29 +147,25 @@ final readonly class PlanDay
         $crafts = array_values(array_unique(array_map(static fn (array $one): string => $one['shot']->rig->craft, $planned)));
         $filters = is_array($day->document['filters'] ?? null) ? array_map(static fn (mixed $factor): string => 'ND'.(is_numeric($factor) ? (string) (int) $factor : ''), $day->document['filters']) : [];
         $kelvins = is_array($day->document['kelvins'] ?? null) ? array_values(array_filter(array_map(static fn (mixed $k): int => is_numeric($k) ? (int) $k : 0, $day->document['kelvins']))) : [];
-        $near = array_filter($planned, static fn (array $one): bool => array_filter($one['plan']->findings, static fn (Finding $finding): bool => $finding->id === 'clearance' && $finding->value !== null && $finding->value < self::NEAR) !== []) !== [];
+        $near = array_filter($planned, static fn (array $one): bool => Checklist::comesNear($one['plan'])) !== [];
         $ducted = array_filter($planned, static fn (array $one): bool => $one['plan']->shot->rig->ducted !== null) !== [];
 
-        return Checklist::of($crafts, $batteries, array_values($filters), $kelvins, $return->height, $batteries->warmth() < 0.9, $ducted, $near);
+        return Checklist::of($crafts, $batteries, array_values($filters), $kelvins, $return->height, $batteries->areCold(), $ducted, $near);
     }
 
-    /**
-     * What the field needs of a shot, without asking the server again.
-     *
-     * @return array<string, mixed>
-     */
-    private function card(Shot $shot, Plan $plan, SunDay $sun): array
+    /** What the field needs of a shot, without asking the server again. */
+    private function card(Shot $shot, Plan $plan, SunDay $sun): InHands
     {
-        $whole = $plan->toArray(self::STRIDE);
+        $whole = PlanDocument::of($plan, self::STRIDE);
         $brief = $shot->brief();
-        $anyTime = $brief->light->side === 'any' && $brief->light->hour === 'any';
+        $windows = DayShot::windows($plan, $brief, $sun);
 
-        return [
-            'shot_id' => $shot->id, 'title' => $shot->title, 'move' => $whole['move'], 'summary' => $whole['summary'], 'craft' => $shot->rig->craft, 'rig_version' => $shot->rig->version, 'mode' => $shot->mode,
-            'brief' => $brief->toArray(), 'duration_s' => round($plan->move->flight->duration(), 1), 'parameters' => (object) $plan->move->intent->parameters,
-            'windows' => $anyTime ? null : array_map(SunDay::stretch(...), $brief->light->windows($sun, TellLight::headings($plan))),
-            'cues' => $whole['cues'], 'presses' => $whole['presses'], 'phases' => $whole['phases'], 'samples' => $whole['samples'], 'fingers' => $whole['fingers'], 'frames' => $whole['frames'], 'camera' => $whole['camera'],
-            'findings' => array_values(array_filter($whole['findings'], static fn (array $finding): bool => $finding['state'] !== Finding::OK)),
-        ];
+        return new InHands([
+            'shot_id' => $shot->id, 'title' => $shot->title, 'move' => $whole->move, 'summary' => $whole->summary, 'craft' => $shot->rig->craft, 'rig_version' => $shot->rig->version, 'mode' => $shot->mode,
+            'brief' => $brief->toArray(), 'duration_s' => round($plan->move->flight->duration(), 1), 'parameters' => new Map($plan->move->intent->parameters),
+            'windows' => $windows === null ? null : array_map(SunDay::stretch(...), $windows),
+            'cues' => $whole->cues, 'presses' => $whole->presses, 'phases' => $whole->phases, 'samples' => $whole->samples, 'fingers' => $whole->fingers, 'frames' => $whole->frames, 'camera' => $whole->camera,
+            'findings' => array_values(array_filter($whole->findings, static fn (FindingDocument $finding): bool => $finding->state !== Finding::OK)),
+        ], $plan->shot->sticks);
     }
 }

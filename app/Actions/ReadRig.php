@@ -8,17 +8,17 @@ use App\Models\Craft;
 use App\Models\Rig;
 use App\Models\Take;
 use Larkspur\Camera\Lens;
+use Larkspur\Controls\Finger;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
 use Larkspur\Rig\CurveKinds;
 use Larkspur\Rig\Difference;
 use Larkspur\Rig\Ducted;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\Hands;
-use Larkspur\Rig\Meaning;
-use Larkspur\Rig\Oddity;
 use Larkspur\Rig\Rig as RigSheet;
+use Larkspur\Rig\SettingsEffect;
+use Larkspur\Rig\SettingsWarning;
 
 /** Says what settings mean before anyone saves them: asked at every drag of a curve. */
 final readonly class ReadRig
@@ -62,9 +62,9 @@ final readonly class ReadRig
         return [
             'rig_id' => $rig->id, 'settings' => self::settings($sheet), 'camera' => ['hfov_deg' => $camera['hfov_deg'], 'aspect' => $camera['aspect'], 'focal_mm' => $camera['focal_mm'] ?? null],
             'distance_m' => $distance,
-            ...(new Meaning($craftSheet, $lens, $hands, $distance))->of($sheet->mode($mode), $finger),
+            ...(new SettingsEffect($craftSheet, $lens, $hands, $distance))->of($sheet->mode($mode), $finger),
             'hands' => [...$hands->toArray(), 'grip_words' => $hands->grip->words(), 'pads' => $hands->mode->pads(), 'per_mm' => round($hands->perMillimetre(), 4), 'tremble' => round($hands->tremble(), 5), 'nudge' => round($hands->nudge(), 5), 'measured' => $hands->measured !== null],
-            'oddities' => array_map(static fn (Oddity $oddity): array => $oddity->toArray(), Oddity::of($sheet)),
+            'oddities' => array_map(static fn (SettingsWarning $oddity): array => $oddity->toArray(), SettingsWarning::of($sheet)),
             'changes' => array_map(static fn (Difference $change): array => $change->toArray(), Difference::between($rig->settings(), [...$sheet->toArray(), 'camera' => $camera])),
             'ducted' => $sheet->ducted === null ? null : $this->ducted($sheet->ducted, $sheet->mode($mode)->run),
         ];

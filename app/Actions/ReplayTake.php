@@ -6,12 +6,13 @@ namespace App\Actions;
 
 use App\Models\Take;
 use Larkspur\Choreography\Planner;
+use Larkspur\Controls\StickMode;
 use Larkspur\Fields;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
-use Larkspur\Rig\StickMode;
 use Larkspur\Scoring\Replay;
 use Larkspur\Scoring\Scorer;
+use Larkspur\Scoring\TakeWindow;
 
 /** Works the pictures of a take out again from its log and its plan. Nothing of them is stored. */
 final readonly class ReplayTake
@@ -21,7 +22,7 @@ final readonly class ReplayTake
     {
         $log = $take->log->read();
         $intent = $take->judgement === null ? null : Intent::read(Fields::of($take->judgement->intent));
-        $score = Scorer::score($log, $intent, $take->number, $take->operator->school->house_style['crop_budget']);
+        $score = Scorer::judge($log, TakeWindow::known($take->from_s, $take->to_s, $take->cut_from_s ?? $log->from(), $take->cut_to_s ?? $log->to()), $intent);
         $plan = null;
         // A take is shown with the settings it was flown with, whatever the shot is flown with now.
         $shot = $take->shot?->planned($take->rig);

@@ -11,6 +11,7 @@ use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Larkspur\Fact;
 use Larkspur\Refusal;
 use Larkspur\Rig\Difference;
 use Larkspur\Rig\Hands;
@@ -46,7 +47,7 @@ final readonly class SaveRig
                 throw new RigChanged($latest, Difference::threeWay($base->settings(), $latest->settings(), $mine));
             }
             if ($latest !== null && Difference::between($latest->settings(), $mine) === []) {
-                throw new Refusal('Nothing is different from the version that is saved.', 'settings', 'a change');
+                throw new Refusal(Fact::of('rig.nothing-different'), 'settings', Fact::of('expected.change'));
             }
             $rig = Rig::query()->create([
                 'school_id' => $craft->school_id, 'craft_id' => $craft->id, 'operator_id' => $operator?->id, 'author_id' => $author->id, 'craft' => $craft->name,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use Larkspur\Choreography\Plan;
+use Larkspur\Fact;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Site\Light;
 use Larkspur\Site\Sun;
@@ -24,22 +25,10 @@ final readonly class TellLight
         return ['place' => ['lat' => $place->latitude, 'lon' => $place->longitude], 'date' => $date, 'day' => $day->toArray(), 'shot' => $plan === null ? null : self::onShot($day, $plan, $wanted)];
     }
 
-    /** @return non-empty-list<float> headings through the hold, rad */
-    public static function headings(Plan $plan): array
-    {
-        $flight = $plan->move->flight;
-        $out = [];
-        for ($k = 0; $k <= 4; $k++) {
-            $out[] = $flight->heading[$flight->indexAt($plan->move->holdFrom + $k / 4 * ($plan->move->holdTo - $plan->move->holdFrom))];
-        }
-
-        return $out;
-    }
-
     /** @return array<string, mixed> */
     private static function onShot(SunDay $day, Plan $plan, Light $wanted): array
     {
-        $headings = self::headings($plan);
+        $headings = $plan->headings();
         $sides = [];
         for ($t = $day->noon - 43200; $t <= $day->noon + 43200; $t += 60 * self::STEP) {
             $sun = Sun::at($t, $day->place);
@@ -53,7 +42,7 @@ final readonly class TellLight
         return [
             'wanted' => $wanted->toArray(), 'heading_from_deg' => round(fmod(rad2deg($headings[0]) + 3600, 360), 1), 'heading_to_deg' => round(fmod(rad2deg($headings[4]) + 3600, 360), 1),
             'sides' => $sides, 'windows' => array_map(SunDay::stretch(...), $windows),
-            'sentence' => $wanted->side === 'any' && $wanted->hour === 'any' ? 'It asks for no light of its own: any time between the blue hours will do.' : ($windows === [] ? 'The wanted light does not come on this day.' : ''),
+            'sentence' => $wanted->side === 'any' && $wanted->hour === 'any' ? Fact::of('light.asks-for-none') : ($windows === [] ? Fact::of('light.does-not-come') : null),
         ];
     }
 }

@@ -24,7 +24,7 @@ final readonly class WriteCalendar
                 'DTSTART' => Carbon::parse($slot['from'])->utc()->toDateTimeImmutable(),
                 'DTEND' => Carbon::parse($slot['to'])->utc()->toDateTimeImmutable(),
                 'SUMMARY' => $slot['title'].($slot['must'] ? ' (must)' : ''),
-                'DESCRIPTION' => sprintf("Battery %d, %d passes.\nSet the return height to %s m above take-off.", $slot['battery'], $slot['passes'], $planned['return']['height_m']),
+                'DESCRIPTION' => sprintf("Battery %d, %d passes.\nSet the return height to %s m above take-off.", $slot['battery'], $slot['passes'], $planned['return']->heightM),
                 'LOCATION' => $day->site->name,
                 'GEO' => [$home->latitude, $home->longitude],
                 'SEQUENCE' => $day->version - 1,

@@ -17,7 +17,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))), new OA\Property(property: 'closed', type: 'boolean'),
 ], type: 'object')]
 #[OA\Schema(schema: 'Observer', required: ['id', 'name', 'east_m', 'north_m'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number')], type: 'object')]
-#[OA\Schema(schema: 'SiteReading', required: ['fault', 'ground', 'home'], properties: [
+#[OA\Schema(schema: 'SiteReading', required: ['fault', 'ground', 'home', 'take_off_up_m'], properties: [
+    new OA\Property(property: 'take_off_up_m', description: 'how high the ground lies there, above take-off as it was', type: 'number'),
     new OA\Property(property: 'home', description: 'where take-off lies after it was put elsewhere (take_off); null where it stays', ref: '#/components/schemas/GeoPoint', nullable: true),
     new OA\Property(property: 'fault', required: ['place', 'message', 'expected', 'repair'], properties: [
         new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'message', type: 'string'), new OA\Property(property: 'expected', type: 'string'),
@@ -92,7 +93,7 @@ use OpenApi\Attributes as OA;
 ], type: 'object')]
 #[OA\Schema(schema: 'TimeStretch', required: ['from', 'to'], properties: [new OA\Property(property: 'from', type: 'string'), new OA\Property(property: 'to', type: 'string')], type: 'object')]
 #[OA\Schema(schema: 'SunDay', required: ['state', 'sentence', 'noon', 'rise', 'set', 'highest_deg', 'lowest_deg', 'stretches', 'path'], properties: [
-    new OA\Property(property: 'state', type: 'string', enum: ['sets', 'up', 'down']), new OA\Property(property: 'sentence', type: 'string'), new OA\Property(property: 'noon', type: 'string'), new OA\Property(property: 'rise', type: 'string', nullable: true), new OA\Property(property: 'set', type: 'string', nullable: true),
+    new OA\Property(property: 'state', type: 'string', enum: ['sets', 'up', 'down']), new OA\Property(property: 'sentence', description: 'what is unusual about it', type: 'string', nullable: true), new OA\Property(property: 'noon', type: 'string'), new OA\Property(property: 'rise', type: 'string', nullable: true), new OA\Property(property: 'set', type: 'string', nullable: true),
     new OA\Property(property: 'highest_deg', type: 'number'), new OA\Property(property: 'lowest_deg', type: 'number'),
     new OA\Property(property: 'stretches', required: ['night', 'blue', 'golden', 'day'], properties: [
         new OA\Property(property: 'night', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimeStretch')), new OA\Property(property: 'blue', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimeStretch')),
@@ -105,7 +106,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'shot', required: ['wanted', 'heading_from_deg', 'heading_to_deg', 'sides', 'windows', 'sentence'], properties: [
         new OA\Property(property: 'wanted', ref: '#/components/schemas/WantedLight'), new OA\Property(property: 'heading_from_deg', type: 'number'), new OA\Property(property: 'heading_to_deg', type: 'number'),
         new OA\Property(property: 'sides', type: 'array', items: new OA\Items(required: ['at', 'sides'], properties: [new OA\Property(property: 'at', type: 'string'), new OA\Property(property: 'sides', type: 'array', items: new OA\Items(type: 'string'))], type: 'object')),
-        new OA\Property(property: 'windows', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimeStretch')), new OA\Property(property: 'sentence', type: 'string'),
+        new OA\Property(property: 'windows', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimeStretch')), new OA\Property(property: 'sentence', type: 'string', nullable: true),
     ], type: 'object', nullable: true),
 ], type: 'object')]
 #[OA\Schema(schema: 'Exposure', required: ['fps', 'iso', 'aperture', 'shutter', 'scene_ev', 'filter', 'white_balance_k', 'diffraction_from_f', 'sharp_from_m', 'warnings', 'camera', 'scenes'], properties: [
@@ -148,7 +149,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'problem', required: ['place', 'message', 'expected'], properties: [new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'message', type: 'string'), new OA\Property(property: 'expected', type: 'string')], type: 'object', nullable: true),
     new OA\Property(property: 'batteries', required: ['count', 'minutes', 'reserve', 'temperature_c', 'usable_min', 'cold_share'], properties: [new OA\Property(property: 'count', type: 'integer'), new OA\Property(property: 'minutes', type: 'number'), new OA\Property(property: 'reserve', type: 'number'), new OA\Property(property: 'temperature_c', type: 'number'), new OA\Property(property: 'usable_min', type: 'number'), new OA\Property(property: 'cold_share', type: 'number')], type: 'object', nullable: true),
     new OA\Property(property: 'light', ref: '#/components/schemas/SunDay'),
-    new OA\Property(property: 'return', required: ['height_m', 'tallest', 'top_m', 'margin_m', 'over_ceiling', 'sentence'], properties: [new OA\Property(property: 'height_m', type: 'number'), new OA\Property(property: 'tallest', type: 'string', nullable: true), new OA\Property(property: 'top_m', type: 'number'), new OA\Property(property: 'margin_m', type: 'number'), new OA\Property(property: 'over_ceiling', type: 'boolean'), new OA\Property(property: 'sentence', type: 'string')], type: 'object'),
+    new OA\Property(property: 'return', ref: '#/components/schemas/ReturnHeight'),
     new OA\Property(property: 'lists', type: 'array', items: new OA\Items(required: ['id', 'title', 'items'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'items', type: 'array', items: new OA\Items(required: ['id', 'text'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'text', type: 'string')], type: 'object'))], type: 'object')),
     new OA\Property(property: 'cautions', type: 'array', items: new OA\Items(required: ['id', 'text', 'ask', 'shots', 'dated'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'ask', type: 'string'), new OA\Property(property: 'shots', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'dated', type: 'string')], type: 'object')),
     new OA\Property(property: 'cards', type: 'array', items: new OA\Items(ref: '#/components/schemas/DayCard')), new OA\Property(property: 'log', ref: '#/components/schemas/FieldLog'), new OA\Property(property: 'missing', type: 'array', items: new OA\Items(type: 'string')),

@@ -9,6 +9,8 @@ use App\Actions\RigChanged;
 use App\Actions\SiteChanged;
 use App\Http\Resources\RigResource;
 use App\Http\Resources\SiteResource;
+use App\Spoken;
+use Documents\Wire;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -55,7 +57,7 @@ final readonly class Problem
         $previous = $error->getPrevious();
 
         return match (true) {
-            $error instanceof Refusal => new self(422, 'refused', 'This can’t be done as it stands', $error->getMessage(), [self::error($error->place, $error->getMessage(), $error->expected)]),
+            $error instanceof Refusal => new self(422, 'refused', 'This can’t be done as it stands', Spoken::to()->say($error->fact), [self::refused($error)]),
             $error instanceof RigChanged => self::changed($error),
             $error instanceof SiteChanged => new self(409, 'changed', 'Somebody saved first', $error->getMessage(), [], ['latest' => new SiteResource($error->latest)]),
             $error instanceof DayChanged => new self(409, 'changed', 'Somebody saved first', $error->getMessage(), [], ['version' => $error->latest->version]),
@@ -72,7 +74,7 @@ final readonly class Problem
 
     private static function changed(RigChanged $error): self
     {
-        $plain = static fn (array $changes): array => array_map(static fn (Difference $change): array => $change->toArray(), $changes);
+        $plain = static fn (array $changes): array => array_map(static fn (Difference $change): mixed => Wire::write($change->toArray(), Spoken::to()), $changes);
 
         return new self(409, 'changed', 'Somebody saved first', $error->getMessage(), [], [
             'latest' => new RigResource($error->latest),
@@ -104,6 +106,14 @@ final readonly class Problem
         };
 
         return new self($status, $type, $title, $detail);
+    }
+
+    /** @return array{place: string, message: string, expected: string} */
+    private static function refused(Refusal $refusal): array
+    {
+        $speaker = Spoken::to();
+
+        return self::error($refusal->place, $speaker->say($refusal->fact), $speaker->say($refusal->expected));
     }
 
     /** @return array{place: string, message: string, expected: string} */

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\Storage;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 use Larkspur\Telemetry\ColumnMapping as Mapping;
@@ -58,7 +59,7 @@ final class FlightLog extends Model
      */
     public function read(): Telemetry
     {
-        $stream = Storage::readStream($this->path()) ?? throw new Refusal('The bytes of this log are not on the disk any more.', 'log');
+        $stream = Storage::readStream($this->path()) ?? throw new Refusal(Fact::of('log.bytes-gone'), 'log');
         try {
             return Formats::reader($this->file_name, $this->columns === null ? null : Mapping::read(Fields::of($this->columns)))->read($stream)->withSha256($this->sha256);
         } finally {
@@ -69,11 +70,11 @@ final class FlightLog extends Model
     /** Where the bytes lie on the storage disk. */
     public function path(): string
     {
-        return self::pathOf($this->sha256);
+        return self::pathOf($this->sha256, $this->file_name);
     }
 
-    public static function pathOf(string $sha256): string
+    public static function pathOf(string $sha256, string $fileName): string
     {
-        return 'logs/'.substr($sha256, 0, 2).'/'.$sha256.'.csv';
+        return 'logs/'.substr($sha256, 0, 2).'/'.$sha256.'.'.Formats::ending($fileName);
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use Larkspur\Choreography\Plan;
+use Documents\Plan\Frame;
 
 /** One small picture of a move as an SVG for paper: horizon, thirds, what stands there, and the subject's mark. */
 final class FrameSvg
 {
-    /** @param  array<string, mixed>  $frame  as Choreography\Plan gives it */
+    /** @param  array<string, mixed>  $frame  as a plan's document has it */
     public static function image(array $frame, float $aspect, float $width = 320): string
     {
         $height = $width / $aspect;
@@ -34,12 +34,12 @@ final class FrameSvg
      * The part of a convex outline that lies in the frame: cut off at one edge after the other (I. E. Sutherland and G. W. Hodgman,
      * Comm. ACM 17 (1974) 32-42), for not every printer cuts by itself.
      *
-     * @param  list<array{int, int}>  $outline  as Choreography\Plan gives it
+     * @param  list<array{int, int}>  $outline  as a plan's document has it
      * @return list<array{float, float}> fractions of the frame from its centre
      */
     private static function within(array $outline): array
     {
-        $outline = array_map(static fn (array $p): array => [$p[0] / Plan::GRAIN, $p[1] / Plan::GRAIN], $outline);
+        $outline = array_map(static fn (array $p): array => [$p[0] / Frame::GRAIN, $p[1] / Frame::GRAIN], $outline);
         foreach ([[0, 1], [0, -1], [1, 1], [1, -1]] as [$axis, $sign]) {
             $kept = [];
             foreach ($outline as $k => $p) {

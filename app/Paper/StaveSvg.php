@@ -33,7 +33,7 @@ final class StaveSvg
         foreach ($lanes as $k => $press) {
             $middle = $lane * $k + $lane / 2;
             $points = [];
-            foreach ($plan['fingers'][$press['finger']] as $i => $travel) {
+            foreach (((array) $plan['fingers'])[$press['finger']] as $i => $travel) {
                 $points[] = sprintf('%.1F,%.1F', $x($times[$i]), $middle - $travel * ($lane / 2 - 3));
             }
             $svg .= sprintf('<line x1="%d" y1="%.1F" x2="%d" y2="%.1F" stroke="#5C5878" stroke-width="1"/>', self::LEFT, $middle, $width - 6, $middle)

@@ -22,12 +22,16 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
+use Words\PhraseBook;
 
 /** What the application sets once, at its start. */
 final class AppServiceProvider extends ServiceProvider
 {
     /** @var array<class-string, class-string> what stands in for the outside world where there is none; each is labelled as simulated */
     public array $bindings = [WeatherService::class => SimulatedWeather::class, GroundHeights::class => SimulatedGroundHeights::class, LightMeter::class => SimulatedLightMeter::class];
+
+    /** @var array<class-string, class-string> phrases are compiled once */
+    public array $singletons = [PhraseBook::class => PhraseBook::class];
 
     public function boot(): void
     {

@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\CommandLine;
 
+use Documents\Move\MoveDocument;
+use Documents\Plan\ExpectationDocument;
+use Documents\Plan\PlanDocument;
+use Documents\Score\ScoreDocument;
+use Documents\Wire;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
 use Larkspur\Flight\OperatorHabits;
@@ -19,20 +25,23 @@ use Larkspur\Geo\LocalFrame;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Move;
-use Larkspur\Move\Parameter;
 use Larkspur\Refusal;
 use Larkspur\Rig\Rig;
 use Larkspur\Rig\RigFile;
-use Larkspur\Rig\StepFit;
-use Larkspur\Rig\StepTest;
 use Larkspur\Scoring\Expectation;
+use Larkspur\Scoring\Fault\FaultKinds;
+use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
-use Larkspur\Scoring\Verdict;
+use Larkspur\Telemetry\Analysis\StepFit;
+use Larkspur\Telemetry\Analysis\StepTest;
 use Larkspur\Telemetry\ColumnMapping;
 use Larkspur\Telemetry\ColumnsUnknown;
 use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
 use Larkspur\Telemetry\LogReader;
+use Words\Measures;
+use Words\Reader;
+use Words\Speaker;
 
 /** The command line: the same core classes as the application's, with files in place of a database. */
 final class CommandLine
@@ -66,7 +75,7 @@ final class CommandLine
      * @param  resource  $out
      * @param  resource  $err
      */
-    public function __construct(private mixed $out, private mixed $err)
+    public function __construct(private mixed $out, private mixed $err, private Speaker $speaker = new Speaker)
     {
     }
 
@@ -98,7 +107,7 @@ final class CommandLine
 
             return self::WRONG_USAGE;
         } catch (Refusal $refusal) {
-            fwrite($this->err, $refusal->line()."\n");
+            fwrite($this->err, $this->speaker->refusal($refusal)."\n");
 
             return self::BAD_INPUT;
         }
@@ -106,18 +115,23 @@ final class CommandLine
 
     private function plan(string $file, bool $json): int
     {
-        $plan = Planner::plan(self::shot($file));
-        $expectation = Expectation::of($plan);
+        $shot = self::shot($file);
+        $plan = Planner::plan($shot);
+        $expectation = ExpectationDocument::of(Expectation::of($plan));
+        $summary = Fact::all($plan->summary(), $expectation->sentence);
+        $speaker = $this->speaker->to(new Reader(sticks: $shot->sticks));
         if ($json) {
-            return $this->say(self::json($expectation->toArray()));
+            return $this->say(self::json([
+                ...Wire::document(PlanDocument::of($plan), $speaker), 'summary' => $speaker->say($summary), 'expected' => Wire::write($expectation->expected, $speaker),
+            ]));
         }
-        $lines = [$plan->summary().' '.$expectation->sentence()];
+        $lines = [$speaker->say($summary)];
         foreach ($plan->cues() as $cue) {
-            $lines[] = sprintf('%8s  %s', Verdict::clock($cue->t), $cue->text);
+            $lines[] = sprintf('%8s  %s', Measures::clock($cue->t), $speaker->say($cue->text));
         }
         $signs = [Finding::OK => 'ok', Finding::NOTE => 'note', Finding::BROKEN => 'BROKEN'];
         foreach ($plan->findings as $finding) {
-            $lines[] = sprintf('%8s  %s%s', $signs[$finding->state], $finding->text, $finding->mendText === '' ? '' : ' '.$finding->mendText);
+            $lines[] = sprintf('%8s  %s', $signs[$finding->state], $speaker->say(Fact::all($finding->text, $finding->mendText)));
         }
 
         return $this->say(implode("\n", $lines)."\n");
@@ -150,20 +164,29 @@ final class CommandLine
         $number = self::integer($options, 'take');
         $score = Scorer::score(self::log($file, $options), self::intent($options), $number);
         if (isset($options['json'])) {
-            return $this->say(self::json($score->toArray()));
-        }
-        $lines = [sprintf('%.0f (give or take %.0f): %s. %s', $score->score, $score->uncertainty, $score->verdict->headline, $score->verdict->reason)];
-        foreach ($score->facets as $facet) {
-            $lines[] = sprintf('  %-6s %3s  %s', $facet->name, $facet->score === null ? '-' : round($facet->score), $facet->why);
-        }
-        foreach ($score->toArray()['faults'] as $fault) {
-            $lines[] = sprintf('  %8s  %s%s, %s. %s %s', Verdict::clock($fault['t_s']), $fault['name'], $fault['axis'] === 'all' ? '' : ' on '.$fault['axis'], $fault['severity'], $fault['picture'], $fault['try']);
-        }
-        foreach ($score->remarks as $remark) {
-            $lines[] = '  '.$remark;
+            return $this->say(self::json(Wire::document(ScoreDocument::of($score), $this->speaker)));
         }
 
-        return $this->say(implode("\n", $lines)."\n");
+        return $this->say(implode("\n", $this->judgement($score))."\n");
+    }
+
+    /** @return list<string> */
+    private function judgement(Score $score): array
+    {
+        $said = $this->speaker->say(...);
+        $lines = [sprintf('%.0f (give or take %.0f): %s. %s', $score->score, $score->uncertainty, $said($score->verdict->headline), $said($score->verdict->reason))];
+        foreach ($score->facets as $facet) {
+            $lines[] = sprintf('  %-6s %3s  %s', $said(Fact::of("petal.$facet->id")), $facet->score === null ? '-' : round($facet->score), $said($facet->why));
+        }
+        foreach ($score->faults as $fault) {
+            $about = $said(FaultKinds::name($fault->id)).($fault->axis === 'all' ? '' : ' on '.$fault->axis);
+            $lines[] = sprintf('  %8s  %s, %s. %s', Measures::clock($fault->t), $about, $fault->grade(), $said(Fact::all($fault->picture, FaultKinds::cue($fault->id))));
+        }
+        foreach ($score->remarks as $remark) {
+            $lines[] = '  '.$said($remark);
+        }
+
+        return $lines;
     }
 
     /** @param  array<string, string>  $options */
@@ -173,7 +196,7 @@ final class CommandLine
         foreach (Scorer::takes(self::log($file, $options), self::intent($options)) as $i => $take) {
             $takes[] = [
                 'number' => $i + 1,
-                'take' => ['from_s' => round($take['from'], 1), 'to_s' => round($take['to'], 1)],
+                'take' => ['from_s' => round($take['window']->from, 1), 'to_s' => round($take['window']->to, 1)],
                 'move' => ['id' => $take['recognition']->move, 'confidence' => round($take['recognition']->confidence, 3), 'given' => false],
             ];
         }
@@ -181,7 +204,7 @@ final class CommandLine
             return $this->say(self::json($takes));
         }
         $lines = array_map(static fn (array $take): string => sprintf(
-            'take %d  %s to %s  looks like %s (%.0f %% sure)', $take['number'], Verdict::clock($take['take']['from_s']), Verdict::clock($take['take']['to_s']), $take['move']['id'], 100 * $take['move']['confidence'],
+            'take %d  %s to %s  looks like %s (%.0f %% sure)', $take['number'], Measures::clock($take['take']['from_s']), Measures::clock($take['take']['to_s']), $take['move']['id'], 100 * $take['move']['confidence'],
         ), $takes);
 
         return $this->say(($lines === [] ? 'No take: nothing moves the picture for three seconds.' : implode("\n", $lines))."\n");
@@ -198,7 +221,7 @@ final class CommandLine
         $log = self::log($in, $options);
         $this->write($writer->write($log), $out);
         foreach ($log->notes as $note) {
-            fwrite($this->err, sprintf("%s: %s%s\n", $in, $note->line === null ? '' : "line {$note->line}: ", $note->text));
+            fwrite($this->err, sprintf("%s: %s%s\n", $in, $note->line === null ? '' : "line {$note->line}: ", $this->speaker->say($note->text)));
         }
 
         return self::DONE;
@@ -211,7 +234,7 @@ final class CommandLine
             self::opened($file, Formats::reader($file));
         } catch (ColumnsUnknown $unknown) {
             foreach ($unknown->guess->columns as $name => $column) {
-                fwrite($this->err, sprintf("%s: “%s” in %s, %s%s\n", $name, $column['column'], $column['unit'] === '' ? 'words' : $column['unit'], $column['why'], $column['sure'] ? '' : ' (please check)'));
+                fwrite($this->err, sprintf("%s: “%s” in %s, %s%s\n", $name, $column['column'], $column['unit'] === '' ? 'words' : $column['unit'], $this->speaker->say($column['why']), $column['sure'] ? '' : ' (please check)'));
             }
             foreach (array_diff(ColumnMapping::NEEDED, array_keys($unknown->guess->columns)) as $missing) {
                 fwrite($this->err, "{$missing}: no column seems to state it\n");
@@ -259,12 +282,14 @@ final class CommandLine
     /** @param  list<string>  $files  none */
     private function moves(array $files, bool $json): int
     {
-        $moves = array_map(static fn (Move $move): array => [...$move->about()->toArray(), 'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->toArray(), $move->parameters())], Catalogue::all());
         if ($json) {
-            return $this->say(self::json($moves));
+            return $this->say(self::json(Wire::write(array_map(MoveDocument::of(...), Catalogue::all()), $this->speaker)));
         }
 
-        return $this->say(implode('', array_map(static fn (array $move): string => sprintf("%-26s level %d  %s\n", $move['id'], $move['level'], $move['does']), $moves)));
+        return $this->say(implode('', array_map(
+            fn (Move $move): string => sprintf("%-26s level %d  %s\n", $move->about()->id, $move->about()->level, $this->speaker->say($move->about()->does())),
+            Catalogue::all(),
+        )));
     }
 
     /** @return list<Slip> */
@@ -304,7 +329,7 @@ final class CommandLine
     {
         $stream = is_file($file) ? @fopen($file, 'rb') : false;
         if ($stream === false) {
-            throw new Refusal('There is no such file, or it can’t be opened.', '', 'a flight log');
+            throw new Refusal(Fact::of('file.not-there'), '', Fact::of('expected.flight-log'));
         }
         try {
             return $reader->read($stream)->withSha256((string) hash_file('sha256', $file));
@@ -326,7 +351,11 @@ final class CommandLine
         try {
             return $read();
         } catch (Refusal $refusal) {
-            throw new Refusal($refusal->getMessage(), trim($file.': '.$refusal->place, ': '), $refusal->expected.($refusal instanceof ColumnsUnknown ? ', or --columns (“larkspur columns” guesses them)' : ''));
+            $expected = $refusal->expected;
+            throw new Refusal(
+                $refusal->fact, trim($file.': '.$refusal->place, ': '),
+                $refusal instanceof ColumnsUnknown && $expected !== null ? Fact::of('expected.or-columns', expected: $expected) : $expected,
+            );
         }
     }
 
@@ -334,12 +363,12 @@ final class CommandLine
     {
         $text = is_file($file) ? @file_get_contents($file) : false;
         if ($text === false) {
-            throw new Refusal('There is no such file, or it can’t be opened.', '', 'a JSON file');
+            throw new Refusal(Fact::of('file.not-there'), '', Fact::of('expected.json-file'));
         }
         try {
             return json_decode($text, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $error) {
-            throw new Refusal('This is not JSON: '.lcfirst($error->getMessage()).'.', '', 'a JSON object');
+            throw new Refusal(Fact::of('file.not-json', why: lcfirst($error->getMessage())), '', Fact::of('expected.json-object'));
         }
     }
 
@@ -348,7 +377,7 @@ final class CommandLine
     {
         $stream = @fopen($file, 'wb');
         if ($stream === false) {
-            throw new Refusal('This file can’t be written.', $file, 'a folder that exists and may be written to');
+            throw new Refusal(Fact::of('file.not-writable'), $file, Fact::of('expected.folder-to-write-to'));
         }
         foreach ($pieces as $piece) {
             fwrite($stream, $piece);

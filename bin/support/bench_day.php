@@ -5,9 +5,11 @@
 declare(strict_types=1);
 
 use Demo\Rigs;
+use Documents\Plan\PlanDocument;
+use Documents\Wire;
 use Larkspur\Choreography\Brief;
+use Larkspur\Choreography\Notes\ShotNotes;
 use Larkspur\Choreography\Planner;
-use Larkspur\Choreography\Reading\ShotReading;
 use Larkspur\Choreography\Shot;
 use Larkspur\Fields;
 use Larkspur\FlightDay\Batteries;
@@ -17,6 +19,7 @@ use Larkspur\FlightDay\OrderSearch;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\SeededNoise;
 use Larkspur\Measure\Statistics;
+use Words\Speaker;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -52,10 +55,10 @@ $plans = $readings = [];
 for ($k = 0; $k < 40; $k++) {
     $began = hrtime(true);
     $plan = Planner::plan(Shot::read(Fields::of($document($solids))));
-    json_encode($plan->toArray(10), JSON_THROW_ON_ERROR);
+    json_encode(Wire::document(PlanDocument::of($plan, 10), new Speaker), JSON_THROW_ON_ERROR);
     $plans[] = (hrtime(true) - $began) / 1e6;
     $began = hrtime(true);
-    ShotReading::of(Planner::plan(Shot::read(Fields::of($document(array_slice($solids, 0, 8))))), new Brief, 3840);
+    ShotNotes::of(Planner::plan(Shot::read(Fields::of($document(array_slice($solids, 0, 8))))), new Brief, 3840);
     $readings[] = (hrtime(true) - $began) / 1e6;
 }
 foreach ([['a day of 24 shots and 6 batteries, solved', $days, 'under 2000 ms, never worse than by light: '.($worse === 0 ? 'never' : "$worse times")], ['a plan among 300 obstacles, read, planned and written', array_slice($plans, 5), ''], ['all that is read off a shot, its variants planned', array_slice($readings, 5), '']] as [$what, $spent, $bar]) {

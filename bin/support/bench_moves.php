@@ -14,9 +14,9 @@ use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
-use Larkspur\Scoring\Lesson;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
+use Larkspur\Training\Lesson;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 

@@ -14,13 +14,13 @@ use Larkspur\Flight\StepFlight;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Measure\Statistics;
-use Larkspur\Rig\Advice;
 use Larkspur\Rig\AdviceWish;
 use Larkspur\Rig\Craft;
 use Larkspur\Rig\Hands;
 use Larkspur\Rig\House;
-use Larkspur\Rig\StepTest;
-use Larkspur\Scoring\Lesson;
+use Larkspur\Rig\SettingsAdvice;
+use Larkspur\Telemetry\Analysis\StepTest;
+use Larkspur\Training\Lesson;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -37,7 +37,7 @@ foreach (House::cases() as $house) {
             array_push($demands, ...ShotDemands::of(Planner::plan($shot), $moves[$k]));
         }
         $planned = hrtime(true);
-        Advice::of($craft, $craft->stock->mode('standard'), $demands, new AdviceWish($house, (new Hands)->nudge(), 0.25, 0.65))->toArray();
+        SettingsAdvice::of($craft, $craft->stock->mode('standard'), $demands, new AdviceWish($house, (new Hands)->nudge(), 0.25, 0.65))->toArray();
         $spent['plan'][] = ($planned - $began) / 1e6;
         $spent['solve'][] = (hrtime(true) - $planned) / 1e6;
     }

@@ -9,6 +9,7 @@
 declare(strict_types=1);
 
 use Larkspur\Choreography\Plan;
+use Larkspur\Controls\Finger;
 use Larkspur\Flight;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
@@ -19,8 +20,7 @@ use Larkspur\Measure\SeededNoise;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
 use Larkspur\Refusal;
-use Larkspur\Rig\Finger;
-use Larkspur\Scoring\Fault;
+use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
@@ -63,7 +63,7 @@ function judged(FlightLog $log, Plan $plan): ?Score
     try {
         // The longest take is the one that was meant.
         $takes = Scorer::takes($log);
-        $lengths = array_map(static fn (array $take): float => $take['to'] - $take['from'], $takes);
+        $lengths = array_map(static fn (array $take): float => $take['window']->to - $take['window']->from, $takes);
 
         return $lengths === [] ? null : Scorer::score($log, $plan->move->intent, 1 + (int) array_search(max($lengths), $lengths, true));
     } catch (Refusal $refusal) {
@@ -122,7 +122,7 @@ foreach (MOVES as $move) {
             if ($takes !== []) {
                 $recognised++;
                 $family = Catalogue::move($move)->about()->family;
-                $lengths = array_map(static fn (array $take): float => $take['to'] - $take['from'], $takes);
+                $lengths = array_map(static fn (array $take): float => $take['window']->to - $take['window']->from, $takes);
                 $named = $takes[(int) array_search(max($lengths), $lengths, true)]['recognition']->move;
                 $right += $named === $family ? 1 : 0;
                 if ($named !== $family) {
@@ -189,7 +189,7 @@ foreach (MOVES as $move) {
                 break;
             }
         }
-        if (Catalogue::move($move)->judging($plan->move->intent)->role(Larkspur\Move\Axis::Climb)->name === 'Still' && $hold > 5) {
+        if (Catalogue::move($move)->judging($plan->move->intent)->role(Larkspur\Controls\Axis::Climb)->name === 'Still' && $hold > 5) {
             $bounce = abs($mode->travelFor(Finger::Climb, 1.7));
             $bobbed = SimulatedOperator::fly($plan, OperatorHabits::ofLevel(4, $seed)->slipping(new Slip('bounce', Finger::Climb, $at, $bounce, 3.2)), Wind::still(), $seed);
             $found['bobbing'][1]++;

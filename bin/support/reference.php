@@ -14,10 +14,10 @@ use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Measure\CircleFit;
 use Larkspur\Measure\Series;
 use Larkspur\Measure\Statistics;
-use Larkspur\Scoring\Lesson;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
 use Larkspur\Telemetry\FlightCsvWriter;
+use Larkspur\Training\Lesson;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 

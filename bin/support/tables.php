@@ -8,20 +8,23 @@
 declare(strict_types=1);
 
 use Larkspur\Camera\Lens;
-use Larkspur\Move\Axis;
+use Larkspur\Controls\Axis;
+use Larkspur\Fact;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\Role;
 use Larkspur\Move\Move;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Role;
-use Larkspur\Scoring\Anchored;
-use Larkspur\Scoring\FaultKinds;
+use Larkspur\Scoring\Fault\FaultKinds;
+use Larkspur\Scoring\MetricScale;
+use Words\Speaker;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 [$_, $docs, $folder] = $argv;
+$say = (new Speaker)->say(...);
 
 $judging = static fn (Move $move): Judging => $move->judging(new Intent($move->about()->id, null, null, 0.5, 0.5, Lens::assumed(), null, []));
 $row = static fn (string ...$cells): string => '| '.implode(' | ', $cells)." |\n";
@@ -48,33 +51,33 @@ foreach (Group::cases() as $group) {
     if ($moves === []) {
         continue;
     }
-    $text .= "\n## {$group->words()}\n\n".$row('move', 'level', 'fingers', 'what it does', 'clean', 'asked of the axes', 'dials', 'needs').'|'.str_repeat(' --- |', 8)."\n";
+    $text .= "\n## {$say($group->words())}\n\n".$row('move', 'level', 'fingers', 'what it does', 'clean', 'asked of the axes', 'dials', 'needs').'|'.str_repeat(' --- |', 8)."\n";
     foreach ($moves as $move) {
         $about = $move->about();
         $text .= $row(
-            "**{$about->name}** `{$about->id}`", (string) $about->level, $about->fingering->text === '' ? 'none' : str_replace(' > ', ', then ', $about->fingering->text), $about->does, $about->clean, $asks($judging($move)),
+            "**{$say($about->name())}** `{$about->id}`", (string) $about->level, $about->fingering->text === '' ? 'none' : str_replace(' > ', ', then ', $about->fingering->text), $say($about->does()), $say($about->clean()), $asks($judging($move)),
             implode(', ', array_map(static fn (Parameter $parameter): string => "`{$parameter->id}`", $move->parameters())), $about->needs === [] ? 'nothing' : implode(', ', array_map(static fn (string $id): string => "`$id`", $about->needs)),
         );
     }
 }
 $text .= "\n## What goes wrong in each, and the cue against it\n\n".$row('move', 'fault', 'cue').'|'.str_repeat(' --- |', 3)."\n";
 foreach (Catalogue::all() as $move) {
-    foreach ($move->about()->faults as $fault => $cue) {
-        $text .= $row("`{$move->about()->id}`", FaultKinds::name($fault), $cue);
+    foreach ($move->about()->faults as $fault) {
+        $text .= $row("`{$move->about()->id}`", $say(FaultKinds::name($fault)), $say($move->about()->cueAgainst($fault)));
     }
 }
 $text .= "\n## Dials\n\n".$row('dial', 'is', 'from', 'to', 'unit').'|'.str_repeat(' --- |', 5)."\n";
 foreach (Parameter::vocabulary() as $parameter) {
     $text .= $parameter->choices !== []
-        ? $row("`{$parameter->id}`", $parameter->label, implode(', ', $parameter->choices), '', '')
-        : $row("`{$parameter->id}`", $parameter->label, $figure($parameter->least), $figure($parameter->most), $parameter->unit);
+        ? $row("`{$parameter->id}`", $say($parameter->label()), implode(', ', $parameter->choices), '', '')
+        : $row("`{$parameter->id}`", $say($parameter->label()), $figure($parameter->least), $figure($parameter->most), $parameter->unit);
 }
 file_put_contents("$folder/moves.md", $text);
 
 // The tables of the scoring.
 $anchors = $row('figure', 'anchors: value → score').'| --- | --- |'."\n";
-foreach (Anchored::cases() as $case) {
-    $anchors .= $row($case->words(), implode(', ', array_map(static fn (array $point): string => $figure($point[0]).' → '.$figure($point[1]), $case->points())));
+foreach (MetricScale::cases() as $case) {
+    $anchors .= $row($say(Fact::of("scale.$case->value")), implode(', ', array_map(static fn (array $point): string => $figure($point[0]).' → '.$figure($point[1]), $case->points())));
 }
 $kinds = [];
 foreach (Catalogue::all() as $move) {
@@ -88,7 +91,7 @@ foreach ($kinds as $key => $ids) {
 }
 $faults = $row('fault', 'rank', 'what to try').'| --- | --- | --- |'."\n";
 foreach (FaultKinds::ids() as $id) {
-    $faults .= $row(FaultKinds::name($id)." `$id`", (string) FaultKinds::rank($id), FaultKinds::cue($id));
+    $faults .= $row($say(FaultKinds::name($id))." `$id`", (string) FaultKinds::of($id)->rank(), $say(FaultKinds::cue($id)));
 }
 $scoring = (string) file_get_contents("$docs/scoring.md");
 foreach (['anchors' => $anchors, 'weights' => $weights, 'faults' => $faults] as $name => $table) {

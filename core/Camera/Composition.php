@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Larkspur\Camera;
 
+use Larkspur\Fact;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
 use Larkspur\Refusal;
 
 /**
@@ -65,7 +67,7 @@ final readonly class Composition
             $high = $reached === null ? $high : $tilt;
         }
         if ($low === null || $low === 40 * Angle::DEGREE) {
-            throw new Refusal('From that height no tilt gives this picture.', 'frame.height_m', $low === null ? sprintf('at most %.1f m, or a smaller share of the frame', max(0.0, $most)) : 'a lens that stands higher');
+            throw new Refusal(Fact::of('composition.height-tilt-gives-picture'), 'frame.height_m', $low === null ? Fact::of('composition.most-smaller-share-frame', most: Quantity::metres(max(0.0, $most))) : Fact::of('composition.lens-stands-higher'));
         }
         for ($k = 0; $k < 50; $k++) {
             $tilt = ($low + $high) / 2;
@@ -79,12 +81,12 @@ final readonly class Composition
     public static function seenAt(Lens $lens, float $subject, float $fills, float $middle, float $tilt): self
     {
         if ($subject <= 0 || $fills <= 0 || $fills > 0.95) {
-            throw new Refusal('A subject of no height, or one that fills the whole frame, can’t be composed.', 'frame.fills', 'a share from 0.01 to 0.95 of the frame, and a subject of some height');
+            throw new Refusal(Fact::of('composition.subject-height-one-fills'), 'frame.fills', Fact::of('composition.share-0-01-0'));
         }
         $top = $tilt + atan(2 * ($middle + $fills / 2) * $lens->halfHeight);
         $foot = $tilt + atan(2 * ($middle - $fills / 2) * $lens->halfHeight);
         if ($top >= M_PI_2 - 0.02 || $foot <= -M_PI_2 + 0.02) {
-            throw new Refusal('For that picture the lens would have to look straight up or down.', 'frame', 'a smaller share, or a place nearer to the middle');
+            throw new Refusal(Fact::of('composition.picture-lens-would-look'), 'frame', Fact::of('composition.smaller-share-place-nearer'));
         }
         $distance = $subject / (tan($top) - tan($foot));
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Camera;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /**
@@ -15,7 +16,7 @@ final readonly class Exposure
     public function __construct(public float $aperture, public Shutter $shutter, public float $iso)
     {
         if (! ($aperture > 0) || ! ($iso > 0)) {
-            throw new Refusal('An aperture and an ISO are above 0.', $aperture > 0 ? 'iso' : 'aperture', 'a number above 0');
+            throw new Refusal(Fact::of('exposure.aperture-iso-above-0'), $aperture > 0 ? 'iso' : 'aperture', Fact::of('exposure.number-above-0'));
         }
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Larkspur\Camera;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
-use Larkspur\Rig\CraftCamera;
 
 /**
  * What a camera is set to before a shot: the shutter by the frame rate, the filter by the light, one white balance for the whole shot, and
@@ -17,7 +17,7 @@ final readonly class ExposurePlan
 {
     private const OFF = 0.5;
 
-    /** @param  list<string>  $warnings */
+    /** @param  list<Fact>  $warnings */
     private function __construct(
         public float $fps,
         public Exposure $exposure,
@@ -51,24 +51,24 @@ final readonly class ExposurePlan
         $circle = hypot($camera->sensorWidth, $camera->sensorHeight) / 1500;
         $warnings = [];
         if ($automaticWhite) {
-            $warnings[] = sprintf('White balance on automatic: the colour will drift while you fly. Fix it, %d K to start with.', $scene->kelvin());
+            $warnings[] = Fact::of('exposure-plan.white-balance-automatic-colour', kelvin: $scene->kelvin());
         }
         if ($clipped > 0) {
             $warnings[] = (new Histogram($clipped))->words();
         }
         if ($filter->factor > 1 && $scene->isDark()) {
-            $warnings[] = sprintf('%s in light as dark as this: take it off, and check that no filter is left on from the day.', $filter->words());
+            $warnings[] = Fact::of('exposure-plan.light-dark-take-off', words: $filter->words());
         }
         if ($stops < -self::OFF) {
-            $warnings[] = sprintf('Too dark by %.1f stops without any filter: open the aperture, raise the ISO, or wait for light.', -$stops);
+            $warnings[] = Fact::of('exposure-plan.too-dark-stops-without', stops: -$stops);
         } elseif (abs($left) > self::OFF) {
-            $warnings[] = sprintf('The nearest filter in the bag leaves it %.1f stops %s: change the ISO or the aperture by as much.', abs($left), $left > 0 ? 'too bright' : 'too dark');
+            $warnings[] = Fact::of('exposure-plan.nearest-filter-bag-leaves', left: abs($left), value: $left > 0 ? Fact::of('exposure-plan.too-bright') : Fact::of('exposure-plan.too-dark'));
         }
         if ($aperture > $limit + 0.05) {
-            $warnings[] = sprintf('At f/%s diffraction softens the picture; up to f/%s does not. A stronger filter does the same without.', Fields::figure($aperture), Fields::figure(floor($limit * 10) / 10));
+            $warnings[] = Fact::of('exposure-plan.f-diffraction-softens-picture', aperture: Fields::written($aperture), limit: Fields::written(floor($limit * 10) / 10));
         }
         if ($aperture < Statistics::least($camera->apertures) - 0.01 || $aperture > Statistics::greatest($camera->apertures) + 0.01) {
-            throw new Refusal(sprintf('This camera has no f/%s.', Fields::figure($aperture)), 'aperture', sprintf('f/%s to f/%s', Fields::figure(Statistics::least($camera->apertures)), Fields::figure(Statistics::greatest($camera->apertures))));
+            throw new Refusal(Fact::of('exposure-plan.camera-f', aperture: Fields::written($aperture)), 'aperture', Fact::of('exposure-plan.f-f', least: Fields::written(Statistics::least($camera->apertures)), greatest: Fields::written(Statistics::greatest($camera->apertures))));
         }
 
         return new self($fps, $exposure, $wanted, $value, $stops, $filter, $left, $kelvin ?? $scene->kelvin(), $limit, Sharpness::hyperfocal($focal, $aperture, $circle) / 2, $warnings);

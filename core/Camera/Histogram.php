@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Camera;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
@@ -23,7 +24,7 @@ final readonly class Histogram
     public function __construct(public float $clipped, public float $crushed = 0.0)
     {
         if ($clipped < 0 || $crushed < 0 || $clipped + $crushed > 100) {
-            throw new Refusal('Shares of a picture are 0 to 100 %, and together no more.', 'clipped', 'percent of the picture');
+            throw new Refusal(Fact::of('histogram.shares-picture-0-100'), 'clipped', Fact::of('histogram.percent-picture'));
         }
     }
 
@@ -39,15 +40,15 @@ final readonly class Histogram
         };
     }
 
-    public function words(): string
+    public function words(): Fact
     {
         $change = $this->change();
 
         return match (true) {
-            $change < 0 => sprintf('%s %% of the picture is white for ever. Lower the exposure by %.1f and look again.', Fields::figure(round($this->clipped, 1)), -$change),
-            $change > 0 => sprintf('%s %% of the picture is black. Raise the exposure by %.1f, if nothing bright then touches the right edge.', Fields::figure(round($this->crushed, 1)), $change),
-            $this->clipped > 0 => 'Only a glint touches the right edge: leave it.',
-            default => 'Nothing touches the right edge: leave it.',
+            $change < 0 => Fact::of('histogram.picture-white-ever-lower', clipped: Fields::written(round($this->clipped, 1)), change: -$change),
+            $change > 0 => Fact::of('histogram.picture-black-raise-exposure', crushed: Fields::written(round($this->crushed, 1)), change: $change),
+            $this->clipped > 0 => Fact::of('histogram.only-glint-touches-right'),
+            default => Fact::of('histogram.nothing-touches-right-edge'),
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Camera;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /** A grey filter by its factor F: log2 F stops, density log10 F. Factor 1 is none. */
@@ -15,7 +16,7 @@ final readonly class NdFilter
     public function __construct(public float $factor)
     {
         if (! ($factor >= 1)) {
-            throw new Refusal('A grey filter’s factor is 1 or more.', 'nd', 'a factor such as 16');
+            throw new Refusal(Fact::of('nd-filter.grey-filters-factor-1'), 'nd', Fact::of('nd-filter.factor-such-16'));
         }
     }
 
@@ -47,8 +48,8 @@ final readonly class NdFilter
         return $best;
     }
 
-    public function words(): string
+    public function words(): Fact
     {
-        return $this->factor <= 1 ? 'no filter' : 'ND'.number_format($this->factor, 0, '.', '');
+        return $this->factor <= 1 ? Fact::of('nd-filter.no-filter') : Fact::name('ND'.number_format($this->factor, 0, '.', ''));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Camera;
 
+use Larkspur\Fact;
+
 /**
  * What a scene is like, for who has no light meter at hand: an EV at ISO 100 (after ANSI PH2.7-1986, from memory; good to one stop)
  * and a white balance to start from (common practice, no published source: the colour of daylight swings more than this says).
@@ -21,19 +23,19 @@ enum Scene: string
     case Night = 'night';
     case Indoors = 'indoors';
 
-    public function words(): string
+    public function words(): Fact
     {
         return match ($this) {
-            self::Bright => 'Sun on sand, foam or snow',
-            self::Sun => 'Full sun, hard shadows',
-            self::Haze => 'Hazy sun, soft shadows',
-            self::Cloud => 'Bright cloud, no shadows',
-            self::Overcast => 'Heavy cloud, or open shade',
-            self::Low => 'Sun near the horizon',
-            self::Dusk => 'Just after sunset',
-            self::Blue => 'Blue hour',
-            self::Night => 'Night, lit places',
-            self::Indoors => 'Indoors, lamps on',
+            self::Bright => Fact::of('scene.sun-sand-foam-snow'),
+            self::Sun => Fact::of('scene.full-sun-hard-shadows'),
+            self::Haze => Fact::of('scene.hazy-sun-soft-shadows'),
+            self::Cloud => Fact::of('scene.bright-cloud-shadows'),
+            self::Overcast => Fact::of('scene.heavy-cloud-open-shade'),
+            self::Low => Fact::of('scene.sun-near-horizon'),
+            self::Dusk => Fact::of('scene.just-after-sunset'),
+            self::Blue => Fact::of('scene.blue-hour'),
+            self::Night => Fact::of('scene.night-lit-places'),
+            self::Indoors => Fact::of('scene.indoors-lamps'),
         };
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Camera;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /** What limits how sharp a picture is: diffraction at small apertures, and depth of field at wide ones. */
@@ -19,7 +20,7 @@ final class Sharpness
     public static function diffractionLimit(float $sensorWidthMm, float $pixels, float $across = self::PIXELS): float
     {
         if ($sensorWidthMm <= 0 || $pixels <= 0) {
-            throw new Refusal('A sensor has a width and pixels.', 'camera', 'numbers above 0');
+            throw new Refusal(Fact::of('sharpness.sensor-width-pixels'), 'camera', Fact::of('sharpness.numbers-above-0'));
         }
 
         return $across * $sensorWidthMm / $pixels / (2.44 * self::WAVELENGTH);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Camera;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /** Shutter speeds: what a frame rate wants, and the nearest that a camera has (ISO 516 nominal series; from memory). */
@@ -23,7 +24,7 @@ final readonly class Shutter
     public static function ofPart(float $part): self
     {
         if (! is_finite($part) || $part <= 0) {
-            throw new Refusal('A shutter speed is a part of a second.', 'shutter', 'a number above 0, such as 50 for 1/50 s');
+            throw new Refusal(Fact::of('shutter.shutter-speed-part-second'), 'shutter', Fact::of('shutter.number-above-0-such'));
         }
 
         return new self(1 / $part);
@@ -37,7 +38,7 @@ final readonly class Shutter
     public static function wanted(float $fps, float $degrees = 180.0): self
     {
         if (! is_finite($fps) || $fps <= 0 || $degrees <= 0 || $degrees > 360) {
-            throw new Refusal('No shutter for that frame rate.', 'fps', 'frames a second above 0, and an angle up to 360 degrees');
+            throw new Refusal(Fact::of('shutter.shutter-frame-rate'), 'fps', Fact::of('shutter.frames-second-above-0'));
         }
 
         return new self($degrees / 360 / $fps);

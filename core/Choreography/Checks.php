@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
-use Larkspur\Fields;
+use Larkspur\Controls\Finger;
+use Larkspur\Fact;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
-use Larkspur\Move\Framed;
+use Larkspur\Move\Judging\Framed;
 use Larkspur\Move\MovePlan;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Rig\Rig;
 use Larkspur\Site\Beaufort;
@@ -40,7 +41,7 @@ final class Checks
     private const TILT_HOLD = 2.8;
 
     /**
-     * @param  list<Press>  $presses
+     * @param  list<FingerPart>  $presses
      * @return list<Finding> broken first, then notes, then what is fine
      */
     public static function all(Shot $shot, MovePlan $plan, ThumbSheet $sheet, array $presses): array
@@ -116,7 +117,10 @@ final class Checks
             if ($share > 1 + 1e-9) {
                 $findings[] = new Finding(
                     'rate-'.$finger->value, Finding::BROKEN,
-                    sprintf('%s asks %.1f %s, %s mode gives %.1f.', ucfirst($finger->value), $value, $unit, $mode->name, $top).self::orElse($shot->rig, $mode, $finger, $peak),
+                    Fact::all(
+                        Fact::of('checks.asks-mode-gives', finger: $finger->value, asked: $finger->rate(abs($peak)), mode: Fact::of("mode.$mode->name"), top: $finger->rate($limit)),
+                        self::orElse($shot->rig, $mode, $finger, $peak),
+                    ),
                     $value, $top, $unit, ...self::slower($plan, 1 / $share),
                 );
             } elseif ($value > 1e-3 && ($worst === null || $share > $worst[0])) {
@@ -125,33 +129,44 @@ final class Checks
         }
         if ($findings === [] && $worst !== null) {
             [, $finger, $value, $top, $unit] = $worst;
-            $findings[] = new Finding('rates', Finding::OK, sprintf('%s asks most: %.1f of %.1f %s.', ucfirst($finger->value), $value, $top, $unit), $value, $top, $unit);
+            $findings[] = new Finding('rates', Finding::OK, Fact::of('checks.asks-most', finger: $finger->value, asked: self::amount($value, $unit), top: self::amount($top, $unit)), $value, $top, $unit);
         }
 
         return $findings;
     }
 
     /** What else than a slower flight would mend a rate: another mode of this craft, or a higher limit where the craft's gimbal has one. */
-    private static function orElse(Rig $rig, ModeTune $mode, Finger $finger, float $peak): string
+    private static function orElse(Rig $rig, ModeTune $mode, Finger $finger, float $peak): ?Fact
     {
         foreach (Rig::MODES as $name) {
             if ($name !== $mode->name && $rig->mode($name)->top($finger, $peak >= 0) >= abs($peak)) {
-                return sprintf(' %s mode gives it.', ucfirst($name));
+                return Fact::of('checks.mode-gives', mode: Fact::of("mode.$name"));
             }
         }
 
-        return $finger === Finger::Tilt ? sprintf(' So would a tilt limit of %.0f deg/s.', ceil(abs($peak) / Angle::DEGREE)) : '';
+        return $finger === Finger::Tilt ? Fact::of('checks.would-tilt-limit', limit: Quantity::degreesPerSecond(ceil(abs($peak) / Angle::DEGREE))) : null;
+    }
+
+    /** A limit as the rigs write it: m/s, m/s2, deg/s or deg/s2. */
+    private static function amount(float $value, string $unit): Quantity
+    {
+        return match ($unit) {
+            'm/s' => Quantity::metresPerSecond($value),
+            'm/s2' => Quantity::metresPerSecond2($value),
+            'deg/s' => Quantity::degreesPerSecond($value),
+            default => Quantity::radiansPerSecond2($value * Angle::DEGREE),
+        };
     }
 
     /** @return list<Finding> */
     private static function efforts(MovePlan $plan, ThumbSheet $sheet, ModeTune $mode): array
     {
         $limits = [
-            'accelerate' => [$mode->accelerate, 'm/s2', 1.0, 'Speeding up'], 'brake' => [$mode->brake, 'm/s2', 1.0, 'Braking'],
-            'climb' => [$mode->climbAccelerate, 'm/s2', 1.0, 'Changing height'], 'turn' => [$mode->turnAccelerate, 'deg/s2', Angle::DEGREE, 'Changing the turn'],
+            'accelerate' => [$mode->accelerate, 'm/s2', 1.0], 'brake' => [$mode->brake, 'm/s2', 1.0],
+            'climb' => [$mode->climbAccelerate, 'm/s2', 1.0], 'turn' => [$mode->turnAccelerate, 'deg/s2', Angle::DEGREE],
         ];
         $findings = [];
-        foreach ($limits as $kind => [$limit, $unit, $scale, $words]) {
+        foreach ($limits as $kind => [$limit, $unit, $scale]) {
             $asked = $sheet->effort[$kind]['peak'];
             if ($asked <= $limit * (1 + 1e-9)) {
                 continue;
@@ -162,9 +177,11 @@ final class Checks
             $inHold = $sheet->effort[$kind]['at'] > $plan->holdFrom && $sheet->effort[$kind]['at'] < $plan->holdTo;
             $findings[] = new Finding(
                 'effort-'.$kind, Finding::BROKEN,
-                sprintf('%s asks %.1f %s, %s mode gives %.1f.', $words, $asked / $scale, $unit, $mode->name, $limit / $scale),
+                Fact::of(
+                    "checks.effort-$kind", asked: self::amount($asked / $scale, $unit), mode: Fact::of("mode.$mode->name"), top: self::amount($limit / $scale, $unit),
+                ),
                 $asked / $scale, $limit / $scale, $unit,
-                ...($inHold ? self::slower($plan, sqrt($limit / $asked)) : [sprintf('Ease over %.1f s.', $longer), ['ease_s' => $longer]]),
+                ...($inHold ? self::slower($plan, sqrt($limit / $asked)) : [Fact::of('checks.ease-over', longer: Quantity::seconds($longer)), ['ease_s' => $longer]]),
             );
         }
 
@@ -178,13 +195,13 @@ final class Checks
         $least = $shot->rig->tiltLow / Angle::DEGREE;
         $most = $shot->rig->tiltHigh / Angle::DEGREE;
         if ($low < $least - 1e-6) {
-            return new Finding('tilt-range', Finding::BROKEN, sprintf('The lens would have to look %.0f degrees down; this gimbal reaches %.0f.', $low, $least), $low, $least, 'deg', 'Fly lower or farther out.', self::heightFor($plan, $least + 1));
+            return new Finding('tilt-range', Finding::BROKEN, Fact::of('checks.lens-would-look-down', low: Quantity::degrees($low), least: Quantity::degrees($least)), $low, $least, 'deg', Fact::of('checks.fly-lower-farther-out'), self::heightFor($plan, $least + 1));
         }
         if ($high > $most + 1e-6) {
-            return new Finding('tilt-range', Finding::BROKEN, sprintf('The lens would have to look %.0f degrees up; this gimbal reaches %.0f.', $high, $most), $high, $most, 'deg', 'Fly higher or farther out.', self::heightFor($plan, $most - 1));
+            return new Finding('tilt-range', Finding::BROKEN, Fact::of('checks.lens-would-look-up', high: Quantity::degrees($high), most: Quantity::degrees($most)), $high, $most, 'deg', Fact::of('checks.fly-higher-farther-out'), self::heightFor($plan, $most - 1));
         }
 
-        return new Finding('tilt-range', Finding::OK, sprintf('Tilt %.0f degrees, well within the gimbal.', $low), $low, $least, 'deg');
+        return new Finding('tilt-range', Finding::OK, Fact::of('checks.tilt-well-within-gimbal', low: Quantity::degrees($low)), $low, $least, 'deg');
     }
 
     /**
@@ -202,7 +219,7 @@ final class Checks
         return ['height_m' => max(0.5, round($plan->subject->first()->up - $plan->ground - $radius * tan($tiltDegrees * Angle::DEGREE), 1))];
     }
 
-    /** @param  list<Press>  $presses */
+    /** @param  list<FingerPart>  $presses */
     private static function comfort(Shot $shot, MovePlan $plan, array $presses, ModeTune $mode): Finding
     {
         $low = $high = [];
@@ -217,29 +234,29 @@ final class Checks
                 $high[] = $press;
             }
         }
-        $percent = static fn (Press $press): string => sprintf('%s at %.0f %%', ucfirst($press->finger->value), 100 * abs($press->hold));
-        $band = sprintf('%.0f to %.0f %%', 100 * $shot->comfort->least, 100 * $shot->comfort->most);
+        $percent = static fn (FingerPart $press): Fact => Fact::of('checks.at', finger: $press->finger->value, hold: Quantity::share(abs($press->hold)));
+        $band = Fact::of('checks.to', least: Quantity::percent(100 * $shot->comfort->least), most: Quantity::share($shot->comfort->most));
         if ($high !== []) {
-            usort($high, static fn (Press $a, Press $b): int => abs($b->hold) <=> abs($a->hold));
+            usort($high, static fn (FingerPart $a, FingerPart $b): int => abs($b->hold) <=> abs($a->hold));
             $share = $mode->curve($high[0]->finger)->output($shot->comfort->most) / max(1e-6, $mode->curve($high[0]->finger)->output(abs($high[0]->hold)));
 
-            return new Finding('comfort', Finding::NOTE, implode(', ', array_map($percent, $high))." of the travel: beyond the comfortable {$band}.", abs($high[0]->hold), $shot->comfort->most, 'travel', ...self::slower($plan, $share));
+            return new Finding('comfort', Finding::NOTE, Fact::of('checks.travel-beyond-comfortable', fingers: array_map($percent, $high), band: $band), abs($high[0]->hold), $shot->comfort->most, 'travel', ...self::slower($plan, $share));
         }
         if ($low !== []) {
-            return new Finding('comfort', Finding::NOTE, implode(', ', array_map($percent, $low))." of the travel: below the comfortable {$band}; a slower mode gives a finer hand.", abs($low[0]->hold), $shot->comfort->least, 'travel');
+            return new Finding('comfort', Finding::NOTE, Fact::of('checks.travel-below-comfortable-slower', fingers: array_map($percent, $low), band: $band), abs($low[0]->hold), $shot->comfort->least, 'travel');
         }
 
-        return new Finding('comfort', Finding::OK, "Every finger that holds does so between {$band} of its travel.");
+        return new Finding('comfort', Finding::OK, Fact::of('checks.every-finger-holds-does', band: $band));
     }
 
     private static function crossing(Shot $shot, MovePlan $plan): Finding
     {
         $seconds = self::crossingSeconds($shot, $plan);
         if ($seconds < self::CROSSING - 1e-6) {
-            return new Finding('crossing', Finding::NOTE, sprintf('The background crosses the frame in %.1f s; %.0f s or more does not strobe.', $seconds, self::CROSSING), $seconds, self::CROSSING, 's', ...self::slower($plan, $seconds / self::CROSSING));
+            return new Finding('crossing', Finding::NOTE, Fact::of('checks.background-crosses-frame-more', seconds: Quantity::seconds($seconds), crossing: Quantity::seconds(self::CROSSING)), $seconds, self::CROSSING, 's', ...self::slower($plan, $seconds / self::CROSSING));
         }
 
-        return new Finding('crossing', Finding::OK, sprintf('The background crosses the frame in %.1f s.', min(999, $seconds)), min(999, $seconds), self::CROSSING, 's');
+        return new Finding('crossing', Finding::OK, Fact::of('checks.background-crosses-frame', seconds: Quantity::seconds(min(999, $seconds))), min(999, $seconds), self::CROSSING, 's');
     }
 
     private static function phases(MovePlan $plan): Finding
@@ -248,16 +265,16 @@ final class Checks
         $hold = $plan->holdTo - $plan->holdFrom;
         $wanted = $plan->intent->number('ease_s') ?? $ease;
         if ($ease < $wanted - 0.05) {
-            return new Finding('phases', Finding::BROKEN, 'The move is over before the pace is reached.', $hold, self::HOLD, 's', ...self::longer($plan, ($wanted + self::HOLD) / max(0.1, $ease + $hold)));
+            return new Finding('phases', Finding::BROKEN, Fact::of('checks.move-over-before-pace'), $hold, self::HOLD, 's', ...self::longer($plan, ($wanted + self::HOLD) / max(0.1, $ease + $hold)));
         }
         if ($ease < self::EASE - 1e-6) {
-            return new Finding('phases', Finding::NOTE, sprintf('An ease of %.1f s reads as a jerk.', $ease), $ease, self::EASE, 's', sprintf('Ease over %.1f s.', self::EASE), ['ease_s' => self::EASE]);
+            return new Finding('phases', Finding::NOTE, Fact::of('checks.ease-reads-jerk', ease: Quantity::seconds($ease)), $ease, self::EASE, 's', Fact::of('checks.ease-over-2', ease: Quantity::seconds(self::EASE)), ['ease_s' => self::EASE]);
         }
         if ($hold < self::HOLD - 1e-6) {
-            return new Finding('phases', Finding::NOTE, sprintf('The hold lasts only %.1f s; an editor needs %.0f.', $hold, self::HOLD), $hold, self::HOLD, 's', ...self::longer($plan, ($ease + self::HOLD) / ($ease + $hold)));
+            return new Finding('phases', Finding::NOTE, Fact::of('checks.hold-lasts-only-editor', hold: Quantity::seconds($hold), hold2: Quantity::seconds(self::HOLD)), $hold, self::HOLD, 's', ...self::longer($plan, ($ease + self::HOLD) / ($ease + $hold)));
         }
 
-        return new Finding('phases', Finding::OK, sprintf('Eases of %.1f s and a hold of %.1f s%s.', $ease, $hold, $hold >= self::GOOD_HOLD ? ', room for a cut with handles' : ''), $hold, self::HOLD, 's');
+        return new Finding('phases', Finding::OK, Fact::of($hold >= self::GOOD_HOLD ? 'checks.eases-long-hold' : 'checks.eases-hold', ease: Quantity::seconds($ease), hold: Quantity::seconds($hold)), $hold, self::HOLD, 's');
     }
 
     /**
@@ -274,7 +291,7 @@ final class Checks
         }
         $sooner = round(max(0.0, ($plan->intent->number('tilt_after_s') ?? 0.0) - ($wanted - $held) - 0.5), 1);
 
-        return [new Finding('tilt-hold', Finding::NOTE, sprintf('The wheel swells and fades with only %.1f s between: its pace can’t be seen.', $held), $held, $wanted, 's', 'Start the tilt sooner, or ease over less.', ['tilt_after_s' => $sooner])];
+        return [new Finding('tilt-hold', Finding::NOTE, Fact::of('checks.wheel-swells-fades-only', held: Quantity::seconds($held)), $held, $wanted, 's', Fact::of('checks.start-tilt-sooner-ease'), ['tilt_after_s' => $sooner])];
     }
 
     /** Least hold of the tilt beside its eases, s: nearly as long as one of them. */
@@ -306,17 +323,17 @@ final class Checks
         $gust = $shot->wind->gustAt($height);
         $limit = $shot->rig->windLimit;
         if ($gust > $limit) {
-            return new Finding('wind', Finding::BROKEN, sprintf('Gusts of %.1f m/s at that height; this craft is rated for %.0f.', $gust, $limit), $gust, $limit, 'm/s', 'Wait, or fly lower.');
+            return new Finding('wind', Finding::BROKEN, Fact::of('checks.gusts-height-craft-rated', gust: Quantity::metresPerSecond($gust), limit: Quantity::metresPerSecond($limit)), $gust, $limit, 'm/s', Fact::of('checks.wait-fly-lower'));
         }
         $pace = $plan->intent->number('pace_mps') ?? 0.0;
         $air = max($mode->run, $shot->rig->mode('fast')->run);
         if ($pace + $gust > $air) {
-            return new Finding('wind', Finding::BROKEN, sprintf('Upwind the craft would need %.1f m/s through the air and has %.1f.', $pace + $gust, $air), $pace + $gust, $air, 'm/s', ...self::slower($plan, max(0.05, ($air - $gust) / max(0.1, $pace))));
+            return new Finding('wind', Finding::BROKEN, Fact::of('checks.upwind-craft-would-need', gust: Quantity::metresPerSecond($pace + $gust), air: Quantity::metresPerSecond($air)), $pace + $gust, $air, 'm/s', ...self::slower($plan, max(0.05, ($air - $gust) / max(0.1, $pace))));
         }
 
         return $shot->wind->mean <= 0
-            ? new Finding('wind', Finding::OK, 'Planned for still air.')
-            : new Finding('wind', $gust > 0.7 * $limit ? Finding::NOTE : Finding::OK, sprintf('%s: %.1f m/s up there, gusts %.1f, rated for %.0f.', $shot->wind->indoors ? 'Draught' : ucfirst(Beaufort::words($shot->wind->mean)), $mean, $gust, $limit), $gust, $limit, 'm/s');
+            ? new Finding('wind', Finding::OK, Fact::of('checks.planned-still-air'))
+            : new Finding('wind', $gust > 0.7 * $limit ? Finding::NOTE : Finding::OK, Fact::of('checks.up-gusts-rated', wind: $shot->wind->indoors ? Fact::of('wind.draught') : Beaufort::words($shot->wind->mean), mean: Quantity::metresPerSecond($mean), gust: Quantity::metresPerSecond($gust), limit: Quantity::metresPerSecond($limit)), $gust, $limit, 'm/s');
     }
 
     private static function battery(Shot $shot, MovePlan $plan): Finding
@@ -325,15 +342,15 @@ final class Checks
         $share = $minutes / $shot->rig->batteryMinutes;
 
         return $share > 0.5
-            ? new Finding('battery', Finding::BROKEN, sprintf('One pass takes %.1f min of a battery of %.0f.', $minutes, $shot->rig->batteryMinutes), $minutes, $shot->rig->batteryMinutes / 2, 'min', 'Fly a shorter arc.')
-            : new Finding('battery', Finding::OK, sprintf('One pass takes %.0f s, %s %% of a battery.', 60 * $minutes, Fields::figure(max(1, round(100 * $share)))), $minutes, null, 'min');
+            ? new Finding('battery', Finding::BROKEN, Fact::of('checks.one-pass-takes-battery', minutes: Quantity::minutes($minutes), batteryMinutes: Quantity::minutes($shot->rig->batteryMinutes)), $minutes, $shot->rig->batteryMinutes / 2, 'min', Fact::of('checks.fly-shorter-arc'))
+            : new Finding('battery', Finding::OK, Fact::of('checks.one-pass-takes-battery-2', minutes: Quantity::seconds(60 * $minutes), share: Quantity::percent(max(1, round(100 * $share)))), $minutes, null, 'min');
     }
 
     /**
      * What makes the move last that many times as long: a wider arc where there is one, a slower pace elsewhere, since a
      * longer way may lead anywhere.
      *
-     * @return array{string, array<string, float>}
+     * @return array{Fact, array<string, float>}
      */
     private static function longer(MovePlan $plan, float $times): array
     {
@@ -343,13 +360,13 @@ final class Checks
         }
         $longer = min(1080.0, ceil($arc * $times / 5) * 5);
 
-        return [sprintf('Fly %.0f degrees, or slower.', $longer), ['arc_deg' => $longer]];
+        return [Fact::of('checks.fly-slower', longer: Quantity::degrees($longer)), ['arc_deg' => $longer]];
     }
 
     /**
      * The mend of a plan that is too fast: its pace times a share, rounded down.
      *
-     * @return array{string, array<string, float>}
+     * @return array{Fact, array<string, float>}
      */
     private static function slower(MovePlan $plan, float $share): array
     {
@@ -357,10 +374,10 @@ final class Checks
         $named = $plan->intent->number('pace_mps') === null ? 'climb_mps' : 'pace_mps';
         $pace = $plan->intent->number($named);
         if ($pace === null) {
-            return ['Fly it slower.', []];
+            return [Fact::of('checks.fly-slower-2'), []];
         }
         $slower = max(0.1, floor($pace * $share * 100) / 100);
 
-        return [sprintf('Fly at %s m/s.', Fields::figure($slower)), [$named => $slower]];
+        return [Fact::of('checks.fly-at', pace: Quantity::metresPerSecond($slower)), [$named => $slower]];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
@@ -13,7 +14,7 @@ final readonly class ComfortBand
     public function __construct(public float $least = 0.25, public float $most = 0.65)
     {
         if ($least >= $most) {
-            throw new Refusal('The comfort band must begin below its end.', 'comfort', 'least < most');
+            throw new Refusal(Fact::of('comfort-band.comfort-band-must-begin'), 'comfort', Fact::of('comfort-band.least-most'));
         }
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
-use Larkspur\Rig\Finger;
+use Larkspur\Controls\Finger;
 
 /**
  * Between which values a parameter keeps the plan comfortable, the others left as they are: the green stretch of a dial.
@@ -24,7 +24,7 @@ final class ComfortRanges
         $radius = $intent->number('radius_m');
         $slowest = 0.0;
         $fastest = INF;
-        foreach ($plan->presses as $press) {
+        foreach ($plan->parts as $press) {
             if ($press->rests() || $press->isTouch()) {
                 continue;
             }

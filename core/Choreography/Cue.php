@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Controls\Finger;
+use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
-use Larkspur\Rig\Finger;
 
 /** One instruction of a thumb sheet: when which finger does what. */
 final readonly class Cue
 {
-    private function __construct(public float $t, public string $finger, public string $text)
+    private function __construct(public float $t, public string $finger, public Fact $text)
     {
     }
 
@@ -25,19 +27,22 @@ final readonly class Cue
         if ($phases->marks !== []) {
             return self::ofLegs($plan);
         }
-        $cues = [new self(0.0, '', sprintf('Record, and rest for %.0f s: the press must not shake the shot.', $phases->onset))];
-        foreach ($plan->presses as $press) {
+        $cues = [new self(0.0, '', Fact::of('cue.record-rest-press-must', onset: Quantity::seconds($phases->onset)))];
+        foreach ($plan->parts as $press) {
             if ($press->onset === null) {
                 continue;
             }
             $way = $press->finger->ends()[$press->hold >= 0 ? 1 : 0];
             $cues[] = $press->isTouch()
-                ? new self($press->onset, $press->finger->value, sprintf('A touch of %s %s, about %.0f %%, holds %s.', self::verb($press->finger), $way, 100 * abs($press->hold), $press->finger->rotates() ? 'the subject on its mark' : 'the path'))
-                : new self($press->onset, $press->finger->value, sprintf('%s to %.0f %% over %.1f s.', self::order($press->finger, $way), 100 * abs($press->hold), ($press->settled ?? $press->onset) - $press->onset).self::sight($plan, $press));
+                ? new self($press->onset, $press->finger->value, Fact::of($press->finger->rotates() ? 'cue.touch-holds-mark' : 'cue.touch-holds-path', finger: $press->finger->value, way: $way, hold: Quantity::share(abs($press->hold))))
+                : new self($press->onset, $press->finger->value, Fact::all(
+                    Fact::of('cue.to-over', order: self::order($press->finger, $way), hold: Quantity::share(abs($press->hold)), over: Quantity::seconds(($press->settled ?? $press->onset) - $press->onset)),
+                    self::sight($plan, $press),
+                ));
         }
-        $cues[] = new self($phases->holdFrom, '', sprintf('Hold: nothing moves for %.1f s.', max(0.0, $phases->holdTo - $phases->holdFrom)));
-        $cues[] = new self($phases->holdTo, '', sprintf('Bring every finger back together over %.1f s.', $phases->stop - $phases->holdTo));
-        $cues[] = new self($phases->stop, '', 'At rest. Count two before you end the recording.');
+        $cues[] = new self($phases->holdFrom, '', Fact::of('cue.hold-nothing-moves', hold: Quantity::seconds(max(0.0, $phases->holdTo - $phases->holdFrom))));
+        $cues[] = new self($phases->holdTo, '', Fact::of('cue.bring-every-finger-back', over: Quantity::seconds($phases->stop - $phases->holdTo)));
+        $cues[] = new self($phases->stop, '', Fact::of('cue.rest-count-two-before'));
         usort($cues, static fn (self $a, self $b): int => $a->t <=> $b->t);
 
         return $cues;
@@ -46,10 +51,10 @@ final readonly class Cue
     /**
      * What is seen when the wheel sets out: where the subject stands in the picture by then.
      */
-    private static function sight(Plan $plan, Press $press): string
+    private static function sight(Plan $plan, FingerPart $press): ?Fact
     {
         if ($press->finger !== Finger::Tilt || $press->onset === null || $plan->move->subject === null || $press->onset < $plan->move->onset + 0.3) {
-            return '';
+            return null;
         }
         $index = $plan->move->flight->indexAt($press->onset);
         $lowest = null;
@@ -61,12 +66,12 @@ final readonly class Cue
         }
         $mark = $plan->view($index)->project($plan->move->subject->at($press->onset));
         if ($lowest !== null && abs($lowest[0]) < 0.5) {
-            return sprintf(' Then the foot of %s stands %.0f %% above the lower edge.', $lowest[1], 100 * ($lowest[0] + 0.5));
+            return Fact::of('cue.then-foot-stands-above', name: $lowest[1], above: Quantity::share($lowest[0] + 0.5));
         }
 
         return $mark === null || abs($mark->u) > 0.5 || abs($mark->v) > 0.5
-            ? ' The subject is not in the picture yet.'
-            : sprintf(' Then the subject stands %.0f %% above the lower edge.', 100 * ($mark->v + 0.5));
+            ? Fact::of('cue.subject-not-picture-yet')
+            : Fact::of('cue.then-subject-stands-above', above: Quantity::share($mark->v + 0.5));
     }
 
     /**
@@ -76,50 +81,33 @@ final readonly class Cue
      */
     private static function ofLegs(Plan $plan): array
     {
-        $cues = [new self(0.0, '', sprintf('Rest for %.0f s before the first leg.', $plan->move->onset))];
+        $cues = [new self(0.0, '', Fact::of('cue.rest-before-first-leg', onset: Quantity::seconds($plan->move->onset)))];
         foreach ($plan->sheet->travel as $name => $travel) {
             $finger = Finger::from($name);
             $from = null;
             $peak = 0.0;
             foreach ([...$travel, 0.0] as $k => $x) {
-                if (abs($x) > Press::RESTS) {
+                if (abs($x) > FingerPart::RESTS) {
                     $from ??= $k;
                     $peak = abs($x) > abs($peak) ? $x : $peak;
                 } elseif ($from !== null) {
                     $cues[] = new self(
                         $plan->sheet->t[$from], $name,
-                        sprintf('%s to %.0f %%, back at rest after %.1f s.', self::order($finger, $finger->ends()[$peak >= 0 ? 1 : 0]), 100 * abs($peak), ($k - $from) * $plan->sheet->step),
+                        Fact::of('cue.back-rest-after', order: self::order($finger, $finger->ends()[$peak >= 0 ? 1 : 0]), hold: Quantity::share(abs($peak)), after: Quantity::seconds(($k - $from) * $plan->sheet->step)),
                     );
                     [$from, $peak] = [null, 0.0];
                 }
             }
         }
-        $cues[] = new self($plan->move->stop, '', 'At rest. The figure is done.');
+        $cues[] = new self($plan->move->stop, '', Fact::of('cue.rest-figure-done'));
         usort($cues, static fn (self $a, self $b): int => $a->t <=> $b->t);
 
         return $cues;
     }
 
     /** “Run ahead”, “Up”. */
-    private static function order(Finger $finger, string $way): string
+    private static function order(Finger $finger, Fact $way): Fact
     {
-        return ucfirst($finger === Finger::Climb ? $way : self::verb($finger).' '.$way);
-    }
-
-    private static function verb(Finger $finger): string
-    {
-        return match ($finger) {
-            Finger::Climb => 'climb',
-            Finger::Turn => 'turn',
-            Finger::Run => 'run',
-            Finger::Slide => 'slide',
-            Finger::Tilt => 'tilt',
-        };
-    }
-
-    /** @return array{t: float, finger: string, text: string} */
-    public function toArray(): array
-    {
-        return ['t' => round($this->t, 2), 'finger' => $this->finger, 'text' => $this->text];
+        return $finger === Finger::Climb ? Fact::of('cue.order-climb', way: $way) : Fact::of('cue.order', finger: $finger->value, way: $way);
     }
 }

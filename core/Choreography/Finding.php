@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Fact;
+
 /** One thing that was checked about a plan: met, worth knowing, or broken, with the nearest change that mends it. */
 final readonly class Finding
 {
@@ -16,7 +18,7 @@ final readonly class Finding
     /**
      * @param  string  $id  stable name of the check
      * @param  self::OK|self::NOTE|self::BROKEN  $state
-     * @param  string  $text  for the operator, one sentence
+     * @param  Fact  $text  what was found
      * @param  ?float  $value  what the plan asks, in $unit
      * @param  ?float  $limit  what is allowed, in $unit
      * @param  array<string, float|string>  $mend  parameter values of the nearest plan that passes
@@ -24,24 +26,12 @@ final readonly class Finding
     public function __construct(
         public string $id,
         public string $state,
-        public string $text,
+        public Fact $text,
         public ?float $value = null,
         public ?float $limit = null,
         public string $unit = '',
-        public string $mendText = '',
+        public ?Fact $mendText = null,
         public array $mend = [],
     ) {
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'id' => $this->id, 'state' => $this->state, 'text' => $this->text,
-            'value' => $this->value === null ? null : round($this->value, 3),
-            'limit' => $this->limit === null ? null : round($this->limit, 3),
-            'unit' => $this->unit,
-            'mend' => $this->mend === [] && $this->mendText === '' ? null : ['text' => $this->mendText, 'parameters' => (object) $this->mend],
-        ];
     }
 }

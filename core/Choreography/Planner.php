@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Controls\Finger;
+use Larkspur\Fact;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\Catalogue;
 use Larkspur\Refusal;
-use Larkspur\Rig\Finger;
 use Larkspur\Site\Site;
 
 /** Plans a shot: the flight it asks for, the thumb sheet, and everything that was checked. */
@@ -22,7 +23,7 @@ final class Planner
         $mode = $shot->tune();
         $plan = Catalogue::plan($shot->intent, $shot->site->frame(), $mode);
         $sheet = ThumbSheet::write($plan->flight, $mode);
-        $presses = array_map(static fn (Finger $finger): Press => Press::of($finger, $sheet, $plan), Finger::cases());
+        $presses = array_map(static fn (Finger $finger): FingerPart => FingerPart::of($finger, $sheet, $plan), Finger::cases());
         $findings = Checks::all($shot, $plan, $sheet, $presses);
 
         return new Plan($shot, $plan, $sheet, $presses, $findings);
@@ -37,13 +38,13 @@ final class Planner
         $distance = $shot->site->frame()->position($subject)->ground();
         if ($distance > Site::REACH) {
             throw new Refusal(
-                sprintf('The subject lies %.1f km from take-off.', $distance / 1000),
+                Fact::of('planner.subject-lies-km-take', distance: $distance / 1000),
                 'intent.subject',
-                sprintf('a subject within %.0f km; are latitude and longitude the right way round?', Site::REACH / 1000),
+                Fact::of('planner.subject-within-km-latitude', reach: Site::REACH / 1000),
             );
         }
         if ($shot->intent->lens->horizontal >= 150 * Angle::DEGREE) {
-            throw new Refusal('So wide a lens does not draw straight lines.', 'intent.camera.hfov_deg', 'less than 150 degrees');
+            throw new Refusal(Fact::of('planner.wide-lens-does-not'), 'intent.camera.hfov_deg', Fact::of('planner.less-150-degrees'));
         }
     }
 }

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Controls\StickMode;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Rig\Rig;
-use Larkspur\Rig\StickMode;
 use Larkspur\Site\Site;
 use Larkspur\Site\Wind;
 
@@ -37,7 +38,7 @@ final readonly class Shot
     {
         $schema = $fields->textOrNull('schema') ?? self::SCHEMA;
         if ($schema !== self::SCHEMA) {
-            throw new Refusal(sprintf('This file says it is “%s”.', $schema), $fields->place('schema'), '“'.self::SCHEMA.'”');
+            throw new Refusal(Fact::of('shot.file-says', schema: $schema), $fields->place('schema'), Fact::of('shot.text', schema: self::SCHEMA));
         }
         $operator = $fields->groupOrNull('operator');
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\MovePlan;
 use Larkspur\Rig\Demand;
-use Larkspur\Rig\Finger;
-use Larkspur\Rig\Meaning;
+use Larkspur\Rig\SettingsEffect;
 
 /** What a planned shot asks of each finger's axis, free of the settings it was planned with: food for Rig\Advisor. */
 final class ShotDemands
@@ -27,15 +27,15 @@ final class ShotDemands
         $rates = self::rates($plan->move);
         $middle = $flight->indexAt(($plan->move->holdFrom + $plan->move->holdTo) / 2);
         $subject = $plan->move->subject?->at($flight->t[$middle]);
-        $distance = $subject === null ? Meaning::LOOKED_AT : max(1.0, $subject->minus($flight->position($middle))->length());
+        $distance = $subject === null ? SettingsEffect::LOOKED_AT : max(1.0, $subject->minus($flight->position($middle))->length());
         $demands = [];
-        foreach ($plan->presses as $press) {
+        foreach ($plan->parts as $press) {
             $finger = $press->finger;
             $way = $rates[$finger->value];
-            $widths = Meaning::widths($finger, $lens, $distance);
+            $widths = SettingsEffect::widths($finger, $lens, $distance);
             $greatest = max(array_map(static fn (array $one): float => abs($one[1]), $way));
             // A travel that is never more than a touch beside another asks for no settings of its own; a slow wheel may well.
-            if ($greatest * $widths < self::NOTHING || (! $finger->rotates() && $press->isTouch() && abs($press->peak) < 2 * Press::TOUCH)) {
+            if ($greatest * $widths < self::NOTHING || (! $finger->rotates() && $press->isTouch() && abs($press->peak) < 2 * FingerPart::TOUCH)) {
                 continue;
             }
             // What only touches beside another axis has no comfortable stretch of its own, as in Checks.

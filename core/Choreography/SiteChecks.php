@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Fact;
 use Larkspur\Geo\Position;
+use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Group;
@@ -74,7 +76,7 @@ final class SiteChecks
             }
         }
         if ($nearest === null) {
-            return new Finding('clearance', Finding::OK, 'Nothing stands near the path.', null, self::CLEARANCE + $shot->rig->width / 2, 'm');
+            return new Finding('clearance', Finding::OK, Fact::of('site-check.nothing-stands-near-path'), null, self::CLEARANCE + $shot->rig->width / 2, 'm');
         }
         $margin = self::margin($shot, $nearest);
         $least += $margin - self::CLEARANCE;
@@ -84,15 +86,15 @@ final class SiteChecks
 
             return new Finding(
                 'clearance', Finding::BROKEN,
-                $least <= 0.05 ? sprintf('The path runs into %s at %.1f s.', $nearest->name, $at) : sprintf('Only %.1f m to %s at %.1f s; keep %.1f.', $least, $nearest->name, $at, $margin),
+                $least <= 0.05 ? Fact::of('site-check.path-runs-into', nearest: $nearest->name, at: Quantity::moment($at)) : Fact::of('site-check.only-keep', least: Quantity::metres($least), nearest: $nearest->name, at: Quantity::moment($at), margin: Quantity::metres($margin)),
                 $least, $margin, 'm',
-                'Fly higher, or at another distance.',
+                Fact::of('site-check.fly-higher-another-distance'),
                 // Over it: the lowest of the path clears its top.
                 $height === null ? [] : ['height_m' => round($height + max($more, $nearest->body->top() + $margin - Statistics::least($plan->flight->up)), 1)],
             );
         }
 
-        return new Finding('clearance', Finding::OK, sprintf('%.1f m to %s at the nearest.', $least, $nearest->name), $least, $margin, 'm');
+        return new Finding('clearance', Finding::OK, Fact::of('site-check.to-at-the-nearest', least: Quantity::metres($least), nearest: $nearest->name), $least, $margin, 'm');
     }
 
     /**
@@ -167,16 +169,16 @@ final class SiteChecks
         $ceiling = $shot->site->ceiling;
         $mend = static fn (float $change): array => $plan->intent->number('height_m') === null ? [] : ['height_m' => max(0.5, round($plan->intent->number('height_m') + $change, 1))];
         if ($top > $ceiling + 1e-6) {
-            return new Finding('height', Finding::BROKEN, sprintf('%.0f m above ground; the ceiling here is %.0f. Check with your local authority.', $top, $ceiling), $top, $ceiling, 'm', 'Fly lower.', $mend($ceiling - $top));
+            return new Finding('height', Finding::BROKEN, Fact::of('site-check.above-ground-ceiling-check', top: Quantity::metres($top), ceiling: Quantity::metres($ceiling)), $top, $ceiling, 'm', Fact::of('site-check.fly-lower'), $mend($ceiling - $top));
         }
         if ($low < -self::GROUND) {
-            return new Finding('height', Finding::BROKEN, sprintf('The way leads %.1f m into the ground.', -$low), $low, 0.0, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));
+            return new Finding('height', Finding::BROKEN, Fact::of('site-check.way-leads-into-ground', low: Quantity::metres(-$low)), $low, 0.0, 'm', Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low));
         }
         if ($low < self::LOWEST - 1e-6 && ! Checks::hasNoHold($plan)) {
-            return new Finding('height', Finding::NOTE, sprintf('Only %.1f m above ground: low and slow crashes more often.', $low), $low, self::LOWEST, 'm', sprintf('Stay %.0f m up.', self::LOWEST), $mend(self::LOWEST - $low));
+            return new Finding('height', Finding::NOTE, Fact::of('site-check.only-above-ground-low', low: Quantity::metres($low)), $low, self::LOWEST, 'm', Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low));
         }
 
-        return new Finding('height', Finding::OK, sprintf('%.0f m above ground, ceiling %.0f.', $top, $ceiling), $top, $ceiling, 'm');
+        return new Finding('height', Finding::OK, Fact::of('site-check.above-ground-ceiling', top: Quantity::metres($top), ceiling: Quantity::metres($ceiling)), $top, $ceiling, 'm');
     }
 
     private static function sightLine(Shot $shot, MovePlan $plan): Finding
@@ -199,20 +201,20 @@ final class SiteChecks
         }
         $limit = $shot->site->sightLine;
         if ($farthest > $limit) {
-            return new Finding('sight-line', Finding::BROKEN, sprintf('%.0f m from take-off at the farthest: beyond the %.0f m at which you can still see how the craft lies.', $farthest, $limit), $farthest, $limit, 'm', 'Stand nearer to the subject, or fly a smaller circle.');
+            return new Finding('sight-line', Finding::BROKEN, Fact::of('site-check.take-off-farthest-beyond', farthest: Quantity::metres($farthest), limit: Quantity::metres($limit)), $farthest, $limit, 'm', Fact::of('site-check.stand-nearer-subject-fly'));
         }
         if ($behind !== null) {
             [$solid, $t, $place] = $behind;
             foreach ($shot->site->observers as $observer) {
                 if ($observer->eyes->minus($place)->length() <= $limit && $shot->site->between($observer->eyes, $place) === null) {
-                    return new Finding('sight-line', Finding::NOTE, sprintf('At %.1f s it goes behind %s for you; %s still sees it. Agree how they call.', $t, $solid->name, $observer->name), $farthest, $limit, 'm');
+                    return new Finding('sight-line', Finding::NOTE, Fact::of('site-check.goes-behind-you-still', t: Quantity::moment($t), solid: $solid->name, observer: $observer->name), $farthest, $limit, 'm');
                 }
             }
 
-            return new Finding('sight-line', Finding::NOTE, sprintf('At %.1f s it goes behind %s and nobody sees it. Stand elsewhere, or post an observer.', $t, $solid->name), $farthest, $limit, 'm');
+            return new Finding('sight-line', Finding::NOTE, Fact::of('site-check.goes-behind-nobody-sees', t: Quantity::moment($t), solid: $solid->name), $farthest, $limit, 'm');
         }
 
-        return new Finding('sight-line', Finding::OK, sprintf('In sight throughout, %.0f m at the farthest.', $farthest), $farthest, $limit, 'm');
+        return new Finding('sight-line', Finding::OK, Fact::of('site-check.sight-throughout-farthest', farthest: Quantity::metres($farthest)), $farthest, $limit, 'm');
     }
 
     /**
@@ -249,9 +251,9 @@ final class SiteChecks
         $reveals = Catalogue::move($plan->intent->move)->about()->group === Group::Reveal;
 
         return [match (true) {
-            $until === null => new Finding('hidden', Finding::NOTE, sprintf('From %.1f s on %s stands before it.', $from, $screen->name), $from, null, 's'),
-            $reveals => new Finding('hidden', Finding::OK, sprintf('It comes out from behind %s at %.1f s.', $screen->name, $until), $until, null, 's'),
-            default => new Finding('hidden', Finding::NOTE, sprintf('%s hides it from %.1f to %.1f s.', ucfirst($screen->name), $from, $until), $until, null, 's'),
+            $until === null => new Finding('hidden', Finding::NOTE, Fact::of('site-check.stands-before', from: Quantity::moment($from), screen: $screen->name), $from, null, 's'),
+            $reveals => new Finding('hidden', Finding::OK, Fact::of('site-check.comes-out-behind', screen: $screen->name, until: Quantity::moment($until)), $until, null, 's'),
+            default => new Finding('hidden', Finding::NOTE, Fact::of('site-check.hides-it-from-to', screen: $screen->name, from: Quantity::moment($from), until: Quantity::moment($until)), $until, null, 's'),
         }];
     }
 
@@ -311,10 +313,10 @@ final class SiteChecks
             return [];
         }
         $limit = $shot->site->people;
-        $where = $least <= 0 ? sprintf('At %.1f s the path is over %s.', $at, $who->name) : sprintf('%.0f m from %s at %.1f s.', $least, $who->name, $at);
+        $where = $least <= 0 ? Fact::of('site-check.path-over', at: Quantity::moment($at), who: $who->name) : Fact::of('site-check.from-at', least: Quantity::metres($least), who: $who->name, at: Quantity::moment($at));
 
         return [$least < $limit
-            ? new Finding('people', Finding::BROKEN, sprintf('%s Keep %.0f m over the ground, or what your local authority says.', $where, $limit), $least, $limit, 'm', 'Fly from another side, or clear the place first.')
+            ? new Finding('people', Finding::BROKEN, Fact::all($where, Fact::of('site-check.keep-over-ground-what', limit: Quantity::metres($limit))), $least, $limit, 'm', Fact::of('site-check.fly-another-side-clear'))
             : new Finding('people', Finding::OK, $where, $least, $limit, 'm')];
     }
 
@@ -336,8 +338,8 @@ final class SiteChecks
         }
 
         return [$least < self::OVER_WATER
-            ? new Finding('water', Finding::NOTE, sprintf('%.1f m over %s at %.1f s: the sensors can’t hold the height there.', $least, $what->name, $at), $least, self::OVER_WATER, 'm', sprintf('Stay %.0f m up over water, by eye.', self::OVER_WATER), $plan->intent->number('height_m') === null ? [] : ['height_m' => round($plan->intent->number('height_m') + self::OVER_WATER - $least, 1)])
-            : new Finding('water', Finding::OK, sprintf('%.0f m over %s: hold the height by eye.', $least, $what->name), $least, self::OVER_WATER, 'm')];
+            ? new Finding('water', Finding::NOTE, Fact::of('site-check.over-sensors-cant-hold', least: Quantity::metres($least), what: $what->name, at: Quantity::moment($at)), $least, self::OVER_WATER, 'm', Fact::of('site-check.stay-up-over-water', overWater: Quantity::metres(self::OVER_WATER)), $plan->intent->number('height_m') === null ? [] : ['height_m' => round($plan->intent->number('height_m') + self::OVER_WATER - $least, 1)])
+            : new Finding('water', Finding::OK, Fact::of('site-check.over-hold-height-eye', least: Quantity::metres($least), what: $what->name), $least, self::OVER_WATER, 'm')];
     }
 
     /** @return list<Finding> */
@@ -362,16 +364,16 @@ final class SiteChecks
             foreach ($times as $k => $t) {
                 if ($k > 0 && $line->crossedBy($way[$k - 1], $way[$k])) {
                     $when = match (true) {
-                        $t === null => 'on the way home',
-                        $times[$k - 1] === null => 'on the way to the first frame',
-                        default => sprintf('at %.1f s', $t),
+                        $t === null => Fact::of('site-check.way-home'),
+                        $times[$k - 1] === null => Fact::of('site-check.way-first-frame'),
+                        default => Fact::of('site-check.at', t: Quantity::moment($t)),
                     };
 
-                    return [new Finding('boundary', Finding::BROKEN, sprintf('The way crosses %s %s. Ask whose land it is.', $line->name, $when), null, null, '', 'Stay on this side, or take off from the other.')];
+                    return [new Finding('boundary', Finding::BROKEN, Fact::of('site-check.way-crosses-ask-whose', line: $line->name, when: $when), null, null, '', Fact::of('site-check.stay-side-take-off'))];
                 }
             }
         }
 
-        return [new Finding('boundary', Finding::OK, 'Every boundary stays uncrossed, there and back.')];
+        return [new Finding('boundary', Finding::OK, Fact::of('site-check.every-boundary-stays-uncrossed'))];
     }
 }

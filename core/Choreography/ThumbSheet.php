@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Flight;
 use Larkspur\Measure\Lag;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
 
 /**

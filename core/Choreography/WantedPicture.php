@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Larkspur\Choreography;
 
 use Larkspur\Camera\Composition;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
 use Larkspur\Refusal;
 use Larkspur\Site\Area;
 use Larkspur\Site\Solid;
@@ -57,7 +59,7 @@ final readonly class WantedPicture
     }
 
     /**
-     * @return array{distance_m: float, height_m: float, tilt_deg: float, parameters: array<string, float>, reached: array{distance_m: float, height_m: float, hold_s: float}, hidden: ?bool, notes: list<string>}
+     * @return array{distance_m: float, height_m: float, tilt_deg: float, parameters: array<string, float>, reached: array{distance_m: float, height_m: float, hold_s: float}, hidden: ?bool, notes: list<Fact>}
      *
      * @throws Refusal where no such picture can be taken, or the move has nothing to set it with
      */
@@ -72,7 +74,7 @@ final readonly class WantedPicture
         $has = static fn (string $id): bool => isset($plan->move->intent->parameters[$id]);
         $away = $has('radius_m') ? 'radius_m' : ($has('distance_m') ? 'distance_m' : null);
         if ($away === null || $plan->move->subject === null) {
-            throw new Refusal('This move has no distance from a subject to set.', 'move', 'a move that goes round, toward or away from something');
+            throw new Refusal(Fact::of('wanted-picture.move-distance-subject-set'), 'move', Fact::of('wanted-picture.move-goes-round-toward'));
         }
         $own = [];
         $reached = [0.0, 0.0, 0.0];
@@ -116,10 +118,10 @@ final readonly class WantedPicture
         }
         $reached = self::reached($plan, $this->at);
         if (abs($reached[0] - $wanted->distance) > 0.5) {
-            $notes[] = sprintf('This move can’t end %.1f m away; the nearest is %.1f.', $wanted->distance, $reached[0]);
+            $notes[] = Fact::of('wanted-picture.move-cant-end-away', distance: Quantity::metres($wanted->distance), reached: Quantity::metres($reached[0]));
         }
         if ($wanted->height < self::LOWEST) {
-            $notes[] = sprintf('For that horizon the lens would lie %.1f m up, as good as on the ground; half a metre is taken.', $wanted->height);
+            $notes[] = Fact::of('wanted-picture.horizon-lens-would-lie', height: Quantity::metres($wanted->height));
         }
         [$hidden, $own, $plan, $more] = $this->hide($shot, $plan, $own);
 
@@ -146,7 +148,7 @@ final readonly class WantedPicture
      * Keeps what must stay hidden out of the first frame: steeper at the start, where the move has a first tilt.
      *
      * @param  array<string, float>  $own
-     * @return array{?bool, array<string, float>, Plan, list<string>}
+     * @return array{?bool, array<string, float>, Plan, list<Fact>}
      */
     private function hide(Shot $shot, Plan $plan, array $own): array
     {
@@ -161,12 +163,12 @@ final readonly class WantedPicture
             for ($steeper = $tilt - 1; $steeper >= self::STEEPEST; $steeper -= 1) {
                 $try = Planner::plan($shot->withIntent($shot->intent->with([...$own, 'tilt_start_deg' => $steeper])));
                 if (self::hides($try, $this->hidden)) {
-                    return [true, [...$own, 'tilt_start_deg' => $steeper], $try, [sprintf('A first tilt of %.0f degrees keeps it out of the first frame.', $steeper)]];
+                    return [true, [...$own, 'tilt_start_deg' => $steeper], $try, [Fact::of('wanted-picture.first-tilt-keeps-out', steeper: Quantity::degrees($steeper))]];
                 }
             }
         }
 
-        return [false, $own, $plan, ['It is seen from the first frame on: start lower behind something, or choose a move that begins with the lens down.']];
+        return [false, $own, $plan, [Fact::of('wanted-picture.seen-first-frame-start')]];
     }
 
     /** Whether nothing of a solid or an area is seen in the first frame. */
@@ -174,7 +176,7 @@ final readonly class WantedPicture
     {
         $known = [...array_map(static fn (Solid $solid): string => $solid->id, $plan->shot->site->solids), ...array_map(static fn (Area $area): string => $area->id, $plan->shot->site->areas), 'sea'];
         if (! in_array($id, $known, true)) {
-            throw new Refusal('There is no such thing on this site to hide.', 'hidden', 'one of '.implode(', ', array_filter($known, static fn (string $one): bool => $one !== '')));
+            throw new Refusal(Fact::of('wanted-picture.such-thing-site-hide'), 'hidden', Fact::of('wanted-picture.one-of', known: implode(', ', array_filter($known, static fn (string $one): bool => $one !== ''))));
         }
         $view = $plan->view($plan->move->flight->indexAt($plan->move->onset));
         foreach ($plan->shot->site->solids as $solid) {

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Larkspur\Flight;
 
 use Larkspur\Choreography\ThumbSheet;
+use Larkspur\Controls\Finger;
 use Larkspur\Flight;
 use Larkspur\Measure\Lag;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Rig\Rig;
 

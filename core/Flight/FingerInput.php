@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Flight;
 
-use Larkspur\Rig\Finger;
+use Larkspur\Controls\Finger;
 
 /** Travel of the five fingers at one instant, -1..1, before any curve. */
 final readonly class FingerInput

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Larkspur\Flight;
 
+use Larkspur\Controls\Finger;
+use Larkspur\Fact;
 use Larkspur\Measure\SeededNoise;
 use Larkspur\Refusal;
-use Larkspur\Rig\Finger;
 
 /**
  * How a simulated operator flies: what the hands do to a thumb sheet. Every habit acts on a finger, before curve,
@@ -65,7 +66,7 @@ final readonly class OperatorHabits
                 slips: [new Slip('kick', Finger::Turn, 9.0, 0.3)],
             ),
             'drifter' => new self(tremor: 0.006, wander: 0.13, leak: 0.05, mismatch: -0.07, reaction: 0.5, gain: 0.22, blind: 0.045, turnLate: 0.7),
-            default => throw new Refusal(sprintf('There is no simulated operator “%s”.', $name), 'operator', 'one of '.implode(', ', [...self::NAMES, ...self::LEVELS])),
+            default => throw new Refusal(Fact::of('operator-habits.simulated-operator', name: $name), 'operator', Fact::of('operator-habits.one-of', value: implode(', ', [...self::NAMES, ...self::LEVELS]))),
         };
     }
 

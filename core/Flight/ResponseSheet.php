@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Larkspur\Flight;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Lag;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\Rig;
 
 /**

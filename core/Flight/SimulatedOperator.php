@@ -6,13 +6,13 @@ namespace Larkspur\Flight;
 
 use Larkspur\Camera\View;
 use Larkspur\Choreography\Plan;
+use Larkspur\Controls\Finger;
 use Larkspur\Flight;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Lag;
 use Larkspur\Measure\SeededNoise;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\MovePlan;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Site\Wind;
 
@@ -55,7 +55,7 @@ final class SimulatedOperator
     private function __construct(private readonly Plan $plan, private readonly OperatorHabits $habits, int $seed)
     {
         $onsets = [];
-        foreach ($plan->presses as $press) {
+        foreach ($plan->parts as $press) {
             if ($press->onset !== null) {
                 $onsets[$press->finger->value] = $press->onset;
             }

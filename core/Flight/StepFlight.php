@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Flight;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Flight;
-use Larkspur\Rig\Finger;
-use Larkspur\Rig\Response;
 use Larkspur\Rig\Rig;
 
 /**
@@ -36,7 +35,7 @@ final class StepFlight
         };
         $hold(2.0, new FingerInput);
         foreach (Finger::cases() as $finger) {
-            $response = Response::of($rig->mode($mode), $finger);
+            $response = $rig->mode($mode)->response($finger);
             $seconds = $press ?? $response->startSeconds() + 1.5;
             // The gimbal has stops: its presses end before them.
             $seconds = $finger === Finger::Tilt ? min($seconds, 0.42 * ($rig->tiltHigh - $rig->tiltLow) / $response->top) : $seconds;

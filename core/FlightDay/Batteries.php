@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\FlightDay;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
@@ -20,6 +21,8 @@ final readonly class Batteries
 
     private const LEAST_SHARE = 0.6;
 
+    private const COLD = 0.9;
+
     /**
      * @param  int  $count  full ones at hand
      * @param  float  $minutes  of flight of one, as flown from full to empty in mild air
@@ -29,14 +32,26 @@ final readonly class Batteries
     public function __construct(public int $count, public float $minutes, public float $reserve = self::RESERVE, public float $temperature = self::WARM)
     {
         if ($count < 1) {
-            throw new Refusal('A day without a battery flies nothing.', 'batteries.count', 'one or more; enter how many are full');
+            throw new Refusal(Fact::of('batteries.day-without-battery-flies'), 'batteries.count', Fact::of('batteries.one-more-enter-how'));
         }
         if ($minutes <= 0) {
-            throw new Refusal('A battery that lasts no time flies nothing.', 'batteries.minutes', 'minutes of flight, such as 24');
+            throw new Refusal(Fact::of('batteries.battery-lasts-time-flies'), 'batteries.minutes', Fact::of('batteries.minutes-flight-such-24'));
         }
         if ($reserve < 0 || $reserve >= 0.9) {
-            throw new Refusal('Nothing would be left to fly with.', 'batteries.reserve', 'a share from 0 to 0.9');
+            throw new Refusal(Fact::of('batteries.nothing-would-left-fly'), 'batteries.reserve', Fact::of('batteries.share-0-0-9'));
         }
+    }
+
+    /** One battery of twenty minutes, where nobody said what there is (our judgement). */
+    public static function assumed(): self
+    {
+        return new self(1, 20.0);
+    }
+
+    /** Below this share of their minutes, cold is something to see to. */
+    public function areCold(): bool
+    {
+        return $this->warmth() < self::COLD;
     }
 
     public static function read(Fields $fields): self

@@ -4,65 +4,77 @@ declare(strict_types=1);
 
 namespace Larkspur\FlightDay;
 
-use Larkspur\Fields;
+use Larkspur\Choreography\Finding;
+use Larkspur\Choreography\Plan;
+use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
 
 /** What goes into the bag, and what is seen to before take-off: the day's own numbers in it. Common practice, no published source. */
 final class Checklist
 {
+    /** A shot that comes nearer to something than this might be asked to fly without sensing, m. */
+    private const NEAR = 4.0;
+
+    /** Whether a shot comes so near to something that sensing might be asked to be off. */
+    public static function comesNear(Plan $plan): bool
+    {
+        return array_filter($plan->findings, static fn (Finding $finding): bool => $finding->id === 'clearance' && $finding->value !== null && $finding->value < self::NEAR) !== [];
+    }
+
     /**
      * @param  list<string>  $crafts  names
      * @param  list<string>  $filters  such as ND16
      * @param  list<int>  $kelvins  white balances of the day's shots
      * @param  bool  $cold  whether fingers and batteries have to be kept warm
      * @param  bool  $ducted  whether one of the craft is ducted
-     * @param  bool  $near  whether a shot comes so near to something that sensing might be asked to be off
-     * @return list<array{id: string, title: string, items: list<array{id: string, text: string}>}>
+     * @param  bool  $near  whether one of the shots comes near to something
+     * @return list<array{id: string, title: Fact, items: list<array{id: string, text: Fact}>}>
      */
     public static function of(array $crafts, Batteries $batteries, array $filters, array $kelvins, float $returnHeight, bool $cold, bool $ducted, bool $near): array
     {
         $bag = [
-            'batteries' => sprintf('%d %s, all full; controller and tablet full', $batteries->count, $batteries->count === 1 ? 'battery' : 'batteries'),
-            'filters' => $filters === [] ? 'No filter is wanted today; the clear one is on' : 'Filters '.implode(', ', $filters).', clean',
+            'batteries' => Fact::of('checklist.all-full-controller-tablet', count: $batteries->count),
+            'filters' => $filters === [] ? Fact::of('checklist.filter-wanted-today-clear') : Fact::of('checklist.filters-clean', filters: $filters),
         ];
         foreach ($crafts as $k => $craft) {
-            $bag["propellers-$k"] = sprintf('Propellers of %s: all of its own type, none chipped, a spare set', $craft);
+            $bag["propellers-$k"] = Fact::of('checklist.propellers-all-own-type', craft: $craft);
         }
-        $bag['cards'] = 'Memory cards empty, one to spare';
+        $bag['cards'] = Fact::of('checklist.memory-cards-empty-one');
         if ($ducted) {
-            $bag['guards'] = 'Ducts and guards whole';
+            $bag['guards'] = Fact::of('checklist.ducts-guards-whole');
         }
         if ($cold) {
-            $bag['warm'] = 'Gloves that let you feel the wheel; batteries warm against the body until they fly';
+            $bag['warm'] = Fact::of('checklist.gloves-let-you-feel');
         }
-        $bag['papers'] = 'Permission, insurance and your proof of competence, as your authority asks';
+        $bag['papers'] = Fact::of('checklist.permission-insurance-your-proof');
         $ground = [
-            'look' => 'Walk the site: wires, people, animals, what lies behind a backward flight',
-            'briefed' => 'Everyone briefed: who watches, who calls, when to stop',
-            'weather' => 'Wind and gusts as planned, or the day is planned anew',
-            'home' => 'Home point set, and it is here',
-            'return' => sprintf('Return height %s m', Fields::figure($returnHeight)),
-            'sensing' => $near ? 'Obstacle sensing set to stop; where a shot needs it off, say so aloud, write it down, and no novice flies it' : 'Obstacle sensing set to stop',
-            'mode' => 'Flight mode as on the card of the first shot',
-            'camera' => 'Frame rate, shutter, ISO and filter as on the card; stripes and grid on',
-            'balance' => $kelvins === [] ? 'White balance fixed, never automatic' : 'White balance fixed, never automatic: '.implode(', ', array_map(static fn (int $kelvin): string => "$kelvin K", $kelvins)),
+            'look' => Fact::of('checklist.walk-site-wires-people'),
+            'briefed' => Fact::of('checklist.everyone-briefed-who-watches'),
+            'weather' => Fact::of('checklist.wind-gusts-planned-day'),
+            'home' => Fact::of('checklist.home-point-set'),
+            'return' => Fact::of('checklist.return-height-m', height: Quantity::metres($returnHeight)),
+            'sensing' => $near ? Fact::of('checklist.obstacle-sensing-set-stop') : Fact::of('checklist.obstacle-sensing-set-stop-2'),
+            'mode' => Fact::of('checklist.flight-mode-card-first'),
+            'camera' => Fact::of('checklist.frame-rate-shutter-iso'),
+            'balance' => $kelvins === [] ? Fact::of('checklist.white-balance-fixed-never') : Fact::of('checklist.white-balance-fixed-never-2', kelvins: array_map(static fn (int $kelvin): string => "$kelvin K", $kelvins)),
         ];
         $air = [
-            'hover' => sprintf('Hover at eye level for %.0f to 15 s: look, listen; land if it drifts or sounds odd', 10),
-            'area' => 'No people, birds, aircraft or wires where it goes',
-            'ends' => 'Fly to both end points first; compose there',
-            'record' => 'Recording before moving, then a pause: the press must not shake the shot',
-            'stop' => sprintf('Home when %.0f %% is left', 100 * $batteries->reserve),
+            'hover' => Fact::of('checklist.hover-eye-level-15'),
+            'area' => Fact::of('checklist.people-birds-aircraft-wires'),
+            'ends' => Fact::of('checklist.fly-both-end-points'),
+            'record' => Fact::of('checklist.recording-before-moving-then'),
+            'stop' => Fact::of('checklist.home-when-left', reserve: Quantity::share($batteries->reserve)),
         ];
 
-        return [self::list('bag', 'In the bag', $bag), self::list('ground', 'On the ground', $ground), self::list('air', 'Every take-off', $air)];
+        return [self::list('bag', Fact::of('checklist.in-the-bag'), $bag), self::list('ground', Fact::of('checklist.on-the-ground'), $ground), self::list('air', Fact::of('checklist.every-take-off'), $air)];
     }
 
     /**
-     * @param  array<string, string>  $items
-     * @return array{id: string, title: string, items: list<array{id: string, text: string}>}
+     * @param  array<string, Fact>  $items
+     * @return array{id: string, title: Fact, items: list<array{id: string, text: Fact}>}
      */
-    private static function list(string $id, string $title, array $items): array
+    private static function list(string $id, Fact $title, array $items): array
     {
-        return ['id' => $id, 'title' => $title, 'items' => array_map(static fn (string $key, string $text): array => ['id' => "$id-$key", 'text' => $text], array_keys($items), array_values($items))];
+        return ['id' => $id, 'title' => $title, 'items' => array_map(static fn (string $key, Fact $text): array => ['id' => "$id-$key", 'text' => $text], array_keys($items), array_values($items))];
     }
 }

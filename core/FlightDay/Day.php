@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\FlightDay;
 
+use Larkspur\Fact;
 use Larkspur\Geo\Position;
 use Larkspur\Refusal;
 use Larkspur\Site\Zone;
@@ -50,7 +51,7 @@ final readonly class Day
         public Zone $zone = new Zone,
     ) {
         if ($to <= $from) {
-            throw new Refusal('The day ends before it begins.', 'to', 'a time after '.$zone->hour($from));
+            throw new Refusal(Fact::of('day.day-ends-before-begins'), 'to', Fact::of('day.time-after', hour: $zone->hour($from)));
         }
         $home = new Position(0.0, 0.0, 0.0);
         $way = static fn (Position $a, Position $b): float => $b->minus($a)->length() / $transit;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\FlightDay;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
@@ -48,14 +49,14 @@ final readonly class FieldEntry
         $kind = $fields->choiceOrNull('kind', [self::TICK, self::PASS, self::BATTERY]) ?? self::TICK;
         $item = $fields->text('item');
         if ($item === '' || strlen($item) > 80) {
-            throw new Refusal('An entry is about something.', $fields->place('item'), 'up to 80 letters');
+            throw new Refusal(Fact::of('field-entry.entry-about-something'), $fields->place('item'), Fact::of('field-entry.up-80-letters'));
         }
         $payload = $fields->group('payload');
         $number = $payload->numberOrNull('number', 1, 99);
         /** @var value-of<self::VERDICTS>|null $verdict */
         $verdict = $payload->choiceOrNull('verdict', self::VERDICTS);
         if ($kind === self::PASS && ($number === null || $verdict === null)) {
-            throw new Refusal('A pass has a number and a verdict.', $payload->place($number === null ? 'number' : 'verdict'), 'number from 1, and one of '.implode(', ', self::VERDICTS));
+            throw new Refusal(Fact::of('field-entry.pass-number-verdict'), $payload->place($number === null ? 'number' : 'verdict'), Fact::of('field-entry.number-1-one', verdicts: implode(', ', self::VERDICTS)));
         }
         $note = $payload->textOrNull('note') ?? '';
 

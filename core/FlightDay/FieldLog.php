@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\FlightDay;
 
+use Larkspur\Fact;
+
 /**
  * What holds after everything that was entered on a day, whichever device it came from and in whichever order it arrived. The latest entry
  * by its own clock stands; two that were made without knowing of one another and say different things are a conflict, and both are kept.
@@ -14,7 +16,7 @@ final readonly class FieldLog
      * @param  array<string, array{on: bool, by: string, made: float}>  $ticks  by item
      * @param  array<string, list<array{number: int, verdict: string, note: string, by: string, made: float}>>  $passes  by "shot-…"
      * @param  array<string, array{running: bool, since: ?float, flown: float}>  $batteries  by "battery-…"; flown in seconds
-     * @param  list<array{item: string, text: string}>  $conflicts
+     * @param  list<array{item: string, text: Fact}>  $conflicts
      */
     private function __construct(public array $ticks, public array $passes, public array $batteries, public array $conflicts)
     {
@@ -35,14 +37,14 @@ final readonly class FieldLog
             if ($entry->kind === FieldEntry::TICK) {
                 $before = $last[$entry->item] ?? null;
                 if ($before !== null && $before->on !== $entry->on && self::unaware($before, $entry)) {
-                    $conflicts[] = ['item' => $entry->item, 'text' => sprintf('%s took it %s, %s took it %s without knowing. The later stands.', $before->by, $before->on === true ? 'as done' : 'back', $entry->by, $entry->on === true ? 'as done' : 'back')];
+                    $conflicts[] = ['item' => $entry->item, 'text' => Fact::of($entry->on === true ? 'field-log.back-then-done' : 'field-log.done-then-back', first: $before->by, second: $entry->by)];
                 }
                 $ticks[$entry->item] = ['on' => $entry->on === true, 'by' => $entry->by, 'made' => $entry->made];
                 $last[$entry->item] = $entry;
             } elseif ($entry->kind === FieldEntry::PASS) {
                 foreach ($passes[$entry->item] ?? [] as $other) {
                     if ($other['number'] === $entry->number && $entry->by.$entry->verdict !== $other['by'].$other['verdict']) {
-                        $conflicts[] = ['item' => $entry->item, 'text' => sprintf('Pass %d was entered twice: %s by %s, %s by %s. Both are kept.', $entry->number, $other['verdict'], $other['by'], $entry->verdict, $entry->by)];
+                        $conflicts[] = ['item' => $entry->item, 'text' => Fact::of('field-log.pass-was-entered-twice', number: $entry->number ?? 0, verdict: $other['verdict'], by: $other['by'], verdict2: $entry->verdict ?? '', by2: $entry->by)];
                     }
                 }
                 $passes[$entry->item][] = ['number' => $entry->number ?? 0, 'verdict' => $entry->verdict ?? '', 'note' => $entry->note, 'by' => $entry->by, 'made' => $entry->made];
@@ -50,7 +52,7 @@ final readonly class FieldLog
                 $now = $batteries[$entry->item] ?? ['running' => false, 'since' => null, 'flown' => 0.0];
                 $before = $last[$entry->item] ?? null;
                 if ($entry->on === true && $now['running'] && $before !== null && self::unaware($before, $entry)) {
-                    $conflicts[] = ['item' => $entry->item, 'text' => sprintf('%s and %s both began it. It counts from the first.', $before->by, $entry->by)];
+                    $conflicts[] = ['item' => $entry->item, 'text' => Fact::of('field-log.both-began-counts-first', by: $before->by, by2: $entry->by)];
                 }
                 if ($entry->on === true && ! $now['running']) {
                     $now = [...$now, 'running' => true, 'since' => $entry->made];

@@ -66,7 +66,7 @@ final class OrderSearch
      */
     private static function passesThatFit(Day $day, array $order, DayShot $shot): int
     {
-        if ($shot->cannot !== '') {
+        if ($shot->cannot !== null) {
             return 0;
         }
         for ($passes = $shot->passes - 1; $passes >= 1; $passes--) {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Larkspur\FlightDay;
 
 use Larkspur\Choreography\Plan;
+use Larkspur\Fact;
 use Larkspur\Geo\Position;
+use Larkspur\Measure\Quantity;
 use Larkspur\Site\Site;
 
 /**
@@ -71,16 +73,17 @@ final readonly class ReturnHeight
         return new self($height, $tallest, $top, $height - $lowest > $site->ceiling, $margin);
     }
 
-    /** @return array{height_m: float, tallest: ?string, top_m: float, margin_m: float, over_ceiling: bool, sentence: string} */
-    public function toArray(): array
+    /** What to set, and why. */
+    public function inShort(): Fact
     {
-        return [
-            'height_m' => $this->height, 'tallest' => $this->tallest, 'top_m' => round($this->top, 1), 'margin_m' => $this->margin, 'over_ceiling' => $this->overCeiling,
-            'sentence' => sprintf(
-                'Set the return height to %.0f m above take-off: %s, and %.0f m of margin.%s', $this->height,
-                $this->tallest === null ? sprintf('the highest ground on a way home lies at %.1f m', $this->top) : sprintf('%s reaches %.1f m', $this->tallest, $this->top), $this->margin,
-                $this->overCeiling ? ' That is over the ceiling on part of the way: choose another place to take off from.' : '',
+        $top = Quantity::metres($this->top);
+
+        return Fact::all(
+            Fact::of(
+                'return-height.set', height: Quantity::metres($this->height), margin: Quantity::metres($this->margin),
+                why: $this->tallest === null ? Fact::of('return-height.highest-ground', top: $top) : Fact::of('return-height.reaches', tallest: $this->tallest, top: $top),
             ),
-        ];
+            $this->overCeiling ? Fact::of('return-height.over-ceiling') : null,
+        );
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\FlightDay;
 
+use Larkspur\Fact;
+
 /**
  * Shots in an order, put into the day one after another, each as soon as light and battery allow. Whoever must wait lands; a battery is
  * changed when the next shot and the way home do not fit into what is left of it; a shot too long for a battery is split between passes.
@@ -14,7 +16,7 @@ final class Timetable
     /** @var list<array{shot: DayShot, passes: int, battery: int, ready: float, from: float, to: float, waits: float}> */
     public array $slots = [];
 
-    /** @var list<array{shot: DayShot, why: string, fits: int}> fits: fewer passes that would fit (OrderSearch) */
+    /** @var list<array{shot: DayShot, why: Fact, fits: int}> fits: fewer passes that would fit (OrderSearch) */
     public array $left = [];
 
     private float $time;
@@ -70,20 +72,20 @@ final class Timetable
         return false;
     }
 
-    /** @return ?string why it does not fit; null where it is in */
-    private function put(DayShot $shot): ?string
+    /** @return ?Fact why it does not fit; null where it is in */
+    private function put(DayShot $shot): ?Fact
     {
-        if ($shot->cannot !== '') {
+        if ($shot->cannot !== null) {
             return $shot->cannot;
         }
         if (! $shot->anyTime && $shot->windows === []) {
-            return 'Its light does not come on this day.';
+            return Fact::of('timetable.light-does-not-come');
         }
         $passes = $shot->passes;
         // As many passes at a time as a fresh battery holds.
         $fresh = (int) floor(($this->usable - Day::HOVER - $this->day->there[$shot->id] - $this->day->back[$shot->id]) / ($shot->pass + $this->day->reset) + 1e-9);
         if ($fresh < 1) {
-            return 'One pass takes more than a battery has, with its reserve and the way.';
+            return Fact::of('timetable.one-pass-takes-more');
         }
         while ($passes > 0) {
             $now = min($passes, $fresh);
@@ -97,7 +99,7 @@ final class Timetable
         return null;
     }
 
-    private function fly(DayShot $shot, int $passes): ?string
+    private function fly(DayShot $shot, int $passes): ?Fact
     {
         $home = $this->day->back[$shot->id];
         $length = $passes * ($shot->pass + $this->day->reset);
@@ -107,10 +109,10 @@ final class Timetable
             $ready = $this->time + $way;
             $from = $this->lightFrom($shot, $ready, $length);
             if ($from === null) {
-                return sprintf('Its light is over before it could be flown (ready at %s).', $this->day->zone->hour($ready));
+                return Fact::of('timetable.light-over-before-could', hour: $this->day->zone->hour($ready));
             }
             if ($from + $length + $home > $this->day->to) {
-                return 'The day ends first.';
+                return Fact::of('timetable.day-ends-first');
             }
             $wait = $from - $ready;
             if ($this->at !== null && $wait > Day::PATIENCE) {
@@ -121,10 +123,10 @@ final class Timetable
             $hover = $this->at === null && $wait > Day::PATIENCE ? 0.0 : $wait;
             if ($this->used + $way + $hover + $length + $home > $this->usable + 1e-6) {
                 if ($this->used <= 0.0) {
-                    return 'With the wait for its light it takes more than a battery has.';
+                    return Fact::of('timetable.wait-light-takes-more');
                 }
                 if ($this->battery + 1 >= $this->day->batteries->count) {
-                    return 'No battery is left for it.';
+                    return Fact::of('timetable.battery-left');
                 }
                 $this->land();
                 $this->time += $this->day->swap;
@@ -142,7 +144,7 @@ final class Timetable
             return null;
         }
 
-        return 'It does not fit.';
+        return Fact::of('timetable.does-not-fit');
     }
 
     private function land(): void

@@ -123,9 +123,4 @@ final readonly class MovingPoint
     {
         return [$this->t[0], $this->t[count($this->t) - 1]];
     }
-
-    public function displaced(float $east, float $north, float $up): self
-    {
-        return new self($this->t, array_map(static fn (Position $place): Position => $place->plus($east, $north, $up), $this->places));
-    }
 }

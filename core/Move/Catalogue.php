@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Move;
 
+use Larkspur\Fact;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Refusal;
 use Larkspur\Rig\ModeTune;
@@ -97,7 +98,7 @@ final class Catalogue
 
     public static function move(string $id, string $place = 'move'): Move
     {
-        $class = self::MOVES[$id] ?? throw new Refusal(sprintf('“%s” is not a move that can be planned.', $id), $place, 'one of '.implode(', ', self::ids()));
+        $class = self::MOVES[$id] ?? throw new Refusal(Fact::of('catalogue.not-move-can-planned', id: $id), $place, Fact::of('catalogue.one-of', ids: implode(', ', self::ids())));
 
         return new $class;
     }
@@ -109,9 +110,9 @@ final class Catalogue
     }
 
     /** Name of a move on screen; its id where it is none of today's. */
-    public static function nameOf(string $id): string
+    public static function nameOf(string $id): Fact
     {
-        return isset(self::MOVES[$id]) ? self::move($id)->about()->name : $id;
+        return isset(self::MOVES[$id]) ? Fact::of("move.$id") : Fact::name($id);
     }
 
     /** @return list<string> */

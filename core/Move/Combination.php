@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace Larkspur\Move;
 
+use Larkspur\Controls\Finger;
+use Larkspur\Fact;
 use Larkspur\Flight;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Ramp;
 use Larkspur\Measure\Statistics;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\Mark;
+use Larkspur\Move\Judging\TakeTarget;
+use Larkspur\Move\Shape\Stance;
 use Larkspur\Refusal;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
 
 /**
@@ -34,15 +39,7 @@ final readonly class Combination implements Move
 
     public function about(): About
     {
-        return new About(
-            self::ID, 'Combination', Group::Combined, 5, '', [],
-            does: 'Two or three moves flown as one.',
-            clean: 'No seam: nobody can say where one ends and the next begins.',
-            faults: [
-                'kick' => 'At the hand-over let the first finger fade while the next one swells.',
-                'off-mark' => 'Do not come to rest between them: the second begins as the first dies.',
-            ],
-        );
+        return new About(self::ID, Group::Combined, 5, '', [], faults: ['kick', 'off-mark']);
     }
 
     public function parameters(): array
@@ -60,9 +57,9 @@ final readonly class Combination implements Move
         return [];
     }
 
-    public function wanted(Intent $intent): Wanted
+    public function wanted(Intent $intent): TakeTarget
     {
-        return new Wanted(viewing: 20.0);
+        return new TakeTarget(viewing: 20.0);
     }
 
     public function plan(Intent $intent, array $assumed, LocalFrame $frame): MovePlan
@@ -75,7 +72,7 @@ final readonly class Combination implements Move
     {
         $parts = $intent->parts;
         if (count($parts) < 2 || count($parts) > 3) {
-            throw new Refusal('A combination is made of two or three moves.', 'intent.parts', 'a list of two or three {move, parameters}');
+            throw new Refusal(Fact::of('combination.combination-made-two-three'), 'intent.parts', Fact::of('combination.list-two-three'));
         }
 
         return $intent->join === self::TOGETHER ? $this->together($intent, $frame, $mode) : $this->inSequence($intent, $frame, $mode);
@@ -111,12 +108,12 @@ final readonly class Combination implements Move
         ['move' => $id, 'parameters' => $given] = $intent->parts[$k];
         $move = Catalogue::move($id, "intent.parts.{$k}.move");
         if ($move->about()->group === Group::Drill || $move instanceof self) {
-            throw new Refusal(sprintf('“%s” can’t be part of a combination.', $move->about()->name), "intent.parts.{$k}.move", 'a shot move');
+            throw new Refusal(Fact::of('combination.cant-part-combination', move: $move->about()->name()), "intent.parts.{$k}.move", Fact::of('combination.shot-move'));
         }
         try {
             return Catalogue::plan($intent->asPart($id, [...$given, ...$placed]), $frame, $mode);
         } catch (Refusal $refusal) {
-            throw new Refusal($refusal->getMessage(), str_replace('intent.parameters', "intent.parts.{$k}.parameters", $refusal->place), $refusal->expected);
+            throw new Refusal($refusal->fact, str_replace('intent.parameters', "intent.parts.{$k}.parameters", $refusal->place), $refusal->expected);
         }
     }
 
@@ -183,8 +180,8 @@ final readonly class Combination implements Move
             foreach (self::played($plan->flight) as $finger) {
                 if (isset($taken[$finger])) {
                     throw new Refusal(
-                        sprintf('“%s” and “%s” both play %s.', Catalogue::move($intent->parts[$taken[$finger]]['move'])->about()->name, Catalogue::move($intent->parts[$k]['move'])->about()->name, $finger),
-                        "intent.parts.{$k}.move", 'moves of different fingers, or one after the other',
+                        Fact::of('combination.both-play', first: Catalogue::nameOf($intent->parts[$taken[$finger]]['move']), second: Catalogue::nameOf($intent->parts[$k]['move']), finger: $finger),
+                        "intent.parts.{$k}.move", Fact::of('combination.moves-different-fingers-one'),
                     );
                 }
                 $taken[$finger] = $k;

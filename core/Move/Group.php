@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Move;
 
+use Larkspur\Fact;
+
 /** What a move does to the picture: how a practitioner looks for one. */
 enum Group: string
 {
@@ -19,20 +21,9 @@ enum Group: string
     case Combined = 'combined';
     case Drill = 'drill';
 
-    public function words(): string
+    /** What it is called on screen. */
+    public function words(): Fact
     {
-        return match ($this) {
-            self::Toward => 'Goes toward it',
-            self::Away => 'Leaves it behind',
-            self::Across => 'Slides past it',
-            self::Upright => 'Lifts and sinks',
-            self::Look => 'Looks from one spot',
-            self::Reveal => 'Uncovers what was hidden',
-            self::Around => 'Goes round it',
-            self::Follow => 'Keeps up with it',
-            self::Above => 'Looks straight down',
-            self::Combined => 'Several in one',
-            self::Drill => 'Drills for the thumbs',
-        };
+        return Fact::of("group.$this->value");
     }
 }

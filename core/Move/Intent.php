@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Larkspur\Move;
 
 use Larkspur\Camera\Lens;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\MovingPoint;
+use Larkspur\Measure\Angle;
+use Larkspur\Move\Shape\Stance;
 use Larkspur\Refusal;
 
 /**
@@ -49,7 +52,7 @@ final readonly class Intent
     {
         $schema = $fields->textOrNull('schema') ?? self::SCHEMA;
         if ($schema !== self::SCHEMA) {
-            throw new Refusal(sprintf('This file says it is “%s”.', $schema), $fields->place('schema'), '“'.self::SCHEMA.'”');
+            throw new Refusal(Fact::of('intent.file-says', schema: $schema), $fields->place('schema'), Fact::of('intent.text', schema: self::SCHEMA));
         }
         $move = Catalogue::move($fields->text('move'), $fields->place('move'));
         $subject = $fields->groupOrNull('subject');
@@ -72,6 +75,26 @@ final readonly class Intent
         );
     }
 
+    /**
+     * The parameters that fly the same the other way: round the same stretch from its other end, or past the other side; empty where a move has
+     * but one way.
+     *
+     * @return array<string, float|string>
+     */
+    public function opposite(): array
+    {
+        $direction = $this->choice('direction');
+        if ($direction !== null) {
+            $way = $direction === Stance::CLOCKWISE ? 1 : -1;
+            $end = fmod(($this->number('start_bearing_deg') ?? 0.0) + $way * ($this->number('arc_deg') ?? 0.0) + 7200, 360);
+
+            return ['direction' => $way === 1 ? Stance::COUNTERCLOCKWISE : Stance::CLOCKWISE, 'start_bearing_deg' => round($end, 1)];
+        }
+        $side = $this->choice('side');
+
+        return $side === null ? [] : ['side' => $side === 'left' ? 'right' : 'left'];
+    }
+
     /** @return array{move: string, parameters: array<string, float|string>} */
     private static function part(Fields $fields): array
     {
@@ -87,12 +110,12 @@ final readonly class Intent
         foreach ($subject->groups('track') as $point) {
             $t = $point->number('t', -1e6, 1e7, 's');
             if ($track !== [] && $t <= $track[count($track) - 1]['t']) {
-                throw new Refusal(sprintf('The track goes back in time at %s s.', Fields::figure($t)), $point->place('t'), 'seconds that rise from point to point');
+                throw new Refusal(Fact::of('intent.track-goes-back-time', t: Fields::written($t)), $point->place('t'), Fact::of('intent.seconds-rise-point-point'));
             }
             $track[] = ['t' => $t, 'at' => GeoPoint::read($point)];
         }
 
-        return count($track) >= 2 ? $track : throw new Refusal('A track of fewer than two points goes nowhere.', $subject->place('track'), 'at least two {t, lat, lon, alt_m}');
+        return count($track) >= 2 ? $track : throw new Refusal(Fact::of('intent.track-fewer-two-points'), $subject->place('track'), Fact::of('intent.least-two'));
     }
 
     /** The subject in a local frame: where it stands, or where it is when; null where the intent has none. */
@@ -129,6 +152,22 @@ final readonly class Intent
         $value = $this->parameters[$parameter] ?? null;
 
         return is_string($value) ? $value : null;
+    }
+
+    /** An angle or a rate of turn that is stated in degrees, in radians. */
+    public function angle(string $parameter): ?float
+    {
+        $degrees = $this->number($parameter);
+
+        return $degrees === null ? null : $degrees * Angle::DEGREE;
+    }
+
+    /** The same intent of another subject, at rest. */
+    public function filming(GeoPoint $subject): self
+    {
+        return new self(
+            $this->move, $subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, [], $this->parts, $this->join,
+        );
     }
 
     /** @param  array<string, float|string>  $parameters */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Larkspur\Move;
 
 use Larkspur\Geo\LocalFrame;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Rig\ModeTune;
 
 /**
@@ -38,5 +40,5 @@ interface Move
     public function plan(Intent $intent, array $assumed, LocalFrame $frame): MovePlan;
 
     /** What a take is measured against, as far as the intent says it. */
-    public function wanted(Intent $intent): Wanted;
+    public function wanted(Intent $intent): TakeTarget;
 }

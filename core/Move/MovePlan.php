@@ -7,6 +7,7 @@ namespace Larkspur\Move;
 use Larkspur\Flight;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
+use Larkspur\Move\Judging\Mark;
 
 /** A move worked out: the flight it asks for, and when its phases begin and end (s since the start of recording). */
 final readonly class MovePlan

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
+
 /**
  * One curve said in another convention: the number that comes nearest, and how near that is.
  *
@@ -72,7 +74,7 @@ final readonly class Conversion
      */
     public static function all(ResponseCurve $curve, float $end): array
     {
-        $kinds = array_values(array_diff(array_keys(CurveKinds::MEANINGS), [PointsCurve::KIND]));
+        $kinds = array_values(array_diff(CurveKinds::KINDS, [PointsCurve::KIND]));
 
         return array_map(static fn (string $kind): self => self::of($curve, $kind, $end), $kinds);
     }
@@ -88,11 +90,11 @@ final readonly class Conversion
         };
     }
 
-    /** @return array{kind: string, convention: string, closeness: string, difference: float, curve: ?array<string, mixed>} */
+    /** @return array{kind: string, convention: Fact, closeness: string, difference: float, curve: ?array<string, mixed>} */
     public function toArray(): array
     {
         return [
-            'kind' => $this->kind, 'convention' => CurveKinds::MEANINGS[$this->kind], 'closeness' => $this->closeness(),
+            'kind' => $this->kind, 'convention' => CurveKinds::meaning($this->kind), 'closeness' => $this->closeness(),
             'difference' => round($this->difference, 4),
             'curve' => $this->closeness() === 'none' ? null : self::plain($this->curve->toArray()),
         ];

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Camera\CraftCamera;
+use Larkspur\Controls\Finger;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
+use Larkspur\Telemetry\Analysis\StepFit;
 
 /**
  * What a machine can do, whoever flies it: its envelope in each mode, its gimbal, its camera, and how its own screens
@@ -47,7 +51,7 @@ final readonly class Craft
     {
         $schema = $fields->textOrNull('schema') ?? self::SCHEMA;
         if ($schema !== self::SCHEMA) {
-            throw new Refusal(sprintf('This file says it is “%s”.', $schema), $fields->place('schema'), '“'.self::SCHEMA.'”');
+            throw new Refusal(Fact::of('craft.file-says', schema: $schema), $fields->place('schema'), Fact::of('craft.text', schema: self::SCHEMA));
         }
         $stock = Rig::read($fields->group('stock'));
         $units = $fields->groupOrNull('gimbal_units');
@@ -60,7 +64,7 @@ final readonly class Craft
             $stock->craft,
             $kind === 'ducted' ? 'ducted' : 'camera',
             $fields->number('mass_kg', 0.01, 50, 'kg'),
-            $fields->choiceOrNull('convention', array_keys(CurveKinds::MEANINGS)) ?? $fields->text('convention'),
+            $fields->choiceOrNull('convention', CurveKinds::KINDS) ?? $fields->text('convention'),
             $stock,
             CraftCamera::read($fields->group('camera')),
             ($fields->numberOrNull('gimbal_top_dps', 0.5, 500, 'deg/s') ?? Statistics::greatest(array_map(static fn (ModeTune $mode): float => $mode->tilt, array_values($stock->modes))) / Angle::DEGREE) * Angle::DEGREE,
@@ -173,7 +177,7 @@ final readonly class Craft
             foreach (Finger::cases() as $finger) {
                 $said = Conversion::of($mode->curve($finger), $this->convention, $mode->top($finger) / ($finger->rotates() ? Angle::DEGREE : 1.0));
                 if ($said->closeness() === 'none') {
-                    throw new Refusal(sprintf('The curve of %s has no number in that convention.', $finger->value), "stock.modes.$name.curves.$finger->value", 'a softer or a straighter curve');
+                    throw new Refusal(Fact::of('craft.curve-number-convention', finger: $finger->value), "stock.modes.$name.curves.$finger->value", Fact::of('craft.softer-straighter-curve'));
                 }
                 $mode = $mode->with($finger, curve: $said->curve);
             }
@@ -206,12 +210,12 @@ final readonly class Craft
         ];
         foreach ($most as [$place, $value, $limit, $unit]) {
             if ($value > $limit * (1 + 1e-9)) {
-                throw new Refusal(sprintf('%s gives no more than %s %s there in %s mode.', $this->name, Fields::figure($limit), $unit, $name), "modes.$name.$place", sprintf('%s %s or less', Fields::figure($limit), $unit));
+                throw new Refusal(Fact::of('craft.gives-more-mode', name: $this->name, limit: Fields::written($limit), unit: $unit, name2: $name), "modes.$name.$place", Fact::of('craft.or-less', limit: Fields::written($limit), unit: $unit));
             }
         }
         foreach ([['travel', $mode->travelLag, $stock->travelLag], ['climb', $mode->climbLag, $stock->climbLag], ['turn', $mode->turnLag, $stock->turnLag]] as [$axis, $value, $least]) {
             if ($value < $least * (1 - 1e-9)) {
-                throw new Refusal(sprintf('%s can’t answer quicker than that in %s mode.', $this->name, $name), "modes.$name.lag_s.$axis", sprintf('%s s or more', Fields::figure($least)));
+                throw new Refusal(Fact::of('craft.cant-answer-quicker-mode', name: $this->name, name2: $name), "modes.$name.lag_s.$axis", Fact::of('craft.s-more', least: Fields::written($least)));
             }
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /**
@@ -15,7 +16,7 @@ final readonly class CubicExpoCurve implements ResponseCurve
     public function __construct(public float $expo)
     {
         if (! ($expo >= -0.5 && $expo <= 1.0)) {
-            throw new Refusal('With this number the curve would fall on the way.', 'value', 'a number from -0.5 to 1');
+            throw new Refusal(Fact::of('cubic-expo-curve.number-curve-would-fall'), 'value', Fact::of('cubic-expo-curve.number-0-5-1'));
         }
     }
 

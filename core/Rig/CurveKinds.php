@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
@@ -15,18 +16,18 @@ use Larkspur\Refusal;
  */
 final class CurveKinds
 {
-    /** Kind id to what the number means, in the words shown beside it. */
-    public const MEANINGS = [
-        'half-stick' => 'Output at half stick: 0.5 is straight, lower is softer',
-        'half-stick-percent' => 'Output at half stick, times 100: 50 is straight, lower is softer',
-        'soft-expo' => '0 is straight, larger is softer',
-        'rates' => 'Rate about the centre, and rate at full stick',
-        PointsCurve::KIND => 'Drawn through points; this craft states no number',
-    ];
+    /** Conventions, by the id that a stored curve bears; what the number of each means is a phrase. */
+    public const KINDS = ['half-stick', 'half-stick-percent', 'soft-expo', 'rates', PointsCurve::KIND];
+
+    /** What the number of a convention means. */
+    public static function meaning(string $kind): Fact
+    {
+        return Fact::of("curve.$kind");
+    }
 
     public static function read(Fields $fields): ResponseCurve
     {
-        $kind = $fields->choiceOrNull('kind', array_keys(self::MEANINGS)) ?? $fields->text('kind');
+        $kind = $fields->choiceOrNull('kind', self::KINDS) ?? $fields->text('kind');
 
         return match ($kind) {
             'half-stick' => new HalfStickCurve($fields->number('value', 0.05, 0.95)),
@@ -48,7 +49,7 @@ final class CurveKinds
             return $make();
         } catch (Refusal $refusal) {
             // What a field alone refuses has its place already.
-            throw str_starts_with($refusal->place, $fields->place('')) ? $refusal : new Refusal($refusal->getMessage(), $fields->place($refusal->place), $refusal->expected);
+            throw str_starts_with($refusal->place, $fields->place('')) ? $refusal : new Refusal($refusal->fact, $fields->place($refusal->place), $refusal->expected);
         }
     }
 
@@ -64,7 +65,7 @@ final class CurveKinds
     public static function through(string $kind, float $travel, float $output, float $end = 100.0): ResponseCurve
     {
         if (! ($travel > 0 && $travel < 1 && $output > 0 && $output < 1)) {
-            throw new Refusal('Every curve goes through rest and through the full rate; drag it in between.', 'through', 'a travel and an output above 0 and below 1');
+            throw new Refusal(Fact::of('curve-kinds.every-curve-goes-through'), 'through', Fact::of('curve-kinds.travel-output-above-0'));
         }
 
         return match ($kind) {
@@ -72,7 +73,7 @@ final class CurveKinds
             'soft-expo' => CubicExpoCurve::through($travel, $output),
             'rates' => RateCurve::through($travel, $output, $end),
             PointsCurve::KIND => new PointsCurve([[0.0, 0.0], [$travel, $output], [1.0, 1.0]]),
-            default => throw new Refusal(sprintf('“%s” is not known here.', $kind), 'kind', 'one of '.implode(', ', array_keys(self::MEANINGS))),
+            default => throw new Refusal(Fact::of('curve-kinds.not-known', kind: $kind), 'kind', Fact::of('curve-kinds.one-of', meanings: implode(', ', self::KINDS))),
         };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Controls\Finger;
+
 /**
  * What one planned shot asks of one finger's axis, whatever the settings: the rate that it holds, every rate with its
  * change along the way, and how much picture a rate moves. Rates in m/s or rad/s, positive as the finger's own.

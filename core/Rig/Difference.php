@@ -4,22 +4,24 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
+
 /** One number that two versions of a rig state differently. */
 final readonly class Difference
 {
-    /** What each number is called, and in which unit; a place ends with one of these. */
-    private const NAMES = [
-        'run_mps' => ['top speed ahead', 'm/s'], 'slide_mps' => ['top speed sideways', 'm/s'], 'climb_mps' => ['top climb', 'm/s'], 'sink_mps' => ['top sink', 'm/s'],
-        'turn_dps' => ['top turn', 'deg/s'], 'accelerate_mps2' => ['gain of speed', 'm/s2'], 'brake_mps2' => ['braking', 'm/s2'],
-        'climb_accelerate_mps2' => ['change of climb', 'm/s2'], 'turn_accelerate_dps2' => ['change of turn', 'deg/s2'],
-        'lag_s.travel' => ['answer of the travel', 's'], 'lag_s.climb' => ['answer of the climb', 's'], 'lag_s.turn' => ['answer of the turn', 's'],
-        'gimbal.top_rate_dps' => ['gimbal top rate', 'deg/s'], 'gimbal.cushion_s' => ['gimbal cushion', 's'],
-        'hands.stick_mode' => ['stick mode', ''], 'hands.wheel_up' => ['wheel for up', ''], 'hands.grip' => ['grip', ''], 'hands.stick_mm' => ['stick length', 'mm'],
-        'ducted.hover' => ['hover point', ''], 'ducted.limit' => ['throttle limit', ''], 'ducted.soft' => ['throttle softness', ''], 'ducted.self_levelling' => ['self-levelling', ''],
-        'ducted.camera_deg' => ['camera angle', 'deg'], 'ducted.coast_s' => ['coasting time', 's'], 'camera.focal_mm' => ['focal length', 'mm'],
+    /** Every number that can differ, and its unit; a place ends with one of these. */
+    private const UNITS = [
+        'run_mps' => 'm/s', 'slide_mps' => 'm/s', 'climb_mps' => 'm/s', 'sink_mps' => 'm/s',
+        'turn_dps' => 'deg/s', 'accelerate_mps2' => 'm/s2', 'brake_mps2' => 'm/s2',
+        'climb_accelerate_mps2' => 'm/s2', 'turn_accelerate_dps2' => 'deg/s2',
+        'lag_s.travel' => 's', 'lag_s.climb' => 's', 'lag_s.turn' => 's',
+        'gimbal.top_rate_dps' => 'deg/s', 'gimbal.cushion_s' => 's',
+        'hands.stick_mode' => '', 'hands.wheel_up' => '', 'hands.grip' => '', 'hands.stick_mm' => 'mm',
+        'ducted.hover' => '', 'ducted.limit' => '', 'ducted.soft' => '', 'ducted.self_levelling' => '',
+        'ducted.camera_deg' => 'deg', 'ducted.coast_s' => 's', 'camera.focal_mm' => 'mm',
     ];
 
-    public function __construct(public string $place, public string $mode, public string $name, public string $unit, public string|float|bool|null $from, public string|float|bool|null $to)
+    public function __construct(public string $place, public string $mode, public Fact $name, public string $unit, public string|float|bool|null $from, public string|float|bool|null $to)
     {
     }
 
@@ -72,24 +74,24 @@ final readonly class Difference
         return ['theirs' => $changedThere, 'mine' => $changedHere, 'both' => $both];
     }
 
-    /** @return array{place: string, mode: string, name: string, unit: string, from: string|float|bool|null, to: string|float|bool|null} */
+    /** @return array{place: string, mode: string, name: Fact, unit: string, from: string|float|bool|null, to: string|float|bool|null} */
     public function toArray(): array
     {
         return ['place' => $this->place, 'mode' => $this->mode, 'name' => $this->name, 'unit' => $this->unit, 'from' => $this->from, 'to' => $this->to];
     }
 
-    /** @return ?array{string, string, string} mode, name and unit; null for what is no setting */
+    /** @return ?array{string, Fact, string} mode, name and unit; null for what is no setting */
     private static function named(string $place): ?array
     {
         $mode = preg_match('/^modes\.(\w+)\./', $place, $found) === 1 ? $found[1] : '';
         if (preg_match('/\.curves\.(\w+)\.(\w+)$/', $place, $found) === 1) {
-            return [$mode, 'curve of '.$found[1].match ($found[2]) {
-                'kind' => ', convention', 'centre' => ', about the centre', 'end' => ', at full stick', 'points' => ', points', default => '',
-            }, ''];
+            $kind = in_array($found[2], ['kind', 'centre', 'end', 'points'], true) ? $found[2] : 'own';
+
+            return [$mode, Fact::of("setting.curve.$kind", finger: $found[1]), ''];
         }
-        foreach (self::NAMES as $end => [$name, $unit]) {
+        foreach (self::UNITS as $end => $unit) {
             if ($place === $end || str_ends_with($place, '.'.$end)) {
-                return [$mode, $name, $unit];
+                return [$mode, Fact::of("setting.$end"), $unit];
             }
         }
 

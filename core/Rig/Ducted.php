@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
 use Larkspur\Refusal;
 
 /**
@@ -30,7 +32,7 @@ final readonly class Ducted
     public function __construct(public float $hover, public float $limit, public float $soft, public bool $selfLevelling, public float $camera, public float $coast)
     {
         if ($limit <= $hover) {
-            throw new Refusal('With this limit it could not rise.', 'limit', sprintf('more than the hover point, %.0f %%', 100 * $hover));
+            throw new Refusal(Fact::of('ducted.limit-could-not-rise'), 'limit', Fact::of('ducted.more-hover-point', hover: Quantity::share($hover)));
         }
     }
 

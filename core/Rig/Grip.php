@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
+
 /** How the fingers hold the stick. Each has its school; what is assumed of each is common practice, no published source. */
 enum Grip: string
 {
@@ -11,12 +13,12 @@ enum Grip: string
     case Pinch = 'pinch';
     case OneFinger = 'one-finger';
 
-    public function words(): string
+    public function words(): Fact
     {
         return match ($this) {
-            self::Thumbs => 'thumbs on top',
-            self::Pinch => 'pinched between finger and thumb',
-            self::OneFinger => 'one finger from the side, in the cold',
+            self::Thumbs => Fact::of('grip.thumbs-top'),
+            self::Pinch => Fact::of('grip.pinched-between-finger-thumb'),
+            self::OneFinger => Fact::of('grip.one-finger-side-cold'),
         };
     }
 

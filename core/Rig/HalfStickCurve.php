@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /**
@@ -22,7 +23,7 @@ final readonly class HalfStickCurve implements ResponseCurve
     public function __construct(public float $halfStickOutput, public bool $asPercent = false)
     {
         if (! ($halfStickOutput >= 0.05 && $halfStickOutput <= 0.95)) {
-            throw new Refusal('This number is the output at half stick, so it has no meaning there.', 'value', $asPercent ? 'a number from 5 to 95' : 'a number from 0.05 to 0.95');
+            throw new Refusal(Fact::of('half-stick-curve.number-output-half-stick'), 'value', $asPercent ? Fact::of('half-stick-curve.number-5-95') : Fact::of('half-stick-curve.number-0-05-0'));
         }
         $this->exponent = log($halfStickOutput) / log(0.5);
     }

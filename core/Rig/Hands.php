@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Controls\StickMode;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
+
 /**
  * Houses of thought about settings (docs/schools.md). Practitioners of both film well; the school chooses, and a trainer
  * may choose otherwise for one operator. What each aims at is common practice, no published source.
@@ -14,22 +16,22 @@ enum House: string
     case Middle = 'middle';
     case TrustTheFingers = 'trust-the-fingers';
 
-    public function words(): string
+    public function words(): Fact
     {
         return match ($this) {
-            self::LimitTheMachine => 'limit the machine',
-            self::Middle => 'the middle way',
-            self::TrustTheFingers => 'trust the fingers',
+            self::LimitTheMachine => Fact::of('house.limit-machine'),
+            self::Middle => Fact::of('house.middle-way'),
+            self::TrustTheFingers => Fact::of('house.trust-fingers'),
         };
     }
 
     /** What it holds, in a sentence that a student understands. */
-    public function why(): string
+    public function why(): Fact
     {
         return match ($this) {
-            self::LimitTheMachine => 'The machine is made slow and soft, so that a thumb far out still moves the picture gently.',
-            self::Middle => 'Limits a little above what the shots ask, and a curve a little softer than straight.',
-            self::TrustTheFingers => 'The machine is left quick and straight; the softness comes from the hand, and every quick move stays possible.',
+            self::LimitTheMachine => Fact::of('house.machine-made-slow-soft'),
+            self::Middle => Fact::of('house.limits-little-above-what'),
+            self::TrustTheFingers => Fact::of('house.machine-left-quick-straight'),
         };
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Controls\Finger;
+use Larkspur\Controls\Response;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
 
@@ -153,6 +155,19 @@ final readonly class ModeTune
     public function travelFor(Finger $finger, float $rate): float
     {
         return $this->curve($finger)->travel($rate / $this->top($finger, $rate >= 0));
+    }
+
+    /** How a finger's axis answers a full press toward its positive end, or its other one. */
+    public function response(Finger $finger, bool $positive = true): Response
+    {
+        [$accelerate, $brake] = match ($finger) {
+            Finger::Run, Finger::Slide => [$this->accelerate, $this->brake],
+            Finger::Climb => [$this->climbAccelerate, $this->climbAccelerate],
+            Finger::Turn => [$this->turnAccelerate, $this->turnAccelerate],
+            Finger::Tilt => [INF, INF],
+        };
+
+        return new Response($this->top($finger, $positive), $accelerate, $brake, $this->lag($finger));
     }
 
     /** @return array<string, mixed> */

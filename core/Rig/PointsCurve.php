@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /**
@@ -27,14 +28,14 @@ final readonly class PointsCurve implements ResponseCurve
     {
         $last = count($points) - 1;
         if ($last < 1 || $last > 12 || $points[0] !== [0.0, 0.0] || $points[$last] !== [1.0, 1.0]) {
-            throw new Refusal('A drawn curve goes from rest to the full rate.', 'points', '2 to 13 points, the first [0, 0], the last [1, 1]');
+            throw new Refusal(Fact::of('points-curve.drawn-curve-goes-rest'), 'points', Fact::of('points-curve.2-13-points-first'));
         }
         for ($i = 1; $i <= $last; $i++) {
             if ($points[$i][0] - $points[$i - 1][0] < self::APART) {
-                throw new Refusal('The points of a curve must follow each other.', "points.$i", 'a travel at least '.self::APART.' beyond the point before');
+                throw new Refusal(Fact::of('points-curve.points-curve-must-follow'), "points.$i", Fact::of('points-curve.travel-least-beyond-point', apart: self::APART));
             }
             if ($points[$i][1] <= $points[$i - 1][1]) {
-                throw new Refusal('The curve falls here: more finger would give less motion.', "points.$i", 'an output above the point before');
+                throw new Refusal(Fact::of('points-curve.curve-falls-more-finger'), "points.$i", Fact::of('points-curve.output-above-point-before'));
             }
         }
         $this->slopes = self::slopes($points);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /**
@@ -21,7 +22,7 @@ final readonly class RateCurve implements ResponseCurve
     public function __construct(public float $centre, public float $end)
     {
         if (! ($centre > 0 && $end >= $centre && $end <= 20 * $centre)) {
-            throw new Refusal('The rate at full stick must lie between the centre rate and 20 times it.', 'end', 'centre <= end <= 20 centre');
+            throw new Refusal(Fact::of('rate-curve.rate-full-stick-must'), 'end', Fact::of('rate-curve.centre-end-20-centre'));
         }
         $this->bend = 1 - $centre / $end;
     }

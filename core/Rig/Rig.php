@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
 use Larkspur\Refusal;
@@ -64,7 +65,7 @@ final readonly class Rig
 
     public function mode(string $name): ModeTune
     {
-        return $this->modes[$name] ?? throw new Refusal(sprintf('This craft has no flight mode “%s”.', $name), 'mode', 'one of '.implode(', ', self::MODES));
+        return $this->modes[$name] ?? throw new Refusal(Fact::of('rig.craft-flight-mode', name: $name), 'mode', Fact::of('rig.one-of', modes: implode(', ', self::MODES)));
     }
 
     /** The same rig with one mode set up otherwise. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
@@ -25,9 +26,9 @@ final readonly class RigFile
         if ($schema !== self::SCHEMA) {
             throw new Refusal(
                 str_starts_with($schema, 'larkspur/rig/')
-                    ? sprintf('This rig file is of version %s; this Larkspur reads version 1. Nothing was changed.', substr($schema, 13))
-                    : sprintf('This file says it is “%s”, which is no rig file. Nothing was changed.', $schema),
-                $fields->place('schema'), '“'.self::SCHEMA.'”',
+                    ? Fact::of('rig-file.rig-file-version-larkspur', schema: substr($schema, 13))
+                    : Fact::of('rig-file.file-says-which-rig', schema: $schema),
+                $fields->place('schema'), Fact::of('rig-file.text', schema: self::SCHEMA),
             );
         }
         $craft = Craft::read($fields->group('craft'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Controls\Finger;
 use Larkspur\JsonSchema;
 
 /**
@@ -37,7 +38,7 @@ final class RigSchema
 
         return JsonSchema::group(['mass_kg', 'convention', 'camera', 'stock'], [
             'schema' => ['const' => Craft::SCHEMA], 'kind' => ['enum' => Craft::KINDS, 'default' => 'camera'], 'mass_kg' => JsonSchema::number(0.01, 50),
-            'convention' => ['enum' => array_keys(CurveKinds::MEANINGS)],
+            'convention' => ['enum' => CurveKinds::KINDS],
             'gimbal_top_dps' => JsonSchema::number(0.5, 500), 'turn_top_dps' => JsonSchema::number(1, 1000),
             'gimbal_units' => JsonSchema::group([], ['rate_per_dps' => JsonSchema::number(0.01, 100), 'cushion_per_s' => JsonSchema::number(0.1, 1000)]),
             'camera' => JsonSchema::whole([
@@ -53,7 +54,7 @@ final class RigSchema
     public static function rig(): array
     {
         $curves = array_fill_keys(array_column(Finger::cases(), 'value'), JsonSchema::group(['kind'], [
-            'kind' => ['enum' => array_keys(CurveKinds::MEANINGS)], 'value' => ['type' => 'number'], 'centre' => ['type' => 'number'], 'end' => ['type' => 'number'],
+            'kind' => ['enum' => CurveKinds::KINDS], 'value' => ['type' => 'number'], 'centre' => ['type' => 'number'], 'end' => ['type' => 'number'],
             'points' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 13, 'items' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']]],
         ]));
         $mode = JsonSchema::whole([

@@ -4,34 +4,42 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
+use Larkspur\Scoring\Fault\FaultKinds;
+
 /**
- * Takes of one shot side by side: their order, and in words why one is the best, or that the log can't tell them apart.
+ * Takes of one shot side by side: their order, and why one is the best, or that the log can't tell them apart.
  * Scores that differ by less than their joint uncertainty are not ranked by it.
+ *
+ * @phpstan-type Compared array{id: int, name: string, score: float, uncertainty: float, verdict: string, clean_s: float, facets: array<string, ?float>, faults: list<string>, automated: bool}
  */
 final readonly class Comparison
 {
     /** Takes count as different from this many joint standard deviations on. */
     private const DIFFERENT = 1.0;
 
-    private const NAMES = ['ease' => 'Ease', 'flow' => 'Flow', 'hold' => 'Hold', 'line' => 'Line', 'frame' => 'Frame'];
+    private const RANK = [Verdict::KEEP => 0, Verdict::FIX => 1, Verdict::AGAIN => 2];
+
+    /** Clean seconds, and points of a petal, by which takes must differ for that to be said. */
+    private const LONGER = 0.5;
+
+    private const SHORTER_PETAL = 2.0;
 
     /**
      * @param  list<int>  $order  ids, the best first
      * @param  ?int  $best  null where there is none to compare
-     * @param  string  $reason  one or two sentences
+     * @param  ?Fact  $reason  null where there is nothing to say
      */
-    private function __construct(public array $order, public ?int $best, public string $reason)
+    private function __construct(public array $order, public ?int $best, public ?Fact $reason)
     {
     }
 
-    /**
-     * @param  list<array{id: int, name: string, score: float, uncertainty: float, verdict: string, clean_s: float, facets: array<string, ?float>, faults: list<string>, automated: bool}>  $takes
-     */
+    /** @param  list<Compared>  $takes */
     public static function of(array $takes): self
     {
-        $rank = [Verdict::KEEP => 0, Verdict::FIX => 1, Verdict::AGAIN => 2];
-        usort($takes, static function (array $a, array $b) use ($rank): int {
-            $kept = $rank[$a['verdict']] <=> $rank[$b['verdict']];
+        usort($takes, static function (array $a, array $b): int {
+            $kept = self::RANK[$a['verdict']] <=> self::RANK[$b['verdict']];
             if ($kept !== 0) {
                 return $kept;
             }
@@ -41,28 +49,41 @@ final readonly class Comparison
         });
         $order = array_column($takes, 'id');
         if (count($takes) < 2) {
-            return new self($order, $order[0] ?? null, $takes === [] ? '' : 'There is one take so far; three or four are usual, since faults show only on a large screen.');
+            return new self($order, $order[0] ?? null, $takes === [] ? null : Fact::of('comparison.only-one'));
         }
         [$first, $second] = $takes;
-        $automated = $first['automated'] ? ' It was flown by automation, so it says nothing about the hands.' : '';
-        if ($rank[$first['verdict']] < $rank[$second['verdict']]) {
-            return new self($order, $first['id'], sprintf('%s is the only one of its kind: “%s”. %s%s', $first['name'], self::verdict($first['verdict']), self::petal($first, $second), $automated));
-        }
-        if (! self::apart($first, $second)) {
-            return new self($order, $first['id'], sprintf(
-                'The logs can’t tell %s and %s apart (%.0f and %.0f, give or take %.0f). %s%s',
-                $first['name'], $second['name'], $first['score'], $second['score'], hypot($first['uncertainty'], $second['uncertainty']),
-                $first['clean_s'] > $second['clean_s'] + 0.5 ? sprintf('%s has the longer clean stretch: %.1f s against %.1f.', $first['name'], $first['clean_s'], $second['clean_s']) : 'Look at both on a large screen.',
-                $automated,
-            ));
-        }
 
-        return new self($order, $first['id'], sprintf('%s is ahead of %s by %.0f points. %s%s', $first['name'], $second['name'], $first['score'] - $second['score'], self::petal($first, $second), $automated));
+        return new self($order, $first['id'], Fact::all(...[...self::why($first, $second), $first['automated'] ? Fact::of('comparison.automated') : null]));
     }
 
     /**
-     * @param  array{score: float, uncertainty: float}  $a
-     * @param  array{score: float, uncertainty: float}  $b
+     * @param  Compared  $first
+     * @param  Compared  $second
+     * @return list<?Fact>
+     */
+    private static function why(array $first, array $second): array
+    {
+        if (self::RANK[$first['verdict']] < self::RANK[$second['verdict']]) {
+            return [Fact::of('comparison.only-one-of-its-kind', name: $first['name'], verdict: Fact::of('verdict.word.'.$first['verdict'])), ...self::petal($first, $second)];
+        }
+        if (self::apart($first, $second)) {
+            return [Fact::of('comparison.ahead', first: $first['name'], second: $second['name'], by: Quantity::points($first['score'] - $second['score'])), ...self::petal($first, $second)];
+        }
+
+        return [
+            Fact::of(
+                'comparison.not-apart', first: $first['name'], second: $second['name'], firstScore: Quantity::number($first['score']),
+                secondScore: Quantity::number($second['score']), give: Quantity::number(hypot($first['uncertainty'], $second['uncertainty'])),
+            ),
+            $first['clean_s'] > $second['clean_s'] + self::LONGER
+                ? Fact::of('comparison.longer-clean', name: $first['name'], longer: Quantity::seconds($first['clean_s']), shorter: Quantity::seconds($second['clean_s']))
+                : Fact::of('comparison.look-yourself'),
+        ];
+    }
+
+    /**
+     * @param  Compared  $a
+     * @param  Compared  $b
      */
     private static function apart(array $a, array $b): bool
     {
@@ -72,30 +93,25 @@ final readonly class Comparison
     /**
      * The petal in which they differ most, and the faults that only the worse one has.
      *
-     * @param  array{name: string, facets: array<string, ?float>, faults: list<string>}  $a
-     * @param  array{name: string, facets: array<string, ?float>, faults: list<string>}  $b
+     * @param  Compared  $a
+     * @param  Compared  $b
+     * @return list<?Fact>
      */
-    private static function petal(array $a, array $b): string
+    private static function petal(array $a, array $b): array
     {
-        $most = [null, 0.0];
-        foreach (self::NAMES as $facet => $name) {
-            $by = ($a['facets'][$facet] ?? null) === null || ($b['facets'][$facet] ?? null) === null ? 0.0 : $a['facets'][$facet] - $b['facets'][$facet];
-            if ($by > $most[1]) {
-                $most = [$name, $by];
+        [$most, $by] = [null, self::SHORTER_PETAL];
+        foreach (Petal::cases() as $petal) {
+            $own = $a['facets'][$petal->value] ?? null;
+            $others = $b['facets'][$petal->value] ?? null;
+            if ($own !== null && $others !== null && $own - $others >= $by) {
+                [$most, $by] = [$petal, $own - $others];
             }
         }
-        $only = array_values(array_unique(array_diff($b['faults'], $a['faults'])));
-        $words = $most[0] === null || $most[1] < 2 ? '' : sprintf('Most of it is %s (%.0f more).', $most[0], $most[1]);
+        $only = array_slice(array_values(array_unique(array_diff($b['faults'], $a['faults']))), 0, 2);
 
-        return trim($words.($only === [] ? '' : sprintf(' %s has %s, which it does not.', $b['name'], implode(' and ', array_map(lcfirst(...), array_slice($only, 0, 2))))));
-    }
-
-    private static function verdict(string $verdict): string
-    {
-        return match ($verdict) {
-            Verdict::KEEP => 'keep',
-            Verdict::FIX => 'fix in post',
-            default => 'fly again',
-        };
+        return [
+            $most === null ? null : Fact::of('comparison.most-of-it', petal: Fact::of("petal.$most->value"), by: Quantity::number($by)),
+            $only === [] ? null : Fact::of('comparison.only-the-worse', name: $b['name'], faults: array_map(FaultKinds::name(...), $only)),
+        ];
     }
 }

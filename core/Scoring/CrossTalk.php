@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Controls\Axis;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Axis;
-use Larkspur\Move\PathKind;
-use Larkspur\Move\Role;
+use Larkspur\Move\Judging\PathKind;
+use Larkspur\Move\Judging\Role;
 
 /** What the axes did that should have rested, as image speed, %/s ("Cross-axis"). */
 final readonly class CrossTalk
 {
     private const VELOCITY_WALK = 0.08;
 
-    /** @param  array<value-of<Axis>, Corrected>  $axes */
-    private function __construct(public array $axes, public Corrected $total)
+    /** @param  array<value-of<Axis>, NoiseCorrected>  $axes */
+    private function __construct(public array $axes, public NoiseCorrected $total)
     {
     }
 
@@ -23,7 +23,7 @@ final readonly class CrossTalk
     {
         $axes = [];
         $seconds = ($take->main->to - $take->main->from) * Grid::STEP;
-        $perFrame = 100 / $take->hfov();
+        $perFrame = 100 / $take->lens->horizontal;
         foreach (Axis::cases() as $axis) {
             if ($take->judging->role($axis) !== Role::Still) {
                 continue;
@@ -32,7 +32,7 @@ final readonly class CrossTalk
             $noise = $channel->sigma ** 2 * Statistics::meanSquare($take->moving($channel->g1));
             if ($axis === Axis::Travel) {
                 $square = Statistics::meanSquare($take->moving($take->grid->x->rate)) + Statistics::meanSquare($take->moving($take->grid->y->rate));
-                $axes[$axis->value] = Corrected::rate($square, 2 * $noise + self::VELOCITY_WALK ** 2, $seconds, Grid::POSITION)->times($take->imageSpeed(1.0));
+                $axes[$axis->value] = NoiseCorrected::rate($square, 2 * $noise + self::VELOCITY_WALK ** 2, $seconds, Grid::POSITION)->times($take->imageSpeed(1.0));
 
                 continue;
             }
@@ -40,12 +40,12 @@ final readonly class CrossTalk
             // Beside a moving subject a little steering is part of the job.
             $share = $axis === Axis::Turn && $take->judging->path === PathKind::Beside ? 0.7 : 1.0;
             $axes[$axis->value] = $axis->rotates()
-                ? Corrected::rate($square, $noise, $seconds, Grid::ANGLE)->times($share * $perFrame)
-                : Corrected::rate($square, $noise, $seconds, Grid::ALTITUDE)->times($take->imageSpeed(1.0));
+                ? NoiseCorrected::rate($square, $noise, $seconds, Grid::ANGLE)->times($share * $perFrame)
+                : NoiseCorrected::rate($square, $noise, $seconds, Grid::ALTITUDE)->times($take->imageSpeed(1.0));
         }
-        $total = Corrected::value(0.0, 0.0);
+        $total = NoiseCorrected::value(0.0, 0.0);
         foreach ($axes as $axis) {
-            $total = Corrected::combine($total, $axis);
+            $total = NoiseCorrected::combine($total, $axis);
         }
 
         return new self($axes, $total);

@@ -57,7 +57,7 @@ final readonly class EaseFit
 
     /**
      * @param  list<float>  $t  raw sample times
-     * @param  list<float>  $y  raw samples of the axis: metres or degrees
+     * @param  list<float>  $y  raw samples of the axis: metres or radians
      * @param  float  $centre  where the ramp is expected, s
      * @param  float  $limit  the middle of the hold: a start looks no later, a stop no earlier
      * @param  float  $sigma  white noise of a sample

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Controls\Axis;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\LocalQuadratic;
 use Larkspur\Measure\Ramp;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Axis;
-use Larkspur\Move\Framed;
-use Larkspur\Move\PathKind;
-use Larkspur\Move\Role;
+use Larkspur\Move\Judging\Framed;
+use Larkspur\Move\Judging\PathKind;
+use Larkspur\Move\Judging\Role;
+use Larkspur\Scoring\Path\CirclePath;
 
 /**
  * The part of the picture's shake that is no shake at all: what the ends of a clean ease leave in the band between
@@ -46,17 +47,17 @@ final class EaseShare
     /** What holding the subject asks of the tilt, seen through the same band: from where the craft was at each moment. */
     private static function ofHeldSubject(Take $take): float
     {
-        $wanted = array_map(static fn (float $up, float $x, float $y): float => atan2($up, hypot($x, $y)) / Angle::DEGREE, $take->dz, $take->dx, $take->dy);
+        $wanted = array_map(static fn (float $up, float $x, float $y): float => atan2($up, hypot($x, $y)), $take->dz, $take->dx, $take->dy);
 
-        return self::band($take, [$wanted], Grid::ANGLE, 100 / $take->hfov());
+        return self::band($take, [$wanted], Grid::ANGLE, 100 / $take->lens->horizontal);
     }
 
     /** The same for the heading, where it too holds the subject. */
     private static function ofHeldHeading(Take $take): float
     {
-        $wanted = Angle::unwrap(array_map(static fn (float $x, float $y): float => atan2($x, $y) / Angle::DEGREE, $take->dx, $take->dy), 360.0);
+        $wanted = Angle::unwrap(array_map(atan2(...), $take->dx, $take->dy));
 
-        return self::band($take, [$wanted], Grid::ANGLE, 100 / $take->hfov());
+        return self::band($take, [$wanted], Grid::ANGLE, 100 / $take->lens->horizontal);
     }
 
     /** What a bend in the path leaves in the surge. */
@@ -79,7 +80,7 @@ final class EaseShare
     private static function ofTurn(Take $take, Eases $eases): float
     {
         return hypot(
-            self::band($take, [self::integrated(self::profile($take, $eases, Axis::Turn))], Grid::ANGLE, 100 / $take->hfov()),
+            self::band($take, [self::integrated(self::profile($take, $eases, Axis::Turn))], Grid::ANGLE, 100 / $take->lens->horizontal),
             $take->judging->path === PathKind::Arc ? self::ofTravel($take) : 0.0,
         );
     }
@@ -145,13 +146,13 @@ final class EaseShare
 
         $angles = $surge = 0.0;
         for ($i = $take->main->holdFrom; $i <= $take->main->holdTo; $i++) {
-            $share = cos(max(-89.0, min(0.0, $take->grid->tilt->value[$i])) * Angle::DEGREE);
+            $share = cos(max(-89.0 * Angle::DEGREE, min(0.0, $take->grid->tilt->value[$i])));
             $angles += (($hm[$i] - $hs[$i]) * $share) ** 2 + ($gm[$i] - $gs[$i]) ** 2;
             $surge += ($xm[$i] - $xs[$i]) ** 2 + ($ym[$i] - $ys[$i]) ** 2;
         }
         $n = $take->main->holdTo - $take->main->holdFrom + 1;
 
-        return hypot(100 / $take->hfov() * sqrt($angles / $n), 0.5 * $take->imageSpeed(sqrt($surge / $n)));
+        return hypot(100 / $take->lens->horizontal * sqrt($angles / $n), 0.5 * $take->imageSpeed(sqrt($surge / $n)));
     }
 
     /**
@@ -166,7 +167,7 @@ final class EaseShare
         if ($start === null || $stop === null) {
             return array_fill(0, $take->grid->count(), 0.0);
         }
-        $textbook = ($axis->rotates() ? Anchored::EaseAngle : Anchored::EaseTravel)->textbook();
+        $textbook = ($axis->rotates() ? MetricScale::EaseAngle : MetricScale::EaseTravel)->textbook();
         $in = max($textbook, $start->usable());
         $out = max($textbook, $stop->usable());
         $held = $take->held($axis);

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Controls\Axis;
+use Larkspur\Controls\Finger;
+use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Axis;
-use Larkspur\Move\Framed;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Judging\Framed;
 
 /** How gently each held axis started and stopped, and whether the axes did so together. */
 final readonly class Eases
 {
-    /** Slow wander of the sensor of each axis, per root second. */
-    private const WALK = ['travel' => 0.12, 'climb' => 0.05, 'turn' => 0.1, 'tilt' => 0.03];
+    /** Slow wander of the sensor of each axis, m or rad per root second. */
+    private const WALK = ['travel' => 0.12, 'climb' => 0.05, 'turn' => 0.1 * Angle::DEGREE, 'tilt' => 0.03 * Angle::DEGREE];
 
     /** Held rate over its noise from which its start can be told. */
     private const TELLS = 4.0;
@@ -135,6 +136,6 @@ final readonly class Eases
     /** Score of one fit, 0 to 100. */
     public static function score(Axis $axis, float $seconds): float
     {
-        return ($axis->rotates() ? Anchored::EaseAngle : Anchored::EaseTravel)->score($seconds);
+        return ($axis->rotates() ? MetricScale::EaseAngle : MetricScale::EaseTravel)->score($seconds);
     }
 }

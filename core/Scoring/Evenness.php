@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Controls\Axis;
+use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Axis;
-use Larkspur\Move\Role;
-use Larkspur\Move\Wanted;
+use Larkspur\Move\Judging\Role;
+use Larkspur\Move\Judging\TakeTarget;
 
 /** How evenly each held axis was held: spread of its rate over its hold, as a share of the rate ("Steadiness"). */
 final class Evenness
@@ -25,8 +26,8 @@ final class Evenness
 
     private const ENOUGH = 8;
 
-    /** @return array<value-of<Axis>, Corrected> */
-    public static function of(Take $take, Wanted $wanted): array
+    /** @return array<value-of<Axis>, NoiseCorrected> */
+    public static function of(Take $take, TakeTarget $wanted): array
     {
         $evenness = [];
         if ($take->judging->role(Axis::Travel) === Role::Profile && $wanted->profile !== []) {
@@ -44,7 +45,7 @@ final class Evenness
      *
      * @param  non-empty-list<float>  $planned  m/s at equal shares of the way, 0 to 1
      */
-    private static function profile(Take $take, array $planned): Corrected
+    private static function profile(Take $take, array $planned): NoiseCorrected
     {
         $last = count($planned) - 1;
         $ratios = $noise = [];
@@ -60,7 +61,7 @@ final class Evenness
         }
         $median = Statistics::median($ratios);
 
-        return Corrected::rate(
+        return NoiseCorrected::rate(
             Statistics::meanSquare(array_map(static fn (float $ratio): float => $ratio - $median, $ratios)),
             Statistics::mean($noise) + (0.04 / $most) ** 2, count($ratios) * Grid::STEP, Grid::STEADY,
         );
@@ -88,7 +89,7 @@ final class Evenness
         return $n < self::ENOUGH ? 0.0 : min(self::WALK[$axis->value] ?? 0.0, sqrt(max(0.0, $square - $noise) / $n));
     }
 
-    private static function axis(Take $take, Axis $axis, Span $span): Corrected
+    private static function axis(Take $take, Axis $axis, Span $span): NoiseCorrected
     {
         $channel = $take->channel($axis);
         if ($axis === Axis::Tilt) {
@@ -102,7 +103,7 @@ final class Evenness
             $allowance = match ($axis) {
                 Axis::Travel => 0.04,
                 Axis::Climb => 0.015,
-                default => 0.05,
+                default => 0.05 * Angle::DEGREE,
             };
         }
         $speed = $take->speedometers[$axis->value] ?? null;
@@ -121,6 +122,6 @@ final class Evenness
         }
         $noise = $speed?->noise() ?? $channel->sigma ** 2 * Statistics::meanSquare(array_slice($gain, $from, $to - $from)) + $allowance ** 2;
 
-        return Corrected::rate($square, $noise, ($to - $from) * Grid::STEP, $width)->times(1 / max($span->rate, $take->floor($axis)));
+        return NoiseCorrected::rate($square, $noise, ($to - $from) * Grid::STEP, $width)->times(1 / max($span->rate, $take->floor($axis)));
     }
 }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Choreography\Plan;
+use Larkspur\Fact;
 use Larkspur\Flight;
 use Larkspur\Flight\Aircraft;
 use Larkspur\Flight\Recorder;
+use Larkspur\Measure\Quantity;
 use Larkspur\Refusal;
 
 /** What a plan would score if its thumb sheet were flown as written, in still air, by the method that judges every take. */
@@ -41,44 +43,25 @@ final readonly class Expectation
         return new self($plan, $flown, $score);
     }
 
-    /** One sentence for the operator. */
-    public function sentence(): string
+    /** What is to be expected, in short. */
+    public function inShort(): Fact
     {
-        return $this->score === null ? 'Flown as written, nothing of it could be judged.' : sprintf('Flown as written it would score %.0f.', $this->score->score);
+        return $this->score === null ? Fact::of('expectation.nothing-judged') : Fact::of('expectation.would-score', score: Quantity::number($this->score->score));
     }
 
-    /** What keeps the score from being full, in words; empty where nothing does. */
-    private function limitedBy(): string
+    /** What keeps the score from being full; null where nothing does. */
+    public function limitedBy(): ?Fact
     {
+        if ($this->score === null || $this->score->score >= self::FULL) {
+            return null;
+        }
         $weakest = null;
-        foreach ($this->score->facets ?? [] as $facet) {
+        foreach ($this->score->facets as $facet) {
             if ($facet->score !== null && ($weakest === null || $facet->score < $weakest->score)) {
                 $weakest = $facet;
             }
         }
 
-        return $weakest === null || ($this->score->score ?? 100.0) >= self::FULL ? '' : $weakest->why;
-    }
-
-    /** @return array{sentence: string, expected: ?array{score: float, verdict: string, facets: array<string, ?float>, limited_by: string}} */
-    public function told(): array
-    {
-        return [
-            'sentence' => $this->sentence(),
-            'expected' => $this->score === null ? null : [
-                'score' => round($this->score->score, 1),
-                'verdict' => $this->score->verdict->verdict,
-                'facets' => $this->score->facetScores(),
-                'limited_by' => $this->limitedBy(),
-            ],
-        ];
-    }
-
-    /** @return array<string, mixed> the plan as docs/formats.md shows it, with the score to expect */
-    public function toArray(int $stride = 5): array
-    {
-        ['sentence' => $sentence, 'expected' => $expected] = $this->told();
-
-        return [...$this->plan->toArray($stride), 'summary' => $this->plan->summary().' '.$sentence, 'expected' => $expected];
+        return $weakest?->why;
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Controls\Axis;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Series;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Axis;
-use Larkspur\Move\Framed;
-use Larkspur\Move\Role;
-use Larkspur\Move\Wanted;
+use Larkspur\Move\Judging\Framed;
+use Larkspur\Move\Judging\Role;
+use Larkspur\Move\Judging\TakeTarget;
 
 /**
  * Where the subject sat in the frame from first motion to last, against its planned place (docs/scoring.md,
@@ -23,14 +23,16 @@ final readonly class Framing
 
     private const PIN_RIDGE = 0.05;
 
-    /** Below this the horizon is far outside the picture, degrees: errors are told by the tilt itself. */
-    private const STEEP = -45.0;
+    /** Below this the horizon is far outside the picture, rad: errors are told by the tilt itself. */
+    private const STRAIGHT_DOWN = -85.0 * Angle::DEGREE;
+
+    private const STEEP = -45.0 * Angle::DEGREE;
 
     /**
      * @param  list<float>  $u  place in the frame less the planned place, per node of S
      * @param  list<float>  $v
      * @param  float  $offset  offset of the pin that was found, m, before its limit
-     * @param  Corrected  $rms  % of the frame
+     * @param  NoiseCorrected  $rms  % of the frame
      * @param  float  $most  % of the frame, greatest stray less noise
      * @param  float  $stray  99th percentile of the stray, fraction: what a rescue crop must take
      * @param  float  $recompose  crop that would do if the subject might sit elsewhere, %
@@ -41,7 +43,7 @@ final readonly class Framing
         public array $u,
         public array $v,
         public float $offset,
-        public Corrected $rms,
+        public NoiseCorrected $rms,
         public float $most,
         public float $stray,
         public float $recompose,
@@ -50,7 +52,7 @@ final readonly class Framing
     ) {
     }
 
-    public static function of(Take $take, Wanted $wanted): self
+    public static function of(Take $take, TakeTarget $wanted): self
     {
         return match ($take->judging->framed) {
             Framed::Subject => self::ofSubject($take, $wanted->aimU, self::places($take, $wanted)),
@@ -72,13 +74,13 @@ final readonly class Framing
         $median = Statistics::median($heading);
         $first = Statistics::mean(array_slice($heading, 0, 5));
         $noise = $take->grid->heading->sigma * Statistics::mean($take->moving($take->grid->heading->g0));
-        $spread = Corrected::value(Statistics::meanSquare(array_map(static fn (float $h): float => $h - $median, $heading)), $noise ** 2);
-        $u = array_map(static fn (float $h): float => ($h - $first) / $take->hfov(), $heading);
+        $spread = NoiseCorrected::value(Statistics::meanSquare(array_map(static fn (float $h): float => $h - $median, $heading)), $noise ** 2);
+        $u = array_map(static fn (float $h): float => ($h - $first) / $take->lens->horizontal, $heading);
         $most = Statistics::percentile(Series::sizes($u), 98);
         $reveals = $take->judging->framed === Framed::Reveal;
 
         return new self(
-            $u, array_fill(0, count($u), 0.0), 0.0, $spread->times(100 / $take->hfov()), 100 * $most,
+            $u, array_fill(0, count($u), 0.0), 0.0, $spread->times(100 / $take->lens->horizontal), 100 * $most,
             $reveals ? 0.0 : $most, $reveals ? 0.0 : 200 * $most, $startError, $endError,
         );
     }
@@ -88,7 +90,7 @@ final readonly class Framing
      *
      * @return list<float>
      */
-    private static function places(Take $take, Wanted $wanted): array
+    private static function places(Take $take, TakeTarget $wanted): array
     {
         $wander = ($wanted->lastV ?? $wanted->aimV) - $wanted->aimV;
 
@@ -96,23 +98,23 @@ final readonly class Framing
     }
 
     /** A picture that sweeps: how far it turned, against what was planned. */
-    private static function ofSweep(Take $take, Wanted $wanted): self
+    private static function ofSweep(Take $take, TakeTarget $wanted): self
     {
         if ($wanted->sweep === null) {
             return self::unjudged($take);
         }
         $still = array_fill(0, $take->main->nodes(), 0.0);
 
-        return new self($still, $still, 0.0, Corrected::value(0.0, 0.0), 0.0, 0.0, 0.0, null, self::sweepError($take, $wanted->sweep));
+        return new self($still, $still, 0.0, NoiseCorrected::value(0.0, 0.0), 0.0, 0.0, 0.0, null, self::sweepError($take, $wanted->sweep));
     }
 
     /** A reveal that turns as it goes: its first and last picture, and how far it turned between them. */
-    private static function ofTurningReveal(Take $take, Wanted $wanted): self
+    private static function ofTurningReveal(Take $take, TakeTarget $wanted): self
     {
         $still = array_fill(0, $take->main->nodes(), 0.0);
 
         return new self(
-            $still, $still, 0.0, Corrected::value(0.0, 0.0), $wanted->sweep === null ? 0.0 : self::sweepError($take, $wanted->sweep), 0.0, 0.0,
+            $still, $still, 0.0, NoiseCorrected::value(0.0, 0.0), $wanted->sweep === null ? 0.0 : self::sweepError($take, $wanted->sweep), 0.0, 0.0,
             self::startError($take, $wanted), self::endError($take, $wanted),
         );
     }
@@ -124,7 +126,7 @@ final readonly class Framing
         $turned = Statistics::median(array_slice($heading, max(0, min($take->main->to, $take->grid->count() - 1) - 3)))
             - Statistics::median(array_slice($heading, 0, max($take->main->from, 3)));
 
-        return 100 * abs(abs($turned) - abs($sweep)) / $take->hfov();
+        return 100 * abs(abs($turned) - abs($sweep)) / $take->lens->horizontal;
     }
 
     /** A frame that nobody judges. */
@@ -132,28 +134,28 @@ final readonly class Framing
     {
         $still = array_fill(0, $take->main->nodes(), 0.0);
 
-        return new self($still, $still, 0.0, Corrected::value(0.0, 0.0), 0.0, 0.0, 0.0);
+        return new self($still, $still, 0.0, NoiseCorrected::value(0.0, 0.0), 0.0, 0.0, 0.0);
     }
 
     /** First picture of a reveal: median tilt before the motion, against the planned one. */
-    private static function startError(Take $take, Wanted $wanted): float
+    private static function startError(Take $take, TakeTarget $wanted): float
     {
         $tilt = Statistics::median(array_slice($take->grid->tilt->value, 0, max($take->main->from, 3)));
 
-        return $wanted->tiltStart === null ? 0.0 : 100 * abs($tilt - $wanted->tiltStart) / $take->vfov();
+        return $wanted->tiltStart === null ? 0.0 : 100 * abs($tilt - $wanted->tiltStart) / $take->lens->vertical();
     }
 
     /** Last picture: median tilt from 0.3 s before the end of the motion on, told by where the horizon then stands. */
-    private static function endError(Take $take, Wanted $wanted): float
+    private static function endError(Take $take, TakeTarget $wanted): float
     {
         if ($wanted->tiltEnd === null) {
             return 0.0;
         }
         $tilt = Statistics::median(array_slice($take->grid->tilt->value, max(0, min($take->main->to, $take->grid->count() - 1) - 3)));
         if ($wanted->tiltEnd <= self::STEEP) {
-            return 100 * abs($tilt - $wanted->tiltEnd) / $take->vfov();
+            return 100 * abs($tilt - $wanted->tiltEnd) / $take->lens->vertical();
         }
-        $horizon = static fn (float $degrees): float => -tan(max(-85.0, $degrees) * Angle::DEGREE) / (2 * $take->lens->halfHeight);
+        $horizon = static fn (float $tilt): float => -tan(max(self::STRAIGHT_DOWN, $tilt)) / (2 * $take->lens->halfHeight);
 
         return 100 * abs($horizon($tilt) - $horizon($wanted->tiltEnd));
     }
@@ -179,14 +181,14 @@ final readonly class Framing
             $v[] = $pv - $aimV[$i];
         }
         [$nu, $nv] = self::noise($take, $dz, $distance);
-        $ru = Corrected::value(Statistics::meanSquare($u), $nu ** 2);
-        $rv = Corrected::value(Statistics::meanSquare($v), $nv ** 2);
+        $ru = NoiseCorrected::value(Statistics::meanSquare($u), $nu ** 2);
+        $rv = NoiseCorrected::value(Statistics::meanSquare($v), $nv ** 2);
         $absU = Series::sizes($u);
         $absV = Series::sizes($v);
 
         return new self(
             $u, $v, $offset,
-            Corrected::combine($ru, $rv)->times(100),
+            NoiseCorrected::combine($ru, $rv)->times(100),
             100 * max(0.0, Statistics::percentile($absU, 98) - 2 * $nu, Statistics::percentile($absV, 98) - 2 * $nv),
             self::strayOf($u, $v),
             100 * max(self::spread($u), self::spread($v)),
@@ -220,18 +222,16 @@ final readonly class Framing
 
     /**
      * Projection as the scorer needs it: a subject beside or behind the lens is held at 5 % of its range in depth, so
-     * that it counts as far off and not as a division by nothing. Degrees in, fractions out.
+     * that it counts as far off and not as a division by nothing. Radians in, fractions out.
      *
      * @return array{float, float}
      */
     private static function project(float $dx, float $dy, float $dz, float $heading, float $tilt, Take $take): array
     {
-        $psi = $heading * Angle::DEGREE;
-        $theta = $tilt * Angle::DEGREE;
-        $ahead = $dx * sin($psi) + $dy * cos($psi);
-        $right = $dx * cos($psi) - $dy * sin($psi);
-        $depth = max($ahead * cos($theta) + $dz * sin($theta), 0.05 * sqrt($dx * $dx + $dy * $dy + $dz * $dz) + 1e-9);
-        $up = -$ahead * sin($theta) + $dz * cos($theta);
+        $ahead = $dx * sin($heading) + $dy * cos($heading);
+        $right = $dx * cos($heading) - $dy * sin($heading);
+        $depth = max($ahead * cos($tilt) + $dz * sin($tilt), 0.05 * sqrt($dx * $dx + $dy * $dy + $dz * $dz) + 1e-9);
+        $up = -$ahead * sin($tilt) + $dz * cos($tilt);
 
         return [$right / (2 * $depth * $take->lens->halfWidth), $up / (2 * $depth * $take->lens->halfHeight)];
     }
@@ -254,8 +254,8 @@ final readonly class Framing
         $rows = 0;
         foreach ($dx as $i => $x) {
             [$u, $v] = self::project($x, $dy[$i], $dz[$i], $heading[$i], $tilt[$i], $take);
-            $psi = $heading[$i] * Angle::DEGREE;
-            $theta = $tilt[$i] * Angle::DEGREE;
+            $psi = $heading[$i];
+            $theta = $tilt[$i];
             $lateral = -max(-1.0, min(1.0, 2 * $take->lens->halfWidth * ($u - $aimU))) * $distance[$i];
             $vertical = -max(-1.0, min(1.0, 2 * $take->lens->halfHeight * ($v - $aimV[$i]))) * $distance[$i];
             foreach ([[cos($psi), -sin($psi), $lateral], [-sin($theta) * sin($psi), -sin($theta) * cos($psi), $vertical]] as [$p, $q, $miss]) {
@@ -296,10 +296,10 @@ final readonly class Framing
         }
         $n = count($distance);
         $typical = max(1.0, ($inverse / $n) ** -0.5);
-        $across = hypot($position, 0.3) / $typical / Angle::DEGREE;
+        $across = hypot($position, 0.3) / $typical;
         $compass = $take->grid->heading->sigma * Statistics::mean($take->moving($take->grid->heading->g0));
-        $upward = hypot(hypot($height, 0.2), 0.3 * abs($slope / $n)) / $typical / Angle::DEGREE;
+        $upward = hypot(hypot($height, 0.2), 0.3 * abs($slope / $n)) / $typical;
 
-        return [hypot($across, $compass) / $take->hfov(), hypot($upward, 0.03) / $take->vfov()];
+        return [hypot($across, $compass) / $take->lens->horizontal, hypot($upward, 0.03 * Angle::DEGREE) / $take->lens->vertical()];
     }
 }

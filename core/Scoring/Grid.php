@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Fact;
+use Larkspur\Measure\Angle;
 use Larkspur\Measure\Bins;
 use Larkspur\Measure\LocalQuadratic;
 use Larkspur\Measure\NoiseLevel;
@@ -12,7 +14,7 @@ use Larkspur\Refusal;
 
 /**
  * A log on the common 10 Hz grid (docs/scoring.md, section 1): the ground on which logs of 5 to 50 Hz agree.
- * Metres, degrees, seconds.
+ * Metres, radians, seconds.
  */
 final readonly class Grid
 {
@@ -204,8 +206,8 @@ final readonly class Grid
                 NoiseLevel::of($samples->positionT, $samples->positionY, 0.02, 0.4),
             ),
             NoiseLevel::of($samples->t, $samples->z, 0.02, 0.25),
-            NoiseLevel::of($samples->t, $samples->heading, 0.03, 0.6),
-            NoiseLevel::of($samples->t, $samples->tilt, 0.03, 0.12),
+            NoiseLevel::of($samples->t, $samples->heading, 0.03 * Angle::DEGREE, 0.6 * Angle::DEGREE),
+            NoiseLevel::of($samples->t, $samples->tilt, 0.03 * Angle::DEGREE, 0.12 * Angle::DEGREE),
         ];
     }
 
@@ -217,7 +219,7 @@ final readonly class Grid
     {
         $n = count($t);
         if ($n < 5) {
-            throw new Refusal('There are too few samples to judge.', '', 'at least five');
+            throw new Refusal(Fact::of('grid.too-few-samples-judge'), '', Fact::of('grid.least-five'));
         }
         $nodes = [];
         $last = $t[$n - 1] + 1e-9;
@@ -225,7 +227,7 @@ final readonly class Grid
             $nodes[] = $k * self::STEP;
         }
         if (count($nodes) < 10) {
-            throw new Refusal('This log is too short to judge.', '', 'at least a second of flight');
+            throw new Refusal(Fact::of('grid.log-too-short-judge'), '', Fact::of('grid.least-second-flight'));
         }
 
         return $nodes;

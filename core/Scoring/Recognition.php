@@ -70,7 +70,7 @@ final readonly class Recognition
             $vy = $grid->y->rate[$i];
             $speeds[] = $speed = hypot($vx, $vy);
             $courses[] = atan2($vx, $vy) / Angle::DEGREE;
-            $tilts[] = $grid->tilt->value[$i];
+            $tilts[] = $grid->tilt->value[$i] / Angle::DEGREE;
             $length += Grid::STEP * sqrt(max(0.0, $speed ** 2 - 2 * $noise ** 2 - 0.02));
         }
         $courses = Angle::unwrap($courses, 360.0);
@@ -78,7 +78,7 @@ final readonly class Recognition
         $moving = array_keys(array_filter($speeds, static fn (float $speed): bool => $speed > $half));
         $sin = $cos = 0.0;
         foreach ($moving as $k) {
-            $crab = ($courses[$k] - $grid->heading->value[$nodes[$k]]) * Angle::DEGREE;
+            $crab = $courses[$k] * Angle::DEGREE - $grid->heading->value[$nodes[$k]];
             $sin += sin($crab);
             $cos += cos($crab);
         }
@@ -88,10 +88,10 @@ final readonly class Recognition
         return [
             'elevation' => atan2($rise, max($net, $length, 1e-3)) / Angle::DEGREE,
             'course' => count($moving) > 2 ? $courses[$moving[count($moving) - 1]] - $courses[$moving[0]] : 0.0,
-            'pan' => $grid->heading->value[$last] - $grid->heading->value[$first],
+            'pan' => ($grid->heading->value[$last] - $grid->heading->value[$first]) / Angle::DEGREE,
             'crab' => abs(atan2($sin, $cos)) / Angle::DEGREE,
             'straight' => $net / max($length, 0.1),
-            'tiltChange' => $grid->tilt->value[$last] - $grid->tilt->value[$first],
+            'tiltChange' => ($grid->tilt->value[$last] - $grid->tilt->value[$first]) / Angle::DEGREE,
             'tilt' => Statistics::mean($tilts),
             'way' => hypot($length, $rise),
         ];

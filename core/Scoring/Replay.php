@@ -6,13 +6,13 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\ThumbSheet;
+use Larkspur\Controls\Finger;
+use Larkspur\Controls\StickMode;
 use Larkspur\Flight;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Series;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\ModeTune;
-use Larkspur\Rig\StickMode;
 use Larkspur\Telemetry\FlightLog;
 
 /**
@@ -56,8 +56,8 @@ final class Replay
             'east_m' => Series::rounded(Series::at($grid->x->value, $nodes), 2, 1.0, $east),
             'north_m' => Series::rounded(Series::at($grid->y->value, $nodes), 2, 1.0, $north),
             'up_m' => Series::rounded(Series::at($grid->z->value, $nodes), 2, 1.0, $up),
-            'heading_deg' => Series::rounded(Series::at($grid->heading->value, $nodes), 2),
-            'tilt_deg' => Series::rounded(Series::at($grid->tilt->value, $nodes), 2),
+            'heading_deg' => Series::rounded(Series::at($grid->heading->value, $nodes), 2, 1 / Angle::DEGREE),
+            'tilt_deg' => Series::rounded(Series::at($grid->tilt->value, $nodes), 2, 1 / Angle::DEGREE),
             'u' => $u,
             'v' => $v,
             'cost' => $cost,
@@ -147,7 +147,7 @@ final class Replay
         $grid = $take->grid;
         $sheet = ThumbSheet::write(new Flight(
             $grid->t, $grid->x->value, $grid->y->value, $grid->z->value,
-            Series::times($grid->heading->value, Angle::DEGREE), Series::times($grid->tilt->value, Angle::DEGREE),
+            $grid->heading->value, $grid->tilt->value,
         ), $mode);
 
         return [array_map(static fn (array $travel): array => Series::rounded(Series::at($travel, $nodes), 3), $sheet->travel), true];

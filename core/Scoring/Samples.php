@@ -6,10 +6,11 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Series;
 use Larkspur\Telemetry\FlightLog;
 
 /**
- * The samples of a log, cleaned: metres in a local frame, degrees, heading unwrapped, and positions that a receiver
+ * The samples of a log, cleaned: metres in a local frame, radians, heading unwrapped, and positions that a receiver
  * merely repeated taken out (docs/scoring.md, section 1).
  */
 final readonly class Samples
@@ -22,8 +23,8 @@ final readonly class Samples
      * @param  list<float>  $x  east, m, one a sample
      * @param  list<float>  $y  north, m
      * @param  list<float>  $z  up, m
-     * @param  list<float>  $heading  degrees, unwrapped
-     * @param  list<float>  $tilt  degrees
+     * @param  list<float>  $heading  rad, unwrapped
+     * @param  list<float>  $tilt  rad
      * @param  list<float>  $positionT  times of the positions that are not repeats
      * @param  list<float>  $positionX
      * @param  list<float>  $positionY
@@ -55,7 +56,10 @@ final readonly class Samples
         $z = array_map(static fn (float $altitude): float => $altitude - $floor, $log->column('alt_m'));
         [$pt, $px, $py] = self::withoutRepeats($t, $x, $y);
 
-        return new self($t, $x, $y, $z, Angle::unwrap($log->column('heading_deg'), 360.0), $log->column('gimbal_tilt_deg'), $pt, $px, $py, self::whole($log, 'speed_mps'), self::whole($log, 'climb_mps'));
+        return new self(
+            $t, $x, $y, $z, Angle::unwrap(Series::times($log->column('heading_deg'), Angle::DEGREE)), Series::times($log->column('gimbal_tilt_deg'), Angle::DEGREE),
+            $pt, $px, $py, self::whole($log, 'speed_mps'), self::whole($log, 'climb_mps'),
+        );
     }
 
     /**
@@ -71,7 +75,7 @@ final readonly class Samples
     }
 
     /**
-     * Samples given as they are, in metres and degrees: for closed-form flights.
+     * Samples given as they are, in metres and radians: for closed-form flights.
      *
      * @param  list<float>  $t
      * @param  list<float>  $x
@@ -82,7 +86,7 @@ final readonly class Samples
      */
     public static function given(array $t, array $x, array $y, array $z, array $heading, array $tilt): self
     {
-        return new self($t, $x, $y, $z, Angle::unwrap($heading, 360.0), $tilt, ...self::withoutRepeats($t, $x, $y));
+        return new self($t, $x, $y, $z, Angle::unwrap($heading), $tilt, ...self::withoutRepeats($t, $x, $y));
     }
 
     /**

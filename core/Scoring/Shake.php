@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Controls\Axis;
 use Larkspur\Measure\Angle;
-use Larkspur\Move\Axis;
-use Larkspur\Move\Framed;
+use Larkspur\Move\Judging\Framed;
 
 /** What trembles in the picture during the hold: pan and tilt shake, bobbing and surging ("Shake"). */
 final readonly class Shake
@@ -18,18 +18,18 @@ final readonly class Shake
     private const SPIN_SHARE = 0.35;
 
     /**
-     * @param  Corrected  $pan  % of the frame's width a second
-     * @param  Corrected  $tilt  the same
-     * @param  Corrected  $bob  m/s
-     * @param  Corrected  $surge  m/s
-     * @param  Corrected  $image  all of them as image speed, %/s
+     * @param  NoiseCorrected  $pan  % of the frame's width a second
+     * @param  NoiseCorrected  $tilt  the same
+     * @param  NoiseCorrected  $bob  m/s
+     * @param  NoiseCorrected  $surge  m/s
+     * @param  NoiseCorrected  $image  all of them as image speed, %/s
      */
     private function __construct(
-        public Corrected $pan,
-        public Corrected $tilt,
-        public Corrected $bob,
-        public Corrected $surge,
-        public Corrected $image,
+        public NoiseCorrected $pan,
+        public NoiseCorrected $tilt,
+        public NoiseCorrected $bob,
+        public NoiseCorrected $surge,
+        public NoiseCorrected $image,
     ) {
     }
 
@@ -66,7 +66,7 @@ final readonly class Shake
         $pan = $panNoise = $tilt = $tiltNoise = $bob = $bobNoise = $surge = $surgeNoise = 0.0;
         foreach ($nodes as $i) {
             // Near straight down a pan only spins the picture about its middle.
-            $share = $take->judging->straightDown ? self::SPIN_SHARE : cos(max(-89.0, min(0.0, $grid->tilt->value[$i])) * Angle::DEGREE);
+            $share = $take->judging->straightDown ? self::SPIN_SHARE : cos(max(-89.0 * Angle::DEGREE, min(0.0, $grid->tilt->value[$i])));
             $pan += ($grid->heading->band($i) * $share) ** 2;
             $panNoise += ($grid->heading->bandNoise($i) * $share) ** 2;
             $bob += ($grid->bob[$i] - $grid->z->slow[$i]) ** 2;
@@ -82,14 +82,14 @@ final readonly class Shake
             $tiltNoise += $grid->tilt->bandNoise($i) ** 2 / count($nodes);
         }
         $n = count($nodes);
-        $perFrame = 100 / $take->hfov();
-        $panShake = Corrected::rate($pan / $n, $panNoise / $n, $seconds, Grid::ANGLE)->times($perFrame);
-        $tiltShake = Corrected::rate($tilt, $tiltNoise, count($tiltNodes) * Grid::STEP, Grid::ANGLE)->times($perFrame);
-        $bobbing = Corrected::rate($bob / $n, $bobNoise / $n, $seconds, Grid::BOB);
-        $surging = Corrected::rate($surge / $n, 2 * $surgeNoise / $n + self::VELOCITY_WALK ** 2, $seconds, Grid::POSITION);
-        $image = Corrected::combine(
-            Corrected::combine($panShake, $tiltShake),
-            Corrected::combine($bobbing->times($take->imageSpeed(1.0)), $surging->times(0.5 * $take->imageSpeed(1.0))),
+        $perFrame = 100 / $take->lens->horizontal;
+        $panShake = NoiseCorrected::rate($pan / $n, $panNoise / $n, $seconds, Grid::ANGLE)->times($perFrame);
+        $tiltShake = NoiseCorrected::rate($tilt, $tiltNoise, count($tiltNodes) * Grid::STEP, Grid::ANGLE)->times($perFrame);
+        $bobbing = NoiseCorrected::rate($bob / $n, $bobNoise / $n, $seconds, Grid::BOB);
+        $surging = NoiseCorrected::rate($surge / $n, 2 * $surgeNoise / $n + self::VELOCITY_WALK ** 2, $seconds, Grid::POSITION);
+        $image = NoiseCorrected::combine(
+            NoiseCorrected::combine($panShake, $tiltShake),
+            NoiseCorrected::combine($bobbing->times($take->imageSpeed(1.0)), $surging->times(0.5 * $take->imageSpeed(1.0))),
         );
 
         return new self($panShake, $tiltShake, $bobbing, $surging, $image);

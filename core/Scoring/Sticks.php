@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Controls\Axis;
+use Larkspur\Controls\Finger;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Axis;
-use Larkspur\Rig\Finger;
 use Larkspur\Telemetry\FlightLog;
 
 /**

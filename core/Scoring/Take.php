@@ -5,18 +5,24 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Camera\Lens;
+use Larkspur\Controls\Axis;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
-use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Axis;
-use Larkspur\Move\Judging;
-use Larkspur\Move\PathKind;
-use Larkspur\Move\Role;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
+use Larkspur\Move\Judging\Role;
+use Larkspur\Scoring\Path\ArcPath;
+use Larkspur\Scoring\Path\BesidePath;
+use Larkspur\Scoring\Path\CirclePath;
+use Larkspur\Scoring\Path\FlownPath;
+use Larkspur\Scoring\Path\LinePath;
+use Larkspur\Scoring\Path\SpotPath;
+use Larkspur\Scoring\Path\VerticalPath;
 
 /**
  * One take laid out for measuring: its grid, the axes with their rates and spans, and the subject as seen from the
- * craft. Metres, degrees, seconds; lists have one value per grid node.
+ * craft. Metres, radians, seconds; lists have one value per grid node.
  */
 final readonly class Take
 {
@@ -212,9 +218,10 @@ final readonly class Take
         return array_slice($values, $this->main->from, $this->main->nodes());
     }
 
-    public function holdSeconds(): float
+    /** @return array{float, float} when the hold begins and ends, s */
+    public function holdTimes(): array
     {
-        return ($this->main->holdTo - $this->main->holdFrom) * Grid::STEP;
+        return [$this->grid->t[$this->main->holdFrom], $this->grid->t[$this->main->holdTo]];
     }
 
     /**
@@ -239,33 +246,22 @@ final readonly class Take
     {
         $sines = [];
         foreach ($this->hold(array_keys($this->grid->t)) as $i) {
-            $sines[] = abs(sin(atan2($this->grid->x->rate[$i], $this->grid->y->rate[$i]) - $this->grid->heading->value[$i] * Angle::DEGREE));
+            $sines[] = abs(sin(atan2($this->grid->x->rate[$i], $this->grid->y->rate[$i]) - $this->grid->heading->value[$i]));
         }
 
         return Statistics::median($sines);
     }
 
-    /** Horizontal field of view, degrees. */
-    public function hfov(): float
-    {
-        return $this->lens->horizontal / Angle::DEGREE;
-    }
-
-    public function vfov(): float
-    {
-        return $this->lens->vertical() / Angle::DEGREE;
-    }
-
     /** A speed across the line of sight as image speed, % of the frame's width a second. */
     public function imageSpeed(float $metresPerSecond): float
     {
-        return 100 * $metresPerSecond / $this->viewing / Angle::DEGREE / $this->hfov();
+        return 100 * $metresPerSecond / $this->viewing / $this->lens->horizontal;
     }
 
     /** Rate below which an axis hardly moves the picture: 2 % of the width a second, in the axis' own unit. */
     public function floor(Axis $axis): float
     {
-        return $axis->rotates() ? 0.02 * $this->hfov() : 0.02 * $this->lens->horizontal * $this->viewing;
+        return 0.02 * $this->lens->horizontal * ($axis->rotates() ? 1.0 : $this->viewing);
     }
 
     public function channel(Axis $axis): Channel

@@ -33,13 +33,13 @@ final class TakeFinder
 
     /**
      * @param  float  $viewing  viewing distance, m
-     * @param  float  $hfov  horizontal field of view, degrees
+     * @param  float  $hfov  horizontal field of view, rad
      * @param  ?float  $pace  planned pace, m/s: a move planned slower than ON is looked for at half its own image speed
      * @return list<array{float, float}> begin and end of each take, s
      */
-    public static function find(Samples $samples, float $viewing = 20.0, float $hfov = 70.0, ?float $pace = null): array
+    public static function find(Samples $samples, float $viewing = 20.0, float $hfov = 70.0 * Angle::DEGREE, ?float $pace = null): array
     {
-        $on = $pace === null ? self::ON : min(self::ON, 50 * $pace / $viewing / Angle::DEGREE / $hfov);
+        $on = $pace === null ? self::ON : min(self::ON, 50 * $pace / $viewing / $hfov);
         $off = $on * self::OFF / self::ON;
         $nodes = Grid::nodes($samples->t);
         $activity = Statistics::movingAverage(self::activity($samples, $nodes, $viewing, $hfov), 11);
@@ -106,13 +106,12 @@ final class TakeFinder
         [[$vx, $vy], $gp] = LocalQuadratic::rates($place->t, $place->channels, $nodes, Grid::POSITION, $place->counts);
         [[$vz], $gz] = LocalQuadratic::rates($rest->t, [$z], $nodes, Grid::ALTITUDE, $rest->counts);
         [[$vh, $vt], $ga] = LocalQuadratic::rates($rest->t, [$heading, $tilt], $nodes, Grid::ANGLE, $rest->counts);
-        $degree = 1 / Angle::DEGREE;
         $activity = [];
         foreach ($nodes as $i => $_) {
             $activity[] = 100 / $hfov * max(
                 0.0,
-                $degree * (hypot($vx[$i], $vy[$i]) - 2 * $sp * $gp[$i]) / $viewing,
-                $degree * (abs($vz[$i]) - 2 * $sz * $gz[$i]) / $viewing,
+                (hypot($vx[$i], $vy[$i]) - 2 * $sp * $gp[$i]) / $viewing,
+                (abs($vz[$i]) - 2 * $sz * $gz[$i]) / $viewing,
                 abs($vh[$i]) - 2 * $sh * $ga[$i],
                 abs($vt[$i]) - 2 * $st * $ga[$i],
             );

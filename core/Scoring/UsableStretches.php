@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Scoring\Fault\Fault;
+
 /** Which seconds of a take an editor can use, by a cost per tenth of a second (docs/scoring.md, section 8). */
 final readonly class UsableStretches
 {
@@ -33,7 +35,7 @@ final readonly class UsableStretches
     }
 
     /** @param  list<Fault>  $faults */
-    public static function of(Measured $measured, array $faults): self
+    public static function of(Measurements $measured, array $faults): self
     {
         $cost = self::cost($measured, $faults);
         $stretches = [];
@@ -63,11 +65,11 @@ final readonly class UsableStretches
      * @param  list<Fault>  $faults
      * @return list<float>
      */
-    private static function cost(Measured $measured, array $faults): array
+    private static function cost(Measurements $measured, array $faults): array
     {
         $take = $measured->take;
         $grid = $take->grid;
-        $perFrame = 100 / $take->hfov();
+        $perFrame = 100 / $take->lens->horizontal;
         $beyond = static fn (float $value, float $noise): float => max(0.0, abs($value) - 2 * $noise);
         $cost = [];
         foreach ($grid->t as $i => $t) {
@@ -81,11 +83,7 @@ final readonly class UsableStretches
                 + ($take->judging->hasSubject() ? 0.4 * min(1.0, $stray / 0.12) : 0.0)
                 + ($moving ? 0.0 : 0.6) + ($grid->valid[$i] ? 0.0 : 0.1);
             foreach ($faults as $fault) {
-                if ($fault->id === 'kick' || $fault->id === 'flick-start' || $fault->id === 'flick-stop') {
-                    $sum += 0.8 * exp(-0.5 * (($t - $fault->t) / 0.35) ** 2);
-                } elseif ($fault->id === 'stall' && $t >= $fault->t && $t <= $fault->until) {
-                    $sum += 0.5;
-                }
+                $sum += $fault->kind->disturbs($fault, $t);
             }
             $cost[] = min(1.5, $sum);
         }

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Camera\RescueCrop;
+use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
+use Larkspur\Scoring\Fault\Fault;
+use Larkspur\Scoring\Fault\FaultKinds;
 
 /** Whether a take can be kept, mended by the editor, or must be flown again, and why (docs/scoring.md, section 7). */
 final readonly class Verdict
@@ -24,17 +28,15 @@ final readonly class Verdict
     /** A clean stretch this long is worth trimming to, s. */
     private const TRIM = 4.0;
 
-    /** Faults that rule a take out when they stand in the hold. */
-    private const RUINOUS = ['kick', 'stall', 'off-mark'];
-
-    private const RUINOUS_SEVERITY = 1.5;
+    /** From this severity on a fault that ruins takes rules the take out. */
+    private const RUINOUS = 1.5;
 
     /**
      * @param  self::KEEP|self::FIX|self::AGAIN  $verdict
-     * @param  string  $headline  what to do with the take
-     * @param  string  $reason  for the operator
+     * @param  Fact  $headline  what to do with the take
+     * @param  Fact  $reason  for the operator
      */
-    private function __construct(public string $verdict, public string $headline, public string $reason)
+    private function __construct(public string $verdict, public Fact $headline, public Fact $reason)
     {
     }
 
@@ -46,48 +48,57 @@ final readonly class Verdict
     public static function of(float $score, array $faults, RescueCrop $crop, UsableStretches $usable, RescueCrop $trimmed, float $cropBudget): self
     {
         $total = $crop->total();
-        $ruin = null;
-        foreach ($faults as $fault) {
-            if (in_array($fault->id, self::RUINOUS, true) && $fault->phase === 'hold' && $fault->severity >= self::RUINOUS_SEVERITY && $fault->severity > ($ruin->severity ?? 0)) {
-                $ruin = $fault;
-            }
-        }
+        $ruin = self::ruin($faults);
         $clean = $usable->longest();
-        $worst = $ruin === null ? '' : sprintf(' %s at %s is what spoils it.', FaultKinds::name($ruin->id), self::clock($ruin->t));
-        $cleanWords = $clean >= self::TRIM ? sprintf(' %.1f s in a row are clean.', $clean) : '';
+        $spoils = $ruin === null ? null : Fact::of('verdict.spoils', fault: FaultKinds::name($ruin->id), at: Quantity::moment($ruin->t));
+        $cleanInARow = $clean >= self::TRIM ? Fact::of('verdict.clean-in-a-row', clean: Quantity::seconds($clean)) : null;
+        $cropped = Quantity::share(self::wholePercent($crop));
         if ($score >= self::KEEP_SCORE && $ruin === null && $total <= $cropBudget + 1e-9) {
-            return new self(self::KEEP, 'Keep', self::percent($crop) <= 1
-                ? 'Nothing in the hold disturbs, and the subject stays on its mark.'.$cleanWords
-                : sprintf('A %d %% crop keeps the subject on its mark, and your delivery can spare that.%s', self::percent($crop), $cleanWords));
+            return new self(self::KEEP, Fact::of('verdict.keep'), Fact::all(
+                self::wholePercent($crop) <= 0.01 ? Fact::of('verdict.nothing-disturbs') : Fact::of('verdict.crop-keeps-mark', crop: $cropped), $cleanInARow,
+            ));
         }
         $wholeWillDo = $score >= self::FIX_SCORE && $total <= self::LARGEST_FIX;
         if ($wholeWillDo && ($ruin === null || $clean < self::TRIM)) {
-            return new self(self::FIX, sprintf('Fix in post (crop %d %%)', self::percent($crop)), sprintf('A %d %% crop puts the subject back on its mark.%s%s', self::percent($crop), $worst, $ruin === null ? $cleanWords : ''));
+            return new self(self::FIX, Fact::of('verdict.fix', crop: $cropped), Fact::all(
+                Fact::of('verdict.crop-restores-mark', crop: $cropped), $spoils, $ruin === null ? $cleanInARow : null,
+            ));
         }
         if ($clean >= self::TRIM) {
             return new self(
                 self::FIX,
-                sprintf('Fix in post (trim to %.1f s, crop %d %%)', $clean, self::percent($trimmed)),
-                sprintf($wholeWillDo ? 'Trim to the %.1f s from %s, which are clean.%s' : 'The whole take can’t be used, but the %.1f s from %s can: trim to it.%s', $clean, self::clock($usable->stretches[0]['from']), $worst),
+                Fact::of('verdict.fix-by-trim', clean: Quantity::seconds($clean), crop: Quantity::share(self::wholePercent($trimmed))),
+                Fact::all(Fact::of(
+                    $wholeWillDo ? 'verdict.trim' : 'verdict.only-the-trim', clean: Quantity::seconds($clean), from: Quantity::moment($usable->stretches[0]['from']),
+                ), $spoils),
             );
         }
 
-        return new self(self::AGAIN, 'Fly again', ($total > self::LARGEST_FIX
-            ? sprintf('It would take a %d %% crop to hold the subject, more than any editor can spare.', self::percent($crop))
-            : sprintf('No %.0f s in a row are clean.', self::TRIM)).$worst);
+        return new self(self::AGAIN, Fact::of('verdict.again'), Fact::all(
+            $total > self::LARGEST_FIX ? Fact::of('verdict.crop-too-large', crop: $cropped) : Fact::of('verdict.nothing-clean', least: Quantity::seconds(self::TRIM)), $spoils,
+        ));
     }
 
-    /** A crop in whole percent, rounded up: less would not hold the subject. */
-    private static function percent(RescueCrop $crop): int
+    /**
+     * The worst of the faults in the hold that rule a take out.
+     *
+     * @param  list<Fault>  $faults
+     */
+    private static function ruin(array $faults): ?Fault
     {
-        return (int) max(1, min(100, ceil(100 * $crop->total() - 1e-6)));
+        $ruin = null;
+        foreach ($faults as $fault) {
+            if ($fault->kind->ruins() && $fault->phase === 'hold' && $fault->severity >= self::RUINOUS && $fault->severity > ($ruin->severity ?? 0)) {
+                $ruin = $fault;
+            }
+        }
+
+        return $ruin;
     }
 
-    /** Seconds as the field says them: 0:31.2. */
-    public static function clock(float $seconds): string
+    /** A crop in whole percent, rounded up: less would not hold the subject. As a share. */
+    private static function wholePercent(RescueCrop $crop): float
     {
-        $seconds = max(0.0, $seconds);
-
-        return sprintf('%d:%04.1f', intdiv((int) $seconds, 60), $seconds - 60 * intdiv((int) $seconds, 60));
+        return max(1, min(100, ceil(100 * $crop->total() - 1e-6))) / 100;
     }
 }

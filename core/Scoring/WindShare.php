@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Controls\Axis;
 use Larkspur\Measure\LocalQuadratic;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Axis;
 
 /**
  * About how many points of steadiness the wind cost, or gave: what of the pace the fingers do not explain
@@ -49,7 +49,7 @@ final class WindShare
             $rates[$take->main->from + $k] = $value;
         }
 
-        return Anchored::Evenness->score(self::variation($take, array_values($rates))) - Anchored::Evenness->score(self::variation($take, $take->steady[Axis::Travel->value]));
+        return MetricScale::Evenness->score(self::variation($take, array_values($rates))) - MetricScale::Evenness->score(self::variation($take, $take->steady[Axis::Travel->value]));
     }
 
     /**

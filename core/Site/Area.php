@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Geo\Position;
 use Larkspur\Refusal;
@@ -37,11 +38,11 @@ final readonly class Area
         $points = array_map(static fn (array $pair): Position => new Position($pair[0], $pair[1], 0.0), $fields->pairs('points'));
         $least = $closed ? 3 : 2;
         if ($points === [] || count($points) < $least || count($points) > Solid::MOST_POINTS) {
-            throw new Refusal(sprintf('%d points do not make %s.', count($points), $closed ? 'an area' : 'a line'), $fields->place('points'), sprintf('from %d to %d', $least, Solid::MOST_POINTS));
+            throw new Refusal(Fact::of('area.points-do-not-make', count: count($points), shape: $closed ? 'area' : 'line'), $fields->place('points'), Fact::of('area.from-to', least: $least, mostPoints: Solid::MOST_POINTS));
         }
         $crossing = $closed ? Outline::selfCrossing($points) : null;
         if ($crossing !== null) {
-            throw new Refusal(sprintf('The outline of %s crosses itself: the side from corner %d meets the one from corner %d.', $name, $crossing[0] + 1, $crossing[1] + 1), $fields->place('points'), 'corners in order round it; the same corners untangled would do');
+            throw new Refusal(Fact::of('area.outline-crosses-itself-side', name: $name, crossing: $crossing[0] + 1, crossing2: $crossing[1] + 1), $fields->place('points'), Fact::of('area.corners-order-round-same'));
         }
 
         return new self($fields->textOrNull('id') ?? '', $name, $kind, $points, $closed);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Larkspur\Fact;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Refusal;
 
@@ -18,7 +19,7 @@ final class GeoJsonSiteReader
         try {
             $document = json_decode(str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $fault) {
-            throw new Refusal('This is no JSON: '.$fault->getMessage().'.', 'file', 'a GeoJSON text');
+            throw new Refusal(Fact::of('geo-json-site-reader.this-is-no-json', getMessage: $fault->getMessage()), 'file', Fact::of('geo-json-site-reader.geojson-text'));
         }
         $features = [];
         self::gather($document, '', [], $features, 'file');
@@ -33,11 +34,11 @@ final class GeoJsonSiteReader
     private static function gather(mixed $node, string $name, array $properties, array &$features, string $place): void
     {
         if (! is_array($node) || ! is_string($node['type'] ?? null)) {
-            throw new Refusal('This is no GeoJSON object: it has no type.', $place, 'a Feature, FeatureCollection or geometry');
+            throw new Refusal(Fact::of('geo-json-site-reader.geojson-object-type'), $place, Fact::of('geo-json-site-reader.feature-featurecollection-geometry'));
         }
         $parts = ['FeatureCollection' => 'features', 'GeometryCollection' => 'geometries'][$node['type']] ?? null;
         if ($parts !== null) {
-            foreach (is_array($node[$parts] ?? null) ? $node[$parts] : throw new Refusal("It has no $parts.", $place, 'a list') as $k => $part) {
+            foreach (is_array($node[$parts] ?? null) ? $node[$parts] : throw new Refusal(Fact::of('geo-json-site-reader.it-has-no', parts: $parts), $place, Fact::of('geo-json-site-reader.a-list')) as $k => $part) {
                 self::gather($part, $name, $properties, $features, "$place.$parts.$k");
             }
 
@@ -62,7 +63,7 @@ final class GeoJsonSiteReader
             // Holes are of no use to a site: the outer ring is what stands.
             'Polygon' => [['area', self::list($coordinates, $place)[0] ?? null]],
             'MultiPolygon' => array_map(static fn (mixed $rings): array => ['area', self::list($rings, $place)[0] ?? null], self::list($coordinates, $place)),
-            default => throw new Refusal(sprintf('“%s” is no geometry of GeoJSON.', $node['type']), $place, 'Point, LineString or Polygon, also Multi'),
+            default => throw new Refusal(Fact::of('geo-json-site-reader.geometry-geojson', type: $node['type']), $place, Fact::of('geo-json-site-reader.point-linestring-polygon-also')),
         } as [$kind, $points]) {
             $features[] = ['kind' => $kind, 'points' => self::points($points, $place), 'name' => $name, 'properties' => $properties];
         }
@@ -71,7 +72,7 @@ final class GeoJsonSiteReader
     /** @return list<mixed> */
     private static function list(mixed $value, string $place): array
     {
-        return is_array($value) && array_is_list($value) ? $value : throw new Refusal('Its coordinates are no list.', "$place.coordinates", 'lists of [longitude, latitude]');
+        return is_array($value) && array_is_list($value) ? $value : throw new Refusal(Fact::of('geo-json-site-reader.coordinates-list'), "$place.coordinates", Fact::of('geo-json-site-reader.lists-longitude-latitude'));
     }
 
     /** @return non-empty-list<array{float, float, ?float}> */
@@ -81,11 +82,11 @@ final class GeoJsonSiteReader
         foreach (self::list($value, $place) as $k => $point) {
             [$a, $b, $c] = is_array($point) ? [$point[0] ?? null, $point[1] ?? null, $point[2] ?? null] : [null, null, null];
             if ((! is_int($a) && ! is_float($a)) || (! is_int($b) && ! is_float($b))) {
-                throw new Refusal('This is no place.', "$place.coordinates.$k", '[longitude, latitude] in degrees, perhaps with a height');
+                throw new Refusal(Fact::of('geo-json-site-reader.this-is-no-place'), "$place.coordinates.$k", Fact::of('geo-json-site-reader.longitude-latitude-degrees-perhaps'));
             }
             $points[] = [(float) $a, (float) $b, is_int($c) || is_float($c) ? (float) $c : null];
         }
 
-        return $points === [] ? throw new Refusal('It has no coordinates.', "$place.coordinates", '[longitude, latitude]') : $points;
+        return $points === [] ? throw new Refusal(Fact::of('geo-json-site-reader.it-has-no-coordinates'), "$place.coordinates", Fact::of('geo-json-site-reader.longitude-latitude')) : $points;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
@@ -38,7 +39,7 @@ final readonly class Ground
         if ($fields->has('profile')) {
             $profile = $fields->pairs('profile');
             if (count($profile) < 2) {
-                throw new Refusal('One point is no profile.', $fields->place('profile'), 'two or more points of [metres along, height]');
+                throw new Refusal(Fact::of('ground.one-point-profile'), $fields->place('profile'), Fact::of('ground.two-more-points-metres'));
             }
             usort($profile, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 

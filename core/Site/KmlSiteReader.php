@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Larkspur\Fact;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Refusal;
-use Larkspur\Telemetry\XmlEvents;
-use Larkspur\Telemetry\XmlListener;
+use Larkspur\Xml\XmlEvents;
+use Larkspur\Xml\XmlListener;
 
 /** Reads the placemarks of a KML 2.2 file as parts of a site: points, lines and outer boundaries, with their names and extended data.
  *
@@ -55,7 +56,7 @@ final class KmlSiteReader implements XmlListener
         if (! $this->began) {
             $this->began = true;
             if ($local !== 'kml') {
-                throw new Refusal(sprintf('This file begins with <%s>.', $local), 'line '.$line, 'a KML file');
+                throw new Refusal(Fact::of('kml-site-reader.file-begins', local: $local), sprintf('line %s', $line), Fact::of('kml-site-reader.kml-file'));
             }
         }
         match ($local) {
@@ -97,12 +98,12 @@ final class KmlSiteReader implements XmlListener
         foreach ($tuples === false ? [] : $tuples as $tuple) {
             $parts = explode(',', $tuple);
             if (count($parts) < 2 || array_filter($parts, static fn (string $part): bool => ! is_numeric($part)) !== []) {
-                throw new Refusal(sprintf('“%s” is no place.', mb_strimwidth($tuple, 0, 40, '…')), 'line '.$line, 'longitude,latitude without spaces between');
+                throw new Refusal(Fact::of('kml-site-reader.is-no-place', tuple: mb_strimwidth($tuple, 0, 40, '…')), sprintf('line %s', $line), Fact::of('kml-site-reader.longitude-latitude-without-spaces'));
             }
             $points[] = [(float) $parts[0], (float) $parts[1], isset($parts[2]) ? (float) $parts[2] : null];
         }
         if ($points === []) {
-            throw new Refusal('These coordinates are empty.', 'line '.$line, 'longitude,latitude');
+            throw new Refusal(Fact::of('kml-site-reader.these-coordinates-empty'), sprintf('line %s', $line), Fact::of('kml-site-reader.longitude-latitude'));
         }
         $this->shapes[] = ['kind' => ['Point' => 'point', 'LineString' => 'line', 'Polygon' => 'area'][$this->shape], 'points' => $points];
         $this->shape = null;

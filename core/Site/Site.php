@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
@@ -56,7 +57,7 @@ final readonly class Site
         foreach ($solids as $k => $solid) {
             $away = $solid->leastDistance(new Position(0, 0, 0));
             if ($away > self::REACH) {
-                throw new Refusal(sprintf('%s lies %.1f km from take-off.', ucfirst($solid->name), $away / 1000), $fields->place('solids').".$k", sprintf('everything within %.0f km; what lies farther is another site', self::REACH / 1000));
+                throw new Refusal(Fact::of('site.lies-km-take-off', solid: ucfirst($solid->name), away: $away / 1000), $fields->place('solids').".$k", Fact::of('site.everything-within-km-what', reach: self::REACH / 1000));
             }
         }
         $lies = $fields->groupOrNull('ground');
@@ -106,12 +107,6 @@ final readonly class Site
     public function areasOf(string $kind): array
     {
         return array_values(array_filter($this->areas, static fn (Area $area): bool => $area->kind === $kind));
-    }
-
-    /** The same with another take on the ground, such as one that a service of heights gave. */
-    public function onGround(Ground $ground): self
-    {
-        return new self($this->name, $this->home, $this->ceiling, $this->sightLine, $this->solids, $ground, $this->areas, $this->observers, $this->people, $this->variation, $this->zone);
     }
 
     /** The local frame in which the site, its solids and every flight over it are measured: origin at take-off. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
@@ -52,7 +53,7 @@ final class SiteImport
     /** @var ?array{lat: float, lon: float, alt_m: float} */
     public ?array $home = null;
 
-    /** @var list<string> */
+    /** @var list<Fact> what was done to the file's contents, and what was left out */
     public array $notes = [];
 
     public int $found = 0;
@@ -68,7 +69,7 @@ final class SiteImport
     public static function of(array $features, ?GeoPoint $home): self
     {
         if ($features === []) {
-            throw new Refusal('There is no point, line or outline in this file.', 'file', 'GeoJSON features or KML placemarks');
+            throw new Refusal(Fact::of('site-import.point-line-outline-file'), 'file', Fact::of('site-import.geojson-features-kml-placemarks'));
         }
         $own = self::ownHome($features);
         $home ??= $own ?? self::middle($features);
@@ -88,14 +89,14 @@ final class SiteImport
             }
         }
         if ($far > 0) {
-            $import->notes[] = sprintf('%d of %d lie more than %.0f km from take-off and are left out: they belong to another site.', $far, $import->found, self::FAR / 1000);
+            $import->notes[] = Fact::of('site-import.lie-more-km-take', far: $far, found: $import->found, far2: self::FAR / 1000);
         }
         if ($near === []) {
-            throw new Refusal('Nothing in this file lies near this site’s take-off point.', 'file', sprintf('places within %.0f km; or begin a new site with this file', self::FAR / 1000));
+            throw new Refusal(Fact::of('site-import.nothing-file-lies-near'), 'file', Fact::of('site-import.places-within-km-begin', far: self::FAR / 1000));
         }
         usort($near, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         if (count($near) > self::MOST) {
-            $import->notes[] = sprintf('%d are more than a site can use: the %d nearest to take-off are taken, the file itself stays as it is.', count($near), self::MOST);
+            $import->notes[] = Fact::of('site-import.more-site-can-use', count: count($near), most: self::MOST);
             $near = array_slice($near, 0, self::MOST);
         }
         foreach ($near as $k => [, $feature, $places]) {
@@ -110,7 +111,7 @@ final class SiteImport
     {
         return [
             'found' => $this->found, 'home' => $this->home, 'solids' => $this->solids, 'areas' => $this->areas, 'observers' => $this->observers, 'spots' => $this->spots, 'subjects' => $this->subjects,
-            'notes' => array_values(array_unique($this->notes)),
+            'notes' => Fact::unique($this->notes),
         ];
     }
 
@@ -160,14 +161,14 @@ final class SiteImport
             return $least;
         };
         if ($nearest(false) > self::ELSEWHERE && $nearest(true) < self::FAR) {
-            $this->notes[] = 'Read as written, all of it lies far away; with latitude and longitude exchanged it lies here, so they were exchanged. Look whether it is right.';
+            $this->notes[] = Fact::of('site-import.read-written-all-lies');
 
             return array_map(static fn (array $feature): array => [...$feature, 'points' => array_map(static fn (array $p): array => [$p[1], $p[0], $p[2]], $feature['points'])], $features);
         }
         foreach ($features as $feature) {
             foreach ($feature['points'] as [$longitude, $latitude]) {
                 if (abs($latitude) > 90 || abs($longitude) > 180) {
-                    throw new Refusal(sprintf('%s, %s is no place on earth.', Fields::figure($latitude), Fields::figure($longitude)), 'file', 'longitude first, then latitude, in degrees');
+                    throw new Refusal(Fact::of('site-import.place-earth', latitude: Fields::written($latitude), longitude: Fields::written($longitude)), 'file', Fact::of('site-import.longitude-first-then-latitude'));
                 }
             }
         }
@@ -193,7 +194,7 @@ final class SiteImport
         $properties = $feature['properties'];
         $kind = is_string($properties['kind'] ?? null) ? $properties['kind'] : null;
         $id = is_string($properties['id'] ?? null) && $properties['id'] !== '' ? $properties['id'] : 'import-'.$number;
-        $name = $feature['name'] !== '' ? $feature['name'] : 'number '.$number;
+        $name = $feature['name'] !== '' ? $feature['name'] : "no. $number";
         if ($kind === 'home' || $kind === 'path') {
             return;
         }
@@ -227,7 +228,7 @@ final class SiteImport
     {
         if ($height !== null && $aim === null) {
             $this->solids[] = Solid::cylinder($id, $name, $place, 1.0, $height)->toArray();
-            $this->notes[] = 'A point with a height is drawn a metre wide: set how wide it is.';
+            $this->notes[] = Fact::of('site-import.point-height-drawn-metre');
 
             return;
         }
@@ -238,7 +239,7 @@ final class SiteImport
     private function line(string $id, string $name, array $places, ?float $height, ?string $kind): void
     {
         if (count($places) < 2) {
-            $this->notes[] = sprintf('%s is a line of one point and is left out.', $name);
+            $this->notes[] = Fact::of('site-import.line-one-point-left', name: $name);
 
             return;
         }
@@ -249,7 +250,7 @@ final class SiteImport
         }
         $this->areas[] = (new Area($id, $name, Area::BOUNDARY, $places, false))->toArray();
         if ($kind === null) {
-            $this->notes[] = 'A line without a height is taken for a boundary; give it a height to make a wire of it.';
+            $this->notes[] = Fact::of('site-import.line-without-height-taken');
         }
     }
 
@@ -264,10 +265,10 @@ final class SiteImport
         }
         if (count($places) > 3 && Outline::selfCrossing($places) !== null) {
             $places = Outline::untangled($places);
-            $this->notes[] = sprintf('The outline of %s crossed itself; its corners were put in an order that does not. Look whether it is right.', $name);
+            $this->notes[] = Fact::of('site-import.outline-crossed-itself-corners', name: $name);
         }
         if ($places === [] || count($places) < 3 || abs(Outline::twiceArea($places)) < 0.01) {
-            $this->notes[] = sprintf('%s encloses nothing and is left out.', $name);
+            $this->notes[] = Fact::of('site-import.encloses-nothing-left-out', name: $name);
 
             return;
         }
@@ -277,7 +278,7 @@ final class SiteImport
             $this->solids[] = Solid::over($id, $name, $places, $height)->toArray();
         } else {
             $this->areas[] = (new Area($id, $name, Area::PEOPLE, $places))->toArray();
-            $this->notes[] = 'An outline without a height is taken for a place of people, which keeps you away from it; say what it is.';
+            $this->notes[] = Fact::of('site-import.outline-without-height-taken');
         }
     }
 

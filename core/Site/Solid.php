@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Site;
 
 use Larkspur\Camera\View;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
@@ -106,10 +107,10 @@ final readonly class Solid
         $sag = $fields->numberOrNull('sag_m', 0, 100, 'm') ?? 0.0;
         $free = $fields->numberOrNull('clear_m', 0.01, 950, 'm') ?? 0.3 * $height;
         if ($shape === 'wire') {
-            return self::wire($id, $name, self::points($fields, $foot, 2), $height, $sag <= $height ? $sag : throw new Refusal('It would hang into the ground.', $fields->place('sag_m'), sprintf('%s m or less', Fields::figure($height))));
+            return self::wire($id, $name, self::points($fields, $foot, 2), $height, $sag <= $height ? $sag : throw new Refusal(Fact::of('solid.would-hang-into-ground'), $fields->place('sag_m'), Fact::of('solid.m-less', height: Fields::written($height))));
         }
         if ($shape === 'canopy' && $free > 0.95 * $height) {
-            throw new Refusal('Nothing would be left of its crowns.', $fields->place('clear_m'), sprintf('%s m or less', Fields::figure(0.95 * $height)));
+            throw new Refusal(Fact::of('solid.nothing-would-left-crowns'), $fields->place('clear_m'), Fact::of('solid.m-less', height: Fields::written(0.95 * $height)));
         }
         $clear = $shape === 'canopy' ? $free : 0.0;
         if ($shape === 'polygon' || ($shape === 'canopy' && $fields->has('points'))) {
@@ -117,12 +118,12 @@ final readonly class Solid
             $crossing = Outline::selfCrossing($outline);
             if ($crossing !== null) {
                 throw new Refusal(
-                    sprintf('The outline of %s crosses itself: the side from corner %d meets the one from corner %d.', $name, $crossing[0] + 1, $crossing[1] + 1),
-                    $fields->place('points'), 'corners in order round it; the same corners untangled would do',
+                    Fact::of('solid.outline-crosses-itself-side', name: $name, crossing: $crossing[0] + 1, crossing2: $crossing[1] + 1),
+                    $fields->place('points'), Fact::of('solid.corners-order-round-same'),
                 );
             }
             if (abs(Outline::twiceArea($outline)) < 1e-4) {
-                throw new Refusal(sprintf('The outline of %s encloses nothing.', $name), $fields->place('points'), 'three corners that do not lie on one line');
+                throw new Refusal(Fact::of('solid.outline-encloses-nothing', name: $name), $fields->place('points'), Fact::of('solid.three-corners-do-not'));
             }
 
             return self::over($id, $name, $outline, $height, $clear, $filmed, $moves);
@@ -143,11 +144,11 @@ final readonly class Solid
     {
         $pairs = $fields->pairs('points');
         if ($pairs === [] || count($pairs) < $least || count($pairs) > self::MOST_POINTS) {
-            throw new Refusal(sprintf('%d points are %s.', count($pairs), count($pairs) < $least ? 'too few' : 'too many'), $fields->place('points'), sprintf('from %d to %d', $least, self::MOST_POINTS));
+            throw new Refusal(Fact::of('solid.points-are', count: count($pairs), is: count($pairs) < $least ? 'few' : 'many'), $fields->place('points'), Fact::of('solid.from-to', least: $least, mostPoints: self::MOST_POINTS));
         }
         foreach ($pairs as $i => [$east, $north]) {
             if (abs($east) > 20000 || abs($north) > 20000) {
-                throw new Refusal('This point lies more than 20 km away.', $fields->place('points').'.'.$i, 'metres east and north of take-off');
+                throw new Refusal(Fact::of('solid.point-lies-more-20'), $fields->place('points').'.'.$i, Fact::of('solid.metres-east-north-take'));
             }
         }
 

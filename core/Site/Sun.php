@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Larkspur\Fact;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Measure\Angle;
 use Larkspur\Refusal;
@@ -65,7 +66,7 @@ final readonly class Sun
     public static function day(string $date): float
     {
         if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $date, $m) !== 1 || ! checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
-            throw new Refusal(sprintf('“%s” is no day.', $date), 'date', 'a day such as 2026-06-21');
+            throw new Refusal(Fact::of('sun.is-no-day', date: $date), 'date', Fact::of('sun.day-such-2026-06'));
         }
 
         return (float) gmmktime(0, 0, 0, (int) $m[2], (int) $m[3], (int) $m[1]);

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Larkspur\Fact;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 
 /**
@@ -101,15 +103,15 @@ final readonly class SunDay
     }
 
     /** One sentence where the day is not an ordinary one; empty where it is. */
-    public function sentence(): string
+    public function sentence(): ?Fact
     {
         [$golden] = $this->crossing(self::GOLDEN_FOOT);
 
         return match (true) {
-            $this->state() === 'up' => 'The sun does not set on this day; the light is golden while it stands below 6 degrees.',
-            $this->state() === 'down' => sprintf('The sun does not rise on this day; at noon it stands %.1f degrees below the horizon.', -Statistics::greatest(array_column($this->altitudes, 1)) / Angle::DEGREE),
-            $golden === null => 'The sun sets, but stays so near below the horizon that the golden light lasts all night.',
-            default => '',
+            $this->state() === 'up' => Fact::of('sun-day.sun-does-not-set'),
+            $this->state() === 'down' => Fact::of('sun-day.sun-does-not-rise', below: Quantity::degrees(-Statistics::greatest(array_column($this->altitudes, 1)) / Angle::DEGREE)),
+            $golden === null => Fact::of('sun-day.sun-sets-but-stays'),
+            default => null,
         };
     }
 

@@ -6,6 +6,7 @@ namespace Larkspur\Site;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /** The clock that people at a site go by: a time zone by its name in the IANA database, with summer time where it has one. */
@@ -17,7 +18,7 @@ final readonly class Zone
     public function __construct(public string $name = 'UTC', string $place = 'zone')
     {
         if ($name !== 'UTC' && ! in_array($name, DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true)) {
-            throw new Refusal(sprintf('“%s” is no time zone.', $name), $place, 'a name of the IANA time zone database, such as UTC');
+            throw new Refusal(Fact::of('zone.time-zone', name: $name), $place, Fact::of('zone.name-iana-time-zone'));
         }
         $this->zone = new DateTimeZone($name);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Telemetry;
 
+use Larkspur\Fact;
 use Larkspur\Measure\Statistics;
 
 /**
@@ -50,7 +51,7 @@ final readonly class ColumnGuess
     ];
 
     /**
-     * @param  array<string, array{column: string, unit: string, sure: bool, why: string}>  $columns  by contract name
+     * @param  array<string, array{column: string, unit: string, sure: bool, why: Fact}>  $columns  by contract name
      * @param  list<string>  $unused  columns that state nothing known
      */
     private function __construct(public array $columns, public array $unused)
@@ -88,7 +89,7 @@ final readonly class ColumnGuess
         }
         foreach ($headers as $place => $header) {
             if (! isset($taken[$place], $columns['flight_mode']) && in_array('mode', self::words($header), true) && in_array('flight', self::words($header), true)) {
-                $columns['flight_mode'] = ['column' => trim($header), 'unit' => '', 'sure' => true, 'why' => 'by its name'];
+                $columns['flight_mode'] = ['column' => trim($header), 'unit' => '', 'sure' => true, 'why' => Fact::of('column-guess.by-its-name')];
                 $taken[$place] = true;
             }
         }
@@ -96,18 +97,12 @@ final readonly class ColumnGuess
         return new self($columns, array_values(array_map(trim(...), array_diff_key($headers, $taken))));
     }
 
-    /** Whether nothing is missing without which nothing can be judged. */
-    public function isEnough(): bool
-    {
-        return array_diff(ColumnMapping::NEEDED, array_keys($this->columns)) === [];
-    }
-
     public function mapping(): ColumnMapping
     {
         return new ColumnMapping(array_map(static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $this->columns));
     }
 
-    /** @return array{columns: array<string, array{column: string, unit: string, sure: bool, why: string}>, unused: list<string>} */
+    /** @return array{columns: array<string, array{column: string, unit: string, sure: bool, why: Fact}>, unused: list<string>} */
     public function toArray(): array
     {
         return ['columns' => $this->columns, 'unused' => $this->unused];
@@ -146,7 +141,7 @@ final readonly class ColumnGuess
 
     /**
      * @param  list<string>  $cells
-     * @return ?array{string, bool, string} clock, whether it was stated, and why it is this one
+     * @return ?array{string, bool, Fact} clock, whether it was stated, and why it is this one
      */
     private static function clock(string $header, array $cells): ?array
     {
@@ -156,7 +151,7 @@ final readonly class ColumnGuess
         }
         foreach ([Clock::DateTime, Clock::TimeOfDay] as $clock) {
             if ($clock->seconds($filled[0]) !== null && ! is_numeric($filled[0])) {
-                return [$clock->value, true, $clock === Clock::DateTime ? 'dates and times' : 'times of day'];
+                return [$clock->value, true, $clock === Clock::DateTime ? Fact::of('column-guess.dates-times') : Fact::of('column-guess.times-day')];
             }
         }
         $numbers = self::numbers($filled);
@@ -165,7 +160,7 @@ final readonly class ColumnGuess
         }
         $stated = self::statedUnit($header, array_column(Clock::cases(), 'value'));
         if ($stated !== null) {
-            return [$stated, true, 'by its name'];
+            return [$stated, true, Fact::of('column-guess.by-its-name')];
         }
         $size = abs($numbers[0]);
         $steps = [];
@@ -175,19 +170,19 @@ final readonly class ColumnGuess
         $step = Statistics::median($steps);
 
         return match (true) {
-            $size > 1e14 => ['us', true, 'counts microseconds since 1970'],
-            $size > 1e11 => ['ms', true, 'counts milliseconds since 1970'],
-            $size > 1e8 => ['s', true, 'counts seconds since 1970'],
+            $size > 1e14 => ['us', true, Fact::of('column-guess.counts-microseconds-since-1970')],
+            $size > 1e11 => ['ms', true, Fact::of('column-guess.counts-milliseconds-since-1970')],
+            $size > 1e8 => ['s', true, Fact::of('column-guess.counts-seconds-since-1970')],
             // No log is sampled once in five seconds; many are every 20 to 200 ms.
-            $step >= 5000 => ['us', false, sprintf('steps of %.0f', $step)],
-            $step >= 5 => ['ms', false, sprintf('steps of %.0f', $step)],
-            default => ['s', false, sprintf('steps of %.3f', $step)],
+            $step >= 5000 => ['us', false, Fact::of('column-guess.steps-of', step: $step)],
+            $step >= 5 => ['ms', false, Fact::of('column-guess.steps-of', step: $step)],
+            default => ['s', false, Fact::of('column-guess.steps-of-2', step: $step)],
         };
     }
 
     /**
      * @param  list<string>  $cells
-     * @return ?array{string, bool, string}
+     * @return ?array{string, bool, Fact}
      */
     private static function unit(string $name, string $header, array $cells): ?array
     {
@@ -201,23 +196,23 @@ final readonly class ColumnGuess
         $size = max(abs($least), abs($most));
         $stated = self::statedUnit($header, $units);
         if ($name === 'gimbal_tilt_deg' && ($stated === null || $stated === 'deg') && $least >= 0 && $most > 8 && $most <= 95) {
-            return ['deg, down positive', false, sprintf('%.0f to %.0f: no lens looks so far up', $least, $most)];
+            return ['deg, down positive', false, Fact::of('column-guess.lens-looks-far-up', least: $least, most: $most)];
         }
         if ($stated !== null) {
-            return [$stated, true, 'by its name'];
+            return [$stated, true, Fact::of('column-guess.by-its-name')];
         }
 
         return match (true) {
-            in_array($name, ['lat', 'lon'], true) => $size > 360 ? ['1e-7 deg', true, 'large whole numbers'] : ['deg', true, 'by its size'],
-            in_array($name, ['heading_deg', 'gimbal_tilt_deg', 'gimbal_roll_deg'], true) && $size > 3600 => ['0.01 deg', false, sprintf('up to %.0f', $size)],
-            in_array($name, ['heading_deg', 'gimbal_tilt_deg', 'gimbal_roll_deg'], true) && $size > 400 => ['0.1 deg', false, sprintf('up to %.0f', $size)],
-            in_array($name, ['heading_deg', 'gimbal_tilt_deg'], true) && $size > 0.02 && $size <= 2 * M_PI && self::isFine($numbers) => ['rad', false, sprintf('never beyond %.2f', $size)],
+            in_array($name, ['lat', 'lon'], true) => $size > 360 ? ['1e-7 deg', true, Fact::of('column-guess.large-whole-numbers')] : ['deg', true, Fact::of('column-guess.by-its-size')],
+            in_array($name, ['heading_deg', 'gimbal_tilt_deg', 'gimbal_roll_deg'], true) && $size > 3600 => ['0.01 deg', false, Fact::of('column-guess.up-to', size: $size)],
+            in_array($name, ['heading_deg', 'gimbal_tilt_deg', 'gimbal_roll_deg'], true) && $size > 400 => ['0.1 deg', false, Fact::of('column-guess.up-to', size: $size)],
+            in_array($name, ['heading_deg', 'gimbal_tilt_deg'], true) && $size > 0.02 && $size <= 2 * M_PI && self::isFine($numbers) => ['rad', false, Fact::of('column-guess.never-beyond', size: $size)],
             str_starts_with($name, 'stick_') => match (true) {
-                $size > 900 => ['1000 to 2000', false, sprintf('%.0f to %.0f', $least, $most)],
-                $least < 0 => [$size > 1.5 ? '-100 to 100' : '-1 to 1', $size > 1.5, sprintf('%.2f to %.2f', $least, $most)],
-                default => [$size > 1.5 ? '0 to 100' : '-1 to 1', false, sprintf('%.2f to %.2f', $least, $most)],
+                $size > 900 => ['1000 to 2000', false, Fact::of('column-guess.to', least: $least, most: $most)],
+                $least < 0 => [$size > 1.5 ? '-100 to 100' : '-1 to 1', $size > 1.5, Fact::of('column-guess.to-2', least: $least, most: $most)],
+                default => [$size > 1.5 ? '0 to 100' : '-1 to 1', false, Fact::of('column-guess.to-2', least: $least, most: $most)],
             },
-            default => [$units[0], in_array($name, ['zoom', 'recording'], true), 'assumed'],
+            default => [$units[0], in_array($name, ['zoom', 'recording'], true), Fact::of('column-guess.assumed')],
         };
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Telemetry;
 
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
@@ -57,7 +58,7 @@ final readonly class ColumnMapping
     {
         $schema = $fields->textOrNull('schema') ?? self::SCHEMA;
         if ($schema !== self::SCHEMA) {
-            throw new Refusal(sprintf('This file says it is “%s”.', $schema), $fields->place('schema'), '“'.self::SCHEMA.'”');
+            throw new Refusal(Fact::of('column-mapping.file-says', schema: $schema), $fields->place('schema'), Fact::of('column-mapping.text', schema: self::SCHEMA));
         }
         $given = $fields->group('columns');
         $columns = [];
@@ -69,44 +70,36 @@ final readonly class ColumnMapping
                 continue;
             }
             if ($name !== 't' && ! isset(self::UNITS[$name])) {
-                throw new Refusal(sprintf('“%s” is no quantity of a flight log.', $name), $given->place($name), 'one of t, '.implode(', ', array_keys(self::UNITS)));
+                throw new Refusal(Fact::of('column-mapping.quantity-flight-log', name: $name), $given->place($name), Fact::of('column-mapping.one-t', units: implode(', ', array_keys(self::UNITS))));
             }
             $units = $name === 't' ? array_column(Clock::cases(), 'value') : array_keys(self::UNITS[$name]);
             $columns[$name] = ['column' => $column->text('column'), 'unit' => $column->choiceOrNull('unit', array_map(strval(...), $units)) ?? (string) $units[0]];
         }
         foreach (self::NEEDED as $name) {
             if (! isset($columns[$name])) {
-                throw new Refusal(sprintf('No column states %s.', $name), $given->place($name), 'the name of a column');
+                throw new Refusal(Fact::of('column-mapping.column-states', name: $name), $given->place($name), Fact::of('column-mapping.name-column'));
             }
         }
         $used = array_count_values(array_column($columns, 'column'));
         foreach ($columns as $name => $column) {
             if ($used[$column['column']] > 1) {
-                throw new Refusal(sprintf('“%s” states two quantities.', $column['column']), $given->place($name), 'another column');
+                throw new Refusal(Fact::of('column-mapping.states-two-quantities', column: $column['column']), $given->place($name), Fact::of('column-mapping.another-column'));
             }
         }
 
         return new self($columns);
     }
 
-    /** What each quantity is called on screen. */
-    private const NAMES = [
-        't' => 'Time', 'lat' => 'Latitude', 'lon' => 'Longitude', 'alt_m' => 'Height', 'heading_deg' => 'Heading', 'gimbal_tilt_deg' => 'Tilt of the lens', 'gimbal_roll_deg' => 'Roll of the lens',
-        'speed_mps' => 'Speed over the ground', 'climb_mps' => 'Rate of climb', 'stick_climb' => 'Finger: climb', 'stick_turn' => 'Finger: turn', 'stick_run' => 'Finger: run', 'stick_slide' => 'Finger: slide',
-        'stick_tilt' => 'Finger: tilt', 'wind_mps' => 'Wind', 'wind_from_deg' => 'Wind from', 'zoom' => 'Zoom', 'automated' => 'Flown by automation', 'recording' => 'Camera records',
-        'subject_lat' => 'Subject: latitude', 'subject_lon' => 'Subject: longitude', 'subject_alt_m' => 'Subject: height',
-    ];
-
     /**
      * Quantities that a column may state, for a form.
      *
-     * @return list<array{id: string, name: string, needed: bool, units: list<string>}>
+     * @return list<array{id: string, name: Fact, needed: bool, units: list<string>}>
      */
     public static function quantities(): array
     {
         $all = [];
-        foreach (self::NAMES as $id => $name) {
-            $all[] = ['id' => $id, 'name' => $name, 'needed' => in_array($id, self::NEEDED, true), 'units' => $id === 't' ? array_column(Clock::cases(), 'value') : array_map(strval(...), array_keys(self::UNITS[$id]))];
+        foreach (array_keys(['t' => [], ...self::UNITS]) as $id) {
+            $all[] = ['id' => $id, 'name' => Fact::of("quantity.$id"), 'needed' => in_array($id, self::NEEDED, true), 'units' => $id === 't' ? array_column(Clock::cases(), 'value') : array_map(strval(...), array_keys(self::UNITS[$id]))];
         }
 
         return $all;

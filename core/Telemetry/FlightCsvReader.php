@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Telemetry;
 
+use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
 use Larkspur\Refusal;
 
 /**
@@ -65,7 +67,7 @@ final class FlightCsvReader implements LogReader
             if ($clock !== null) {
                 $seconds = $clock->seconds($decimalComma && $clock !== Clock::TimeOfDay ? str_replace(',', '.', $row[$timeAt]) : $row[$timeAt]);
                 if ($seconds === null) {
-                    $this->rows->leaveOut($line, 't', sprintf('“%s” is not a time of this clock.', mb_strimwidth(mb_scrub(trim($row[$timeAt]), 'UTF-8'), 0, 40, '…')));
+                    $this->rows->leaveOut($line, 't', Fact::of('flight-csv-reader.not-time-clock', row: mb_strimwidth(mb_scrub(trim($row[$timeAt]), 'UTF-8'), 0, 40, '…')));
 
                     continue;
                 }
@@ -94,21 +96,21 @@ final class FlightCsvReader implements LogReader
     {
         $line = fgets($stream, self::LONGEST_LINE);
         if ($line === false) {
-            throw new Refusal('This file is empty.', 'line 1', 'a header line and rows of numbers');
+            throw new Refusal(Fact::of('flight-csv-reader.file-empty'), 'line 1', Fact::of('flight-csv-reader.header-line-rows-numbers'));
         }
         if (str_starts_with($line, "\xFF\xFE") || str_starts_with($line, "\xFE\xFF")) {
-            throw new Refusal('This file is written in UTF-16.', 'line 1', 'UTF-8 text; save it again as CSV in UTF-8');
+            throw new Refusal(Fact::of('flight-csv-reader.file-written-utf-16'), 'line 1', Fact::of('flight-csv-reader.utf-8-text-save'));
         }
         $text = mb_check_encoding($line, 'UTF-8');
         // A picture may begin with a line of letters; what follows it tells.
         if (self::holdsControls($line) || ! $text && self::holdsControls((string) fread($stream, 4096))) {
-            throw new Refusal('This is not a text file.', 'line 1', 'a Flight CSV log');
+            throw new Refusal(Fact::of('flight-csv-reader.not-text-file'), 'line 1', Fact::of('flight-csv-reader.flight-csv-log'));
         }
         if (! $text) {
-            throw new Refusal('This file is not written in UTF-8.', 'line 1', 'UTF-8 text; save it again as CSV in UTF-8');
+            throw new Refusal(Fact::of('flight-csv-reader.file-not-written-utf'), 'line 1', Fact::of('flight-csv-reader.utf-8-text-save'));
         }
         if (strlen($line) >= self::LONGEST_LINE - 1) {
-            throw new Refusal('The first line never ends.', 'line 1', 'a header line of column names');
+            throw new Refusal(Fact::of('flight-csv-reader.first-line-never-ends'), 'line 1', Fact::of('flight-csv-reader.header-line-column-names'));
         }
 
         return rtrim((string) preg_replace('/^\xEF\xBB\xBF/', '', $line), "\r\n");
@@ -139,7 +141,7 @@ final class FlightCsvReader implements LogReader
         }
         $quoted = preg_quote($separator, '/');
         if (preg_match('/^(?:"(?:[^"]|"")*"|[^"'.$quoted.']*)(?:'.$quoted.'(?:"(?:[^"]|"")*"|[^"'.$quoted.']*))*$/', $line) !== 1) {
-            throw new Refusal('A quote is opened and not closed, or stands inside a field.', 'line '.$number);
+            throw new Refusal(Fact::of('flight-csv-reader.quote-opened-not-closed'), sprintf('line %s', $number));
         }
 
         return array_map(strval(...), str_getcsv($line, $separator, '"', ''));
@@ -162,7 +164,7 @@ final class FlightCsvReader implements LogReader
 
                 continue;
             }
-            $known = Quantity::of($header);
+            $known = LogQuantity::of($header);
             if ($known === null) {
                 $unknown[] = trim($header);
 
@@ -170,19 +172,19 @@ final class FlightCsvReader implements LogReader
             }
             [$name, $factor] = $known;
             if (isset($places[$name])) {
-                throw new Refusal(sprintf('“%s” and “%s” state the same quantity.', $stated[$name], trim($header)), 'line 1', 'one column for each quantity');
+                throw new Refusal(Fact::of('flight-csv-reader.state-same-quantity', stated: $stated[$name], header: trim($header)), 'line 1', Fact::of('flight-csv-reader.one-column-each-quantity'));
             }
             $places[$name] = $place;
             $scales[$name] = [$factor, 0.0];
             $stated[$name] = trim($header);
             if ($factor !== 1.0) {
-                $this->rows->note(new LogNote(sprintf('“%s” was converted to %s.', trim($header), $name), 1, trim($header)));
+                $this->rows->note(new LogNote(Fact::of('flight-csv-reader.was-converted', header: trim($header), name: $name), 1, trim($header)));
             }
         }
         $missing = array_values(array_diff(FlightLog::REQUIRED, array_keys($places)));
         if ($missing !== []) {
             $found = mb_strimwidth(str_replace("\t", ' ', $line), 0, 120, '…');
-            $told = [sprintf('There is no column %s. The header reads: %s.', Quantity::accepted($missing[0]), $found), 'line 1, column '.$missing[0], 'the columns '.implode(', ', FlightLog::REQUIRED)];
+            $told = [Fact::of('flight-csv-reader.column-header-reads', accepted: LogQuantity::accepted($missing[0]), found: $found), 'line 1, column '.$missing[0], Fact::of('flight-csv-reader.the-columns', required: implode(', ', FlightLog::REQUIRED))];
             // Fewer columns than a flight needs: whatever they are called, this is no flight.
             if (count($headers) < count(ColumnMapping::NEEDED)) {
                 throw new Refusal(...$told);
@@ -190,7 +192,7 @@ final class FlightCsvReader implements LogReader
             throw new ColumnsUnknown(...$told, headers: array_map(trim(...), $headers), guess: self::guess($headers, $stream, $separator));
         }
         if ($unknown !== []) {
-            $this->rows->note(new LogNote('Columns that were not used: '.implode(', ', $unknown).'.', 1));
+            $this->rows->note(new LogNote(Fact::of('flight-csv-reader.columns-were-not-used', unknown: implode(', ', $unknown)), 1));
         }
 
         return [$places, $scales, $modeAt];
@@ -229,7 +231,7 @@ final class FlightCsvReader implements LogReader
         $places = $scales = [];
         $modeAt = null;
         foreach ($mapping->columns as $name => ['column' => $column, 'unit' => $unit]) {
-            $place = $at[mb_strtolower(trim($column))] ?? throw new Refusal(sprintf('There is no column “%s” in this file.', $column), 'line 1', 'one of '.mb_strimwidth(implode(', ', array_map(trim(...), $headers)), 0, 120, '…'));
+            $place = $at[mb_strtolower(trim($column))] ?? throw new Refusal(Fact::of('flight-csv-reader.column-file', column: $column), 'line 1', Fact::of('flight-csv-reader.one-of', headers: mb_strimwidth(implode(', ', array_map(trim(...), $headers)), 0, 120, '…')));
             if ($name === 'flight_mode') {
                 $modeAt = $place;
 
@@ -237,7 +239,7 @@ final class FlightCsvReader implements LogReader
             }
             $places[$name] = $place;
             $scales[$name] = $mapping->scale($name);
-            $this->rows->note(new LogNote(sprintf('“%s” was read as %s%s.', $column, $name, $unit === '' ? '' : ' in '.$unit), 1, $column));
+            $this->rows->note(new LogNote(Fact::of('flight-csv-reader.was-read', column: $column, name: $name, value: $unit === '' ? '' : Fact::of('flight-csv-reader.in', unit: $unit)), 1, $column));
         }
 
         return [$places, $scales, $modeAt];
@@ -252,10 +254,10 @@ final class FlightCsvReader implements LogReader
         try {
             $row = self::fields($text, $separator, $line);
         } catch (Refusal $refusal) {
-            return $this->rows->leaveOut($line, '', $refusal->getMessage());
+            return $this->rows->leaveOut($line, '', $refusal->fact);
         }
         if (count($row) !== $width) {
-            return $this->rows->leaveOut($line, '', sprintf('%d fields where the header has %d.', count($row), $width));
+            return $this->rows->leaveOut($line, '', Fact::of('flight-csv-reader.fields-where-header', count: count($row), width: $width));
         }
 
         return $row;
@@ -278,8 +280,8 @@ final class FlightCsvReader implements LogReader
                 };
             } else {
                 $why = preg_match('/^-?[\d.]+\s*[a-zµ°\/]+$/iu', $cell) === 1
-                    ? sprintf('“%s” carries a unit of its own; write the number alone and put the unit in the column’s name.', $cell)
-                    : ($cell === '' ? 'The cell is empty.' : sprintf('“%s” is not a number.', mb_strimwidth(mb_scrub($cell, 'UTF-8'), 0, 40, '…')));
+                    ? Fact::of('flight-csv-reader.carries-unit-own-write', cell: $cell)
+                    : ($cell === '' ? Fact::of('flight-csv-reader.cell-empty') : Fact::of('flight-csv-reader.not-number', cell: mb_strimwidth(mb_scrub($cell, 'UTF-8'), 0, 40, '…')));
 
                 return $this->rows->leaveOut($line, $name, $why);
             }

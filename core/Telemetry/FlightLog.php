@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Telemetry;
 
+use Larkspur\Controls\Axis;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Axis;
 
 /**
  * A flight log as it was recorded: columns of equal length in the units of the Flight CSV contract.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Telemetry;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
 
 /**
@@ -18,7 +19,7 @@ final class GeoJsonReader implements LogReader
     {
         $text = (string) stream_get_contents($stream, self::LARGEST + 1);
         if (strlen($text) > self::LARGEST) {
-            throw new Refusal('This GeoJSON file is too large to be read whole.', '', 'at most 48 MB; the same flight as CSV has no such limit');
+            throw new Refusal(Fact::of('geo-json-reader.geojson-file-too-large'), '', Fact::of('geo-json-reader.most-48-mb-same'));
         }
         if ($progress !== null) {
             $progress(strlen($text));
@@ -26,18 +27,18 @@ final class GeoJsonReader implements LogReader
         try {
             $document = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $error) {
-            throw new Refusal('This is not JSON: '.lcfirst($error->getMessage()).'.', '', 'a GeoJSON file');
+            throw new Refusal(Fact::of('geo-json-reader.not-json', getMessage: lcfirst($error->getMessage())), '', Fact::of('geo-json-reader.geojson-file'));
         }
         unset($text);
         if (is_array($document) && isset($document['crs'])) {
-            throw new Refusal('This file names a coordinate reference system of its own.', 'crs', 'WGS 84 degrees, as RFC 7946 has it');
+            throw new Refusal(Fact::of('geo-json-reader.file-names-coordinate-reference'), 'crs', Fact::of('geo-json-reader.wgs-84-degrees-rfc'));
         }
         [$feature, $place] = self::track($document);
         $properties = is_array($feature['properties'] ?? null) ? $feature['properties'] : [];
         $times = $properties['coordTimes'] ?? $properties['times'] ?? null;
         $coordinates = $feature['geometry']['coordinates'];
         if (! is_array($times) || count($times) !== count($coordinates)) {
-            throw new Refusal('The line has no time for each of its positions.', $place.'.properties.coordTimes', count($coordinates).' times');
+            throw new Refusal(Fact::of('geo-json-reader.line-time-each-positions'), $place.'.properties.coordTimes', Fact::of('geo-json-reader.times', count: count($coordinates)));
         }
         $rows = new SampleRows(['t', 'lat', 'lon', 'alt_m']);
         $columns = array_intersect_key(is_array($properties['columns'] ?? null) ? $properties['columns'] : [], array_flip([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL]));
@@ -67,19 +68,19 @@ final class GeoJsonReader implements LogReader
         $features = match ($document['type'] ?? null) {
             'FeatureCollection' => is_array($document['features'] ?? null) ? $document['features'] : [],
             'Feature' => [$document],
-            default => throw new Refusal('This is no GeoJSON feature.', 'type', '“Feature” or “FeatureCollection”'),
+            default => throw new Refusal(Fact::of('geo-json-reader.geojson-feature'), 'type', Fact::of('geo-json-reader.feature-featurecollection')),
         };
         foreach ($features as $i => $feature) {
             $geometry = is_array($feature) ? $feature['geometry'] ?? null : null;
             if (is_array($geometry) && ($geometry['type'] ?? null) === 'LineString') {
                 if (! is_array($geometry['coordinates'] ?? null) || ! array_is_list($geometry['coordinates']) || count($geometry['coordinates']) < 2) {
-                    throw new Refusal('A line needs two positions or more.', sprintf('features[%d].geometry.coordinates', $i));
+                    throw new Refusal(Fact::of('geo-json-reader.line-needs-two-positions'), sprintf('features[%d].geometry.coordinates', $i));
                 }
 
                 return [['geometry' => ['coordinates' => $geometry['coordinates']], 'properties' => $feature['properties'] ?? null], sprintf('features[%d]', $i)];
             }
         }
-        throw new Refusal('There is no line in this file.', 'features', 'a LineString with coordTimes');
+        throw new Refusal(Fact::of('geo-json-reader.line-file'), 'features', Fact::of('geo-json-reader.linestring-coordtimes'));
     }
 
     /** @return ?array<string, float> */
@@ -87,11 +88,11 @@ final class GeoJsonReader implements LogReader
     {
         $position = is_array($position) ? array_values(array_filter($position, static fn (mixed $x): bool => is_int($x) || is_float($x))) : [];
         if (count($position) < 2) {
-            return $rows->leaveOut($number, 'lat', 'The position is not a list of two or three numbers.');
+            return $rows->leaveOut($number, 'lat', Fact::of('geo-json-reader.position-not-list-two'));
         }
         $seconds = is_string($time) ? Clock::dateTime($time) : (is_int($time) || is_float($time) ? (float) $time : null);
         if ($seconds === null) {
-            return $rows->leaveOut($number, 't', 'The time is neither seconds nor a date.');
+            return $rows->leaveOut($number, 't', Fact::of('geo-json-reader.time-neither-seconds-nor'));
         }
         $values = ['t' => $seconds];
         foreach (['lon' => 0, 'lat' => 1, 'alt_m' => 2] as $name => $place) {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Larkspur\Telemetry;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
+use Larkspur\Xml\XmlEvents;
+use Larkspur\Xml\XmlListener;
 
 /**
  * Reads the track points of a GPX 1.1 file (1.0 with a note): place, height and time, and any column of the Flight CSV
@@ -28,7 +31,7 @@ final class GpxReader implements LogReader, XmlListener
         $this->point = null;
         XmlEvents::read($stream, $this, $progress);
         if ($this->dated->isEmpty()) {
-            throw new Refusal('There is no track point with a place and a time in this file.', 'trk', 'a track of <trkpt> with <time>');
+            throw new Refusal(Fact::of('gpx-reader.track-point-place-time'), 'trk', Fact::of('gpx-reader.track-trkpt-time'));
         }
 
         return $this->dated->log();
@@ -74,13 +77,13 @@ final class GpxReader implements LogReader, XmlListener
     private function checkRoot(string $name, array $attributes, int $line): void
     {
         if (XmlEvents::local($name) !== 'gpx') {
-            throw new Refusal(sprintf('This file begins with <%s>.', XmlEvents::local($name)), 'line '.$line, 'a GPX file');
+            throw new Refusal(Fact::of('gpx-reader.file-begins', local: XmlEvents::local($name)), sprintf('line %s', $line), Fact::of('gpx-reader.gpx-file'));
         }
         if (($attributes['version'] ?? '') !== '1.1' || ! str_starts_with($name, self::NAMESPACE)) {
-            $this->dated->rows->note(new LogNote(sprintf('It says it is GPX %s; it was read like 1.1.', $attributes['version'] ?? 'of no version'), $line));
+            $this->dated->rows->note(new LogNote(Fact::of('gpx-reader.says-gpx-was-read', version: $attributes['version'] ?? Fact::of('gpx-reader.of-no-version')), $line));
         }
         if (($attributes['creator'] ?? '') === '') {
-            $this->dated->rows->note(new LogNote('It does not say which program wrote it.', $line));
+            $this->dated->rows->note(new LogNote(Fact::of('gpx-reader.does-not-say-which'), $line));
         }
     }
 
@@ -93,12 +96,12 @@ final class GpxReader implements LogReader, XmlListener
         $rows = $this->dated->rows;
         foreach (['lat', 'lon'] as $name) {
             if (! is_numeric($point[$name] ?? null)) {
-                return $rows->leaveOut($line, $name, isset($point[$name]) ? sprintf('“%s” is not a number.', mb_strimwidth($point[$name], 0, 40, '…')) : 'The point has no '.$name.'.');
+                return $rows->leaveOut($line, $name, isset($point[$name]) ? Fact::of('gpx-reader.not-number', point: mb_strimwidth($point[$name], 0, 40, '…')) : Fact::of('gpx-reader.the-point-has-no', name: $name));
             }
         }
         $time = Clock::dateTime($point['t'] ?? '');
         if ($time === null) {
-            return $rows->leaveOut($line, 't', isset($point['t']) ? sprintf('“%s” is not a date and time of XML.', mb_strimwidth($point['t'], 0, 40, '…')) : 'The point has no time.');
+            return $rows->leaveOut($line, 't', isset($point['t']) ? Fact::of('gpx-reader.not-date-time-xml', t: mb_strimwidth($point['t'], 0, 40, '…')) : Fact::of('gpx-reader.point-time'));
         }
         $values = ['t' => $time, 'alt_m' => is_numeric($point['alt_m'] ?? null) ? (float) $point['alt_m'] : 0.0];
         foreach (array_diff_key($point, ['t' => '', 'alt_m' => '', 'flight_mode' => '']) as $name => $text) {

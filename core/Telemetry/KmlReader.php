@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Larkspur\Telemetry;
 
+use Larkspur\Fact;
 use Larkspur\Refusal;
+use Larkspur\Xml\XmlEvents;
+use Larkspur\Xml\XmlListener;
 
 /**
  * Reads the gx:Track elements of a KML 2.2 file: when and where, and any column of the Flight CSV contract that stands in
@@ -40,7 +43,7 @@ final class KmlReader implements LogReader, XmlListener
         $this->array = null;
         XmlEvents::read($stream, $this, $progress);
         if ($this->dated->isEmpty()) {
-            throw new Refusal('There is no track with times in this file.', 'gx:Track', 'a <gx:Track> of <when> and <gx:coord>');
+            throw new Refusal(Fact::of('kml-reader.track-times-file'), 'gx:Track', Fact::of('kml-reader.gx-track-when-gx'));
         }
 
         return $this->dated->log();
@@ -51,7 +54,7 @@ final class KmlReader implements LogReader, XmlListener
         if (! $this->began) {
             $this->began = true;
             if (XmlEvents::local($name) !== 'kml') {
-                throw new Refusal(sprintf('This file begins with <%s>.', XmlEvents::local($name)), 'line '.$line, 'a KML file');
+                throw new Refusal(Fact::of('kml-reader.file-begins', local: XmlEvents::local($name)), sprintf('line %s', $line), Fact::of('kml-reader.kml-file'));
             }
         }
         if ($name === self::EXTENSION.' Track') {
@@ -84,7 +87,7 @@ final class KmlReader implements LogReader, XmlListener
     private function finishTrack(int $line): void
     {
         if (count($this->whens) !== count($this->coords)) {
-            throw new Refusal(sprintf('A track has %d times and %d places.', count($this->whens), count($this->coords)), 'line '.$line, 'one <when> for each <gx:coord>');
+            throw new Refusal(Fact::of('kml-reader.track-times-places', count: count($this->whens), count2: count($this->coords)), sprintf('line %s', $line), Fact::of('kml-reader.one-when-each-gx'));
         }
         foreach ($this->coords as $i => [$text, $at]) {
             $values = $this->values($text, $this->whens[$i], $at);
@@ -107,15 +110,15 @@ final class KmlReader implements LogReader, XmlListener
     {
         $rows = $this->dated->rows;
         if ($coord === '') {
-            return $rows->leaveOut($line, 'lat', 'The place is missing.');
+            return $rows->leaveOut($line, 'lat', Fact::of('kml-reader.place-missing'));
         }
         $parts = explode(' ', (string) preg_replace('/\s+/', ' ', $coord));
         if (count($parts) < 2 || count($parts) > 3 || array_filter($parts, static fn (string $part): bool => ! is_numeric($part)) !== []) {
-            return $rows->leaveOut($line, 'lat', sprintf('“%s” is not “longitude latitude height”, with spaces between.', mb_strimwidth($coord, 0, 40, '…')));
+            return $rows->leaveOut($line, 'lat', Fact::of('kml-reader.not-longitude-latitude-height', coord: mb_strimwidth($coord, 0, 40, '…')));
         }
         $time = Clock::dateTime($when);
         if ($time === null) {
-            return $rows->leaveOut($line, 't', sprintf('“%s” is not a date and time of XML.', mb_strimwidth($when, 0, 40, '…')));
+            return $rows->leaveOut($line, 't', Fact::of('kml-reader.not-date-time-xml', when: mb_strimwidth($when, 0, 40, '…')));
         }
         $values = ['t' => $time];
         foreach (['lon' => 0, 'lat' => 1, 'alt_m' => 2] as $name => $place) {

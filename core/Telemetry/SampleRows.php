@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Telemetry;
 
+use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
 use Larkspur\Refusal;
 
 /**
@@ -19,6 +21,8 @@ final class SampleRows
 
     /** Rows named one by one; further ones are counted. */
     private const NAMED = 20;
+
+    private const LEFT_OUT = 'sample-rows.left-out';
 
     private const LARGEST_BAD_SHARE = 0.2;
 
@@ -70,7 +74,7 @@ final class SampleRows
         }
         $this->lines[] = $line;
         if (++$this->count > self::MOST) {
-            throw new Refusal('This log has more rows than any flight day gives. Split it and import the parts.', 'line '.$line, 'at most '.number_format(self::MOST).' rows');
+            throw new Refusal(Fact::of('sample-rows.log-more-rows-any'), sprintf('line %s', $line), Fact::of('sample-rows.most-rows', most: number_format(self::MOST)));
         }
     }
 
@@ -82,19 +86,19 @@ final class SampleRows
     /** A value of a row, within the range of its quantity; says why and leaves the row out where a required one is not. */
     public function inRange(string $name, float $value, string $written, int $line): ?float
     {
-        [$least, $most, $expected] = Quantity::RANGES[$name] ?? [-INF, INF, ''];
+        [$least, $most] = LogQuantity::RANGES[$name] ?? [-INF, INF];
         if (is_finite($value) && $value >= $least && $value <= $most) {
             return $value;
         }
 
-        return in_array($name, FlightLog::REQUIRED, true) ? $this->leaveOut($line, $name, sprintf('%s is not %s.', $written, $expected)) : NAN;
+        return in_array($name, FlightLog::REQUIRED, true) ? $this->leaveOut($line, $name, Fact::of('sample-rows.is-not', written: $written, expected: Fact::of("quantity.range.$name"))) : NAN;
     }
 
-    public function leaveOut(int $line, string $column, string $why): null
+    public function leaveOut(int $line, string $column, Fact $why): null
     {
         $this->badRows++;
         if ($this->badRows <= self::NAMED) {
-            $this->notes[] = new LogNote('Left out: '.$why, $line, $column);
+            $this->notes[] = new LogNote(Fact::of(self::LEFT_OUT, why: $why), $line, $column);
         }
 
         return null;
@@ -121,13 +125,10 @@ final class SampleRows
         $this->checkShare();
         foreach ($lacks as $column) {
             $this->columns[$column] = array_fill(0, $this->count, 0.0);
-            $this->notes[] = new LogNote($column === 'heading_deg'
-                ? 'The file does not say which way the craft looked: turn and frame can’t be judged.'
-                : 'The file does not say where the lens looked: tilt and frame can’t be judged.');
         }
         [$columns, $modes] = $this->inOrder();
         if ($this->badRows > self::NAMED) {
-            $this->notes[] = new LogNote(sprintf('%d more rows could not be read and were left out.', $this->badRows - self::NAMED));
+            $this->notes[] = new LogNote(Fact::of('sample-rows.more-rows-could-not', named: $this->badRows - self::NAMED));
         }
         $log = new FlightLog($columns, $modes, [], '', $lacks, $epoch);
         $this->noteGaps($log);
@@ -139,17 +140,17 @@ final class SampleRows
     {
         $first = null;
         foreach ($this->notes as $note) {
-            if (str_starts_with($note->text, 'Left out')) {
+            if ($note->text->code === self::LEFT_OUT) {
                 $first = $note;
                 break;
             }
         }
         $place = $first === null ? 'line 2' : 'line '.$first->line.($first->column === '' ? '' : ', column '.$first->column);
         if ($this->badRows > self::LARGEST_BAD_SHARE * ($this->count + $this->badRows)) {
-            throw new Refusal(sprintf('%d of %d rows can’t be read. The first: %s', $this->badRows, $this->count + $this->badRows, substr($first->text ?? '', 10)), $place, 'numbers in every required column');
+            throw new Refusal(Fact::of('sample-rows.rows-cant-read-first', bad: $this->badRows, rows: $this->count + $this->badRows, why: $first?->text->value('why') ?? ''), $place, Fact::of('sample-rows.numbers-every-required-column'));
         }
         if ($this->count < self::FEWEST) {
-            throw new Refusal(sprintf('Only %d rows hold a sample.', $this->count), $place, 'at least '.self::FEWEST.' samples');
+            throw new Refusal(Fact::of('sample-rows.only-rows-hold-sample', count: $this->count), $place, Fact::of('sample-rows.least-samples', fewest: self::FEWEST));
         }
     }
 
@@ -167,7 +168,7 @@ final class SampleRows
         $order = range(0, $n - 1);
         if ($back !== []) {
             usort($order, static fn (int $a, int $b): int => [$t[$a], $a] <=> [$t[$b], $b]);
-            $this->notes[] = new LogNote(sprintf('Time goes back %s; the rows were put in order.', count($back) === 1 ? 'once' : count($back).' times'), $back[0], 't');
+            $this->notes[] = new LogNote(count($back) === $n - 1 ? Fact::of('sample-rows.time-runs-backwards') : Fact::of('sample-rows.time-goes-back-rows', count: count($back)), $back[0], 't');
         }
         $keep = [];
         $previous = null;
@@ -181,10 +182,10 @@ final class SampleRows
             $keep[] = $i;
         }
         if ($repeated !== []) {
-            $this->notes[] = new LogNote(sprintf('%d rows repeat a time; the first of each was kept.', count($repeated)), $repeated[0], 't');
+            $this->notes[] = new LogNote(Fact::of('sample-rows.rows-repeat-time-first', count: count($repeated)), $repeated[0], 't');
         }
         if (count($keep) < self::FEWEST) {
-            throw new Refusal('Time stands still in this log.', 'line '.($repeated[0] ?? 2).', column t', 'a time that rises from row to row, in seconds');
+            throw new Refusal(Fact::of('sample-rows.time-stands-still-log'), sprintf('line %s, column t', $repeated[0] ?? 2), Fact::of('sample-rows.time-rises-row-row'));
         }
         if ($back === [] && $repeated === []) {
             return [$this->columns, $this->modes];
@@ -211,7 +212,7 @@ final class SampleRows
             }
         }
         if ($gaps > 0) {
-            $this->notes[] = new LogNote(sprintf('%s in the log, the longest %.1f s at %.1f s; nothing is judged inside a gap.', $gaps === 1 ? 'One gap' : $gaps.' gaps', $widest, $at));
+            $this->notes[] = new LogNote(Fact::of('sample-rows.log-longest-nothing-judged', count: $gaps, widest: Quantity::seconds($widest), at: Quantity::moment($at)));
         }
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Larkspur\Training;
 
+use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 
 /**
@@ -20,7 +22,7 @@ final readonly class SinceChange
     /** Takes of a move on each side below which nothing can be told (common practice, no published source). */
     public const FEWEST = 4;
 
-    private function __construct(public int $before, public int $after, public ?float $change, public ?float $margin, public string $words)
+    private function __construct(public int $before, public int $after, public ?float $change, public ?float $margin, public Fact $words)
     {
     }
 
@@ -53,15 +55,15 @@ final readonly class SinceChange
         }
         $freedom = $n[0] + $n[1] - $count;
         if (min($n) < self::FEWEST || $freedom < 3) {
-            return new self($n[0], $n[1], null, null, sprintf('Too few takes to tell: %d before and %d since, of moves flown with both. From %d each side on it can be said.', $n[0], $n[1], self::FEWEST));
+            return new self($n[0], $n[1], null, null, Fact::of('since-change.too-few-takes-tell', n: $n[0], n2: $n[1], fewest: self::FEWEST));
         }
         $change = $sum / $weights;
         $margin = self::student($freedom) * sqrt($left / $freedom / $weights);
 
         return new self($n[0], $n[1], $change, $margin, match (true) {
-            $change > $margin => sprintf('Scores rose by %.1f points since, give or take %.1f.', $change, $margin),
-            $change < -$margin => sprintf('Scores fell by %.1f points since, give or take %.1f.', -$change, $margin),
-            default => sprintf('Scores moved by %+.1f points, but chance alone moves them by %.1f: no change that can be told.', $change, $margin),
+            $change > $margin => Fact::of('since-change.scores-rose-since-give', change: Quantity::points($change), margin: Quantity::points($margin)),
+            $change < -$margin => Fact::of('since-change.scores-fell-since-give', change: Quantity::points(-$change), margin: Quantity::points($margin)),
+            default => Fact::of('since-change.scores-moved-but-chance', change: Quantity::points($change), margin: Quantity::points($margin)),
         });
     }
 
@@ -80,7 +82,7 @@ final readonly class SinceChange
         return $z + $g1 / $freedom + $g2 / $freedom ** 2 + $g3 / $freedom ** 3 + $g4 / $freedom ** 4;
     }
 
-    /** @return array{before: int, after: int, change: ?float, margin: ?float, words: string} */
+    /** @return array{before: int, after: int, change: ?float, margin: ?float, words: Fact} */
     public function toArray(): array
     {
         return [

@@ -18,6 +18,8 @@ use Larkspur\Rig\Craft;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+use function Tests\said;
+
 /**
  * Exposure against tables by ISO 2720, APEX (ANSI PH2.12), ISO 516 and ANSI PH2.7-1986 (all from memory, recomputed by two routes), and
  * against any optics handbook (S. F. Ray, Applied Photographic Optics) for diffraction and depth of field.
@@ -53,14 +55,14 @@ final class ExposureTest extends TestCase
             $filter = new NdFilter((float) substr((string) $name, 2));
             self::assertEqualsWithDelta((float) $stops, $filter->stops(), 1e-4);
             self::assertEqualsWithDelta((float) $density, $filter->density(), 1e-4);
-            self::assertSame($name, $filter->words());
+            self::assertSame($name, said($filter->words()));
         }
         foreach (Reference::table('nd-choice') as [$scene, $iso, $aperture, $target, , $stops, $nearest, $left]) {
             $exposure = new Exposure((float) $aperture, Shutter::ofPart((float) substr((string) $target, 2)), (float) $iso);
             $needed = $exposure->filterFor((float) $scene);
             self::assertEqualsWithDelta(Reference::number($stops), $needed, 1e-3);
             $filter = NdFilter::nearest($needed, NdFilter::COMMON);
-            self::assertSame($nearest === 'none' ? 'no filter' : $nearest, $filter->words());
+            self::assertSame($nearest === 'none' ? 'no filter' : $nearest, said($filter->words()));
             self::assertEqualsWithDelta(Reference::number($left), $needed - $filter->stops(), 1e-3);
         }
     }
@@ -114,7 +116,7 @@ final class ExposureTest extends TestCase
         self::assertSame([0.0, 0.0, -0.7, -1.0, -1.3, 0.7], array_map(static fn (Histogram $h): float => $h->change(), [
             new Histogram(0), new Histogram(0.3), new Histogram(1.2), new Histogram(4), new Histogram(15), new Histogram(0, 34),
         ]));
-        self::assertStringContainsString('white for ever', (new Histogram(4))->words());
+        self::assertStringContainsString('white for ever', said((new Histogram(4))->words()));
         $this->expectException(Refusal::class);
         new Histogram(80, 40);
     }
@@ -123,16 +125,16 @@ final class ExposureTest extends TestCase
     {
         $plan = self::plan(2.8, 100, Scene::Sun);
         self::assertSame('1/50', $plan['shutter']['set']);
-        self::assertSame('ND64', $plan['filter']['use']);
+        self::assertSame('ND64', said($plan['filter']['use']));
         self::assertSame([], $plan['warnings']);
 
-        self::assertStringContainsString('automatic', self::plan(2.8, 100, Scene::Sun, automatic: true)['warnings'][0]);
-        self::assertStringContainsString('Too dark by', self::plan(2.8, 100, Scene::Night)['warnings'][0]);
-        self::assertStringContainsString('take it off', implode(' ', self::plan(2.8, 6400, Scene::Night)['warnings']));
-        self::assertStringContainsString('diffraction', implode(' ', self::plan(8.0, 100, Scene::Sun)['warnings']));
-        self::assertStringContainsString('white for ever', implode(' ', self::plan(2.8, 100, Scene::Sun, clipped: 3.0)['warnings']));
-        self::assertStringContainsString('too bright', implode(' ', self::plan(2.8, 100, Scene::Sun, bag: [4])['warnings']));
-        self::assertSame('no filter', self::plan(2.8, 100, Scene::Sun, bag: [])['filter']['use']);
+        self::assertStringContainsString('automatic', said(self::plan(2.8, 100, Scene::Sun, automatic: true)['warnings'][0]));
+        self::assertStringContainsString('Too dark by', said(self::plan(2.8, 100, Scene::Night)['warnings'][0]));
+        self::assertStringContainsString('take it off', implode(' ', array_map(said(...), self::plan(2.8, 6400, Scene::Night)['warnings'])));
+        self::assertStringContainsString('diffraction', implode(' ', array_map(said(...), self::plan(8.0, 100, Scene::Sun)['warnings'])));
+        self::assertStringContainsString('white for ever', implode(' ', array_map(said(...), self::plan(2.8, 100, Scene::Sun, clipped: 3.0)['warnings'])));
+        self::assertStringContainsString('too bright', implode(' ', array_map(said(...), self::plan(2.8, 100, Scene::Sun, bag: [4])['warnings'])));
+        self::assertSame('no filter', said(self::plan(2.8, 100, Scene::Sun, bag: [])['filter']['use']));
     }
 
     /** @return iterable<string, array{callable(): mixed}> */

@@ -13,6 +13,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Shots;
 
+use function Tests\said;
+
 /**
  * The open formats against their own definitions: GPX 1.1 (a subset of its schema, written from memory, checked by libxml),
  * KML 2.2 (OGC 07-147r2), GeoJSON (RFC 7946); and small files that are right or wrong on purpose.
@@ -101,7 +103,7 @@ final class FormatsTest extends TestCase
             Formats::reader($file)->read($stream);
             self::fail('It was read.');
         } catch (Refusal $refusal) {
-            self::assertStringContainsString($words, $refusal->getMessage());
+            self::assertStringContainsString($words, said($refusal->fact));
         }
     }
 

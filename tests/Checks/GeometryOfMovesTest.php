@@ -20,6 +20,8 @@ use Larkspur\Site\Beaufort;
 use Larkspur\Site\Solid;
 use PHPUnit\Framework\TestCase;
 
+use function Tests\said;
+
 /**
  * Planned moves and their sites against closed forms worked out by two routes outside this project (elementary geometry and
  * mechanics), the Beaufort table of the WMO, and the minimum-jerk profile of T. Flash and N. Hogan, J. Neurosci. 5 (1985).
@@ -182,9 +184,9 @@ final class GeometryOfMovesTest extends TestCase
         foreach (Reference::table('beaufort-tests') as [$speed, $force]) {
             self::assertSame((int) $force, Beaufort::force((float) $speed), "$speed m/s");
         }
-        self::assertSame('calm', Beaufort::words(0.0));
-        self::assertSame('gentle breeze', Beaufort::words(4.0));
-        self::assertSame('hurricane', Beaufort::words(60.0));
+        self::assertSame('calm', said(Beaufort::words(0.0)));
+        self::assertSame('gentle breeze', said(Beaufort::words(4.0)));
+        self::assertSame('hurricane', said(Beaufort::words(60.0)));
     }
 
     public function test_rank_correlation_of_the_tables(): void

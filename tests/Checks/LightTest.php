@@ -14,6 +14,8 @@ use Larkspur\Site\SunDay;
 use Larkspur\Site\Zone;
 use PHPUnit\Framework\TestCase;
 
+use function Tests\said;
+
 /**
  * The sun against J. Meeus, Astronomical Algorithms, 2nd ed. (1998), worked examples (from memory, recomputed), tables of two
  * independent implementations (VSOP87 and the NREL algorithm of Reda and Andreas, 2004), and the library astronomy-engine, run here.
@@ -91,7 +93,7 @@ final class LightTest extends TestCase
             self::assertSame(match (true) {
                 str_starts_with($state, 'midnight') => 'up', str_starts_with($state, 'polar') => 'down', default => 'sets',
             }, $day['state'], (string) $row[0]);
-            self::assertSame($day['state'] === 'sets' && $state === 'normal', $day['sentence'] === '', (string) $row[0].': '.$day['sentence']);
+            self::assertSame($day['state'] === 'sets' && $state === 'normal', $day['sentence'] === null, (string) $row[0].': '.said($day['sentence']));
         }
     }
 

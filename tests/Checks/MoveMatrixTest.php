@@ -7,9 +7,9 @@ namespace Tests\Checks;
 use Demo\Rigs;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
-use Larkspur\Move\AxisCombinations;
 use Larkspur\Move\Catalogue;
-use Larkspur\Scoring\Lesson;
+use Larkspur\Move\Fingering\AxisCombinations;
+use Larkspur\Training\Lesson;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -55,7 +55,7 @@ final class MoveMatrixTest extends TestCase
             $word = trim($word, '()');
             $expected[substr($word, 0, -1)] = [substr($word, -1), $optional];
         }
-        foreach (self::plan($id)->presses as $press) {
+        foreach (self::plan($id)->parts as $press) {
             [$way, $optional] = $expected[$press->finger->value] ?? ['0', true];
             if ($press->rests() || ($press->isTouch() && $optional)) {
                 self::assertTrue($optional, "{$press->finger->value} rests");
@@ -79,8 +79,8 @@ final class MoveMatrixTest extends TestCase
     public function test_translation_leads_then_the_turn_then_the_wheel(string $id, string $fingers, int $level): void
     {
         $onsets = [];
-        self::assertCount(5, self::plan($id)->presses);
-        foreach (self::plan($id)->presses as $press) {
+        self::assertCount(5, self::plan($id)->parts);
+        foreach (self::plan($id)->parts as $press) {
             if (! $press->rests() && ! $press->isTouch() && $press->onset !== null) {
                 $onsets[$press->finger->rotates() ? $press->finger->value : 'way'][] = $press->onset;
             }
@@ -101,7 +101,7 @@ final class MoveMatrixTest extends TestCase
                 $plan = self::plan($id);
                 $shot = $plan->shot->withIntent($plan->shot->intent->with(['direction' => $direction]));
                 $holds = [];
-                foreach (Planner::plan($shot)->presses as $press) {
+                foreach (Planner::plan($shot)->parts as $press) {
                     $holds[$press->finger->value] = $press->peak;
                 }
                 self::assertSame(-$sign, ($holds['slide'] ?? 0.0) <=> 0.0, "$id $direction");

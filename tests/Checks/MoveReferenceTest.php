@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Tests\Checks;
 
 use Larkspur\Camera\Lens;
+use Larkspur\Controls\Axis;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
-use Larkspur\Move\Axis;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Framed;
-use Larkspur\Move\Judging;
-use Larkspur\Move\PathKind;
-use Larkspur\Move\Role;
-use Larkspur\Move\Wanted;
-use Larkspur\Scoring\FaultFinder;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Framed;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
+use Larkspur\Move\Judging\Role;
+use Larkspur\Move\Judging\TakeTarget;
+use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Scoring\Grid;
-use Larkspur\Scoring\Measured;
-use Larkspur\Scoring\Parts;
+use Larkspur\Scoring\Measurements;
+use Larkspur\Scoring\Points;
 use Larkspur\Scoring\Recognition;
 use Larkspur\Scoring\Samples;
 use Larkspur\Scoring\Take;
@@ -31,43 +31,41 @@ use PHPUnit\Framework\TestCase;
  */
 final class MoveReferenceTest extends TestCase
 {
-    /** @return iterable<string, array{string, string, Samples, Wanted, ?Position, ?float}> */
+    /** @return iterable<string, array{string, string, Samples, TakeTarget, ?Position, ?float}> */
     public static function flights(): iterable
     {
-        $way = new Wanted(extent: 36.0);
+        $way = new TakeTarget(extent: 36.0);
         yield 'push-in, clean' => ['F4_dolly_clean_10', 'dolly', ReferenceFlights::pushIn(10), $way, null, 20.0];
         yield 'push-in with a kick' => ['F4k_dolly_kick_10', 'dolly', ReferenceFlights::pushIn(10, 'kick'), $way, null, 20.0];
         yield 'push-in with a kick, 50 Hz' => ['F4k_dolly_kick_50', 'dolly', ReferenceFlights::pushIn(50, 'kick'), $way, null, 20.0];
         yield 'push-in with noise' => ['F4n_dolly_noise_10', 'dolly', ReferenceFlights::pushIn(10, 'noise'), $way, null, 20.0];
         yield 'push-in with wobble' => ['F4w_dolly_wobble_10', 'dolly', ReferenceFlights::pushIn(10, 'wobble'), $way, null, 20.0];
-        yield 'lift with tilt, off its mark' => ['F5_jib_offset_10', 'jib', ReferenceFlights::lift(1.5), new Wanted(extent: 15.0), new Position(0, 0, 2), null];
-        yield 'lift with tilt' => ['F5_jib_exact_10', 'jib', ReferenceFlights::lift(0.0), new Wanted(extent: 15.0), new Position(0, 0, 2), null];
-        yield 'reveal with flicked tilt' => ['F6_reveal_flick_10', 'reveal_fwd', ReferenceFlights::reveal(false), new Wanted(extent: 36.0, tiltStart: -60.0, tiltEnd: -5.0), null, null];
-        yield 'reveal, eased' => ['F6_reveal_eased_10', 'reveal_fwd', ReferenceFlights::reveal(true), new Wanted(extent: 36.0, tiltStart: -60.0, tiltEnd: -5.0), null, null];
-        yield 'pull-away' => ['F7_pullaway_10', 'pullaway', ReferenceFlights::pullAway(), new Wanted(extent: 30.0), new Position(0, 0, 1), null];
-        yield 'climb with spin, straight down' => ['F8_topdown_10', 'topdown', ReferenceFlights::helix(), new Wanted(extent: 16.8), new Position(0, 0, 0), null];
+        yield 'lift with tilt, off its mark' => ['F5_jib_offset_10', 'jib', ReferenceFlights::lift(1.5), new TakeTarget(extent: 15.0), new Position(0, 0, 2), null];
+        yield 'lift with tilt' => ['F5_jib_exact_10', 'jib', ReferenceFlights::lift(0.0), new TakeTarget(extent: 15.0), new Position(0, 0, 2), null];
+        yield 'reveal with flicked tilt' => ['F6_reveal_flick_10', 'reveal_fwd', ReferenceFlights::reveal(false), new TakeTarget(extent: 36.0, tiltStart: deg2rad(-60.0), tiltEnd: deg2rad(-5.0)), null, null];
+        yield 'reveal, eased' => ['F6_reveal_eased_10', 'reveal_fwd', ReferenceFlights::reveal(true), new TakeTarget(extent: 36.0, tiltStart: deg2rad(-60.0), tiltEnd: deg2rad(-5.0)), null, null];
+        yield 'pull-away' => ['F7_pullaway_10', 'pullaway', ReferenceFlights::pullAway(), new TakeTarget(extent: 30.0), new Position(0, 0, 1), null];
+        yield 'climb with spin, straight down' => ['F8_topdown_10', 'topdown', ReferenceFlights::helix(), new TakeTarget(extent: 16.8), new Position(0, 0, 0), null];
     }
 
     #[DataProvider('flights')]
-    public function test_score_and_parts(string $name, string $family, Samples $samples, Wanted $wanted, ?Position $subject, ?float $viewing): void
+    public function test_score_and_parts(string $name, string $family, Samples $samples, TakeTarget $wanted, ?Position $subject, ?float $viewing): void
     {
         $expected = Reference::json('scoring-references.json')['flights'][$name];
         $measured = self::measure($family, $samples, $wanted, $subject, $viewing);
-        $parts = Parts::of($measured);
-        $faults = FaultFinder::find($measured);
-        $raw = array_sum(array_map(static fn ($fault): float => $fault->deduction(), $faults));
-        $deduction = 25 * (1 - exp(-$raw / 25));
+        $parts = $measured->judged()->scores();
+        $points = Points::of($parts, self::judging($family)->weights, FaultKinds::findAll($measured));
 
         [$overall, $part] = str_contains($name, 'noise') ? [2.0, 4.0] : [1.0, 2.0];
         foreach (['path' => 'path', 'framing' => 'framing', 'steady' => 'steady', 'ease' => 'ease', 'smooth' => 'smooth', 'clean' => 'clean', 'pace' => 'pace', 'completion' => 'complete'] as $ours => $theirs) {
             self::assertEqualsWithDelta($expected['sub_'.$theirs], $parts->scores[$ours], $part, $ours);
         }
-        self::assertEqualsWithDelta($expected['pen'], $deduction, $overall, 'deduction');
-        self::assertEqualsWithDelta($expected['score'], $parts->overall(self::judging($family)->weights)[0] - $deduction, $overall, 'score');
+        self::assertEqualsWithDelta($expected['pen'], $points->deduction, $overall, 'deduction');
+        self::assertEqualsWithDelta($expected['score'], $points->score, $overall, 'score');
     }
 
     #[DataProvider('flights')]
-    public function test_figures_behind_the_parts(string $name, string $family, Samples $samples, Wanted $wanted, ?Position $subject, ?float $viewing): void
+    public function test_figures_behind_the_parts(string $name, string $family, Samples $samples, TakeTarget $wanted, ?Position $subject, ?float $viewing): void
     {
         $expected = Reference::json('scoring-references.json')['flights'][$name];
         $measured = self::measure($family, $samples, $wanted, $subject, $viewing);
@@ -92,7 +90,7 @@ final class MoveReferenceTest extends TestCase
     }
 
     #[DataProvider('flights')]
-    public function test_take_family_and_named_faults(string $name, string $family, Samples $samples, Wanted $wanted, ?Position $subject, ?float $viewing): void
+    public function test_take_family_and_named_faults(string $name, string $family, Samples $samples, TakeTarget $wanted, ?Position $subject, ?float $viewing): void
     {
         $expected = Reference::json('scoring-references.json')['flights'][$name];
         $takes = TakeFinder::find($samples);
@@ -103,7 +101,7 @@ final class MoveReferenceTest extends TestCase
         self::assertSame($ours[$expected['recognised'][0]], $recognition->move);
         self::assertEqualsWithDelta($expected['recognised'][1], $recognition->confidence, 0.03);
         $axes = ['y' => 'turn', 'heading' => 'turn', 'u' => 'climb', 's' => 'travel', 'g' => 'tilt'];
-        $faults = FaultFinder::find(self::measure($family, $samples, $wanted, $subject, $viewing));
+        $faults = FaultKinds::findAll(self::measure($family, $samples, $wanted, $subject, $viewing));
         foreach ($expected['faults'] as [$label, $at, , $severity]) {
             if ($severity >= 1.2) {
                 [$kind, $axis] = explode(' ', $label);
@@ -113,12 +111,12 @@ final class MoveReferenceTest extends TestCase
         }
     }
 
-    private static function measure(string $family, Samples $samples, Wanted $wanted, ?Position $subject, ?float $viewing): Measured
+    private static function measure(string $family, Samples $samples, TakeTarget $wanted, ?Position $subject, ?float $viewing): Measurements
     {
         $take = Take::of(Grid::of($samples), self::judging($family), Lens::assumed(), $subject === null ? null : MovingPoint::still($subject), 1.0, $viewing);
         self::assertNotNull($take);
 
-        return Measured::of($take, $wanted);
+        return Measurements::of($take, $wanted);
     }
 
     /** Roles and weights of the method's own tables. */

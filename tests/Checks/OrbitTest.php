@@ -48,7 +48,7 @@ final class OrbitTest extends TestCase
         foreach (['clockwise' => [-1, 1], 'counterclockwise' => [1, -1]] as $direction => [$slide, $turn]) {
             $plan = Planner::plan(self::shot(['direction' => $direction]));
             $holds = [];
-            foreach ($plan->presses as $press) {
+            foreach ($plan->parts as $press) {
                 $holds[$press->finger->value] = $press->hold;
             }
             self::assertSame($slide, ($holds['slide'] ?? 0.0) <=> 0.0);

@@ -36,7 +36,7 @@ final class ReferenceFlights
             $tilt[] = $noise ? floor(10 * $aim + 0.5) / 10 : $aim;
         }
 
-        return Samples::given($t, $x, $y, $z, $heading, $tilt);
+        return Samples::given($t, $x, $y, $z, array_map(deg2rad(...), $heading), array_map(deg2rad(...), $tilt));
     }
 
     /** F4: twelve seconds at 3 m/s along 30 degrees, heading the same way, 8 m up, looking 10 degrees down. */
@@ -63,7 +63,7 @@ final class ReferenceFlights
             $tilt[] = -10.0;
         }
 
-        return Samples::given($t, $x, $y, $z, $heading, $tilt);
+        return Samples::given($t, $x, $y, $z, array_map(deg2rad(...), $heading), array_map(deg2rad(...), $tilt));
     }
 
     /** F5: a lift of 15 m at 1.2 m/s, 25 m south of a subject 2 m up, the tilt that many degrees off the exact one. */
@@ -112,7 +112,9 @@ final class ReferenceFlights
             }
         }
 
-        return Samples::given(...$columns);
+        [$t, $x, $y, $z, $heading, $tilt] = $columns;
+
+        return Samples::given($t, $x, $y, $z, array_map(deg2rad(...), $heading), array_map(deg2rad(...), $tilt));
     }
 
     /** Seconds of travel at full pace, with quintic eases of $ease seconds, begun at $start. */

@@ -5,20 +5,19 @@ declare(strict_types=1);
 namespace Tests\Checks;
 
 use Larkspur\Camera\Lens;
+use Larkspur\Controls\Axis;
 use Larkspur\Fields;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
-use Larkspur\Measure\Angle;
-use Larkspur\Move\Axis;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Lead;
-use Larkspur\Move\Wanted;
-use Larkspur\Scoring\Anchored;
-use Larkspur\Scoring\FaultFinder;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\TakeTarget;
+use Larkspur\Move\Timing\RotationLead;
+use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Scoring\Grid;
-use Larkspur\Scoring\Measured;
-use Larkspur\Scoring\Parts;
+use Larkspur\Scoring\Measurements;
+use Larkspur\Scoring\MetricScale;
+use Larkspur\Scoring\Points;
 use Larkspur\Scoring\Recognition;
 use Larkspur\Scoring\Samples;
 use Larkspur\Scoring\Scorer;
@@ -53,15 +52,12 @@ final class ScoringReferenceTest extends TestCase
     {
         $expected = Reference::json('scoring-references.json')['flights'][$name];
         $measured = self::measure(ReferenceFlights::orbit($rate, $wobble, $noise));
-        $parts = Parts::of($measured);
-        $faults = FaultFinder::find($measured);
-        $raw = array_sum(array_map(static fn ($fault): float => $fault->deduction(), $faults));
-        $deduction = 25 * (1 - exp(-$raw / 25));
-        $score = $parts->overall(Judging::orbit()->weights)[0] - $deduction;
+        $parts = $measured->judged()->scores();
+        $points = Points::of($parts, Judging::orbit()->weights, FaultKinds::findAll($measured));
 
         [$overall, $part] = $noise ? [2.0, 4.0] : [1.0, 2.0];
-        self::assertEqualsWithDelta($expected['score'], $score, $overall);
-        self::assertEqualsWithDelta($expected['pen'], $deduction, $overall);
+        self::assertEqualsWithDelta($expected['score'], $points->score, $overall);
+        self::assertEqualsWithDelta($expected['pen'], $points->deduction, $overall);
         $names = ['path' => 'path', 'framing' => 'framing', 'steady' => 'steady', 'smooth' => 'smooth', 'clean' => 'clean', 'pace' => 'pace', 'completion' => 'complete'];
         foreach ($names as $ours => $theirs) {
             self::assertEqualsWithDelta($expected['sub_'.$theirs], $parts->scores[$ours], $part, $ours);
@@ -82,7 +78,7 @@ final class ScoringReferenceTest extends TestCase
         }
         $figures = [
             'hold_rate' => $main->rate, 'path_pct' => $measured->path->value, 'drift_pct' => $measured->drift, 'alt_pct' => $measured->altitude->value ?? -1.0,
-            'R_mean' => $measured->radius, 'arc' => $measured->extent, 'frame_rms' => $measured->framing->rms->value, 'frame_max' => $measured->framing->most,
+            'R_mean' => $measured->radius, 'arc' => rad2deg($measured->extent), 'frame_rms' => $measured->framing->rms->value, 'frame_max' => $measured->framing->most,
             'crop_pct' => 200 * $measured->framing->stray, 'crop_recompose_pct' => $measured->framing->recompose,
             'imgj' => $measured->shake->image->value, 'shake_yaw' => $measured->shake->pan->value, 'shake_tilt' => $measured->shake->tilt->value,
             'bob' => $measured->shake->bob->value, 'cross_rms' => $measured->cross->total->value, 'pace' => $measured->pace, 'pos_offset' => $measured->framing->offset,
@@ -91,7 +87,7 @@ final class ScoringReferenceTest extends TestCase
         foreach ($figures as $key => $value) {
             self::assertEqualsWithDelta($expected[$key], $value, max(0.02, 0.02 * abs($expected[$key])), $key);
         }
-        foreach (['pos' => $measured->take->grid->x->sigma, 'z' => $measured->take->grid->z->sigma, 'yaw' => $measured->take->grid->heading->sigma, 'tilt' => $measured->take->grid->tilt->sigma] as $key => $sigma) {
+        foreach (['pos' => $measured->take->grid->x->sigma, 'z' => $measured->take->grid->z->sigma, 'yaw' => rad2deg($measured->take->grid->heading->sigma), 'tilt' => rad2deg($measured->take->grid->tilt->sigma)] as $key => $sigma) {
             self::assertEqualsWithDelta($expected['sigma'][$key], $sigma, 0.002, 'noise of '.$key);
         }
         if (! $wobble) {
@@ -110,7 +106,7 @@ final class ScoringReferenceTest extends TestCase
         $expected = Reference::json('scoring-references.json')['flights'][$name];
         $samples = ReferenceFlights::orbit($rate, $wobble, $noise);
         $measured = self::measure($samples);
-        $faults = FaultFinder::find($measured);
+        $faults = FaultKinds::findAll($measured);
 
         $kinds = ['kick' => 'kick', 'flick' => 'flick-stop', 'shaky' => 'shaky', 'bobbing' => 'bobbing'];
         $axes = ['y' => 'turn', 'heading' => 'turn', 'u' => 'climb', 's' => 'travel', 'g' => 'tilt'];
@@ -157,8 +153,8 @@ final class ScoringReferenceTest extends TestCase
         $score = Scorer::score((new FlightCsvReader)->read($stream), Intent::read(Fields::of(Reference::json($name.'.intent.json'))));
 
         self::assertEqualsWithDelta($truth['score'], $score->score, 5.0);
-        self::assertEqualsWithDelta($truth['hold_start'], $score->take['hold_from_s'], 1.0);
-        self::assertEqualsWithDelta($truth['arc'], $score->measured->extent, 4.0);
+        self::assertEqualsWithDelta($truth['hold_start'], $score->hold()[0], 1.0);
+        self::assertEqualsWithDelta($truth['arc'], rad2deg($score->measured->extent), 4.0);
         $named = array_map(static fn ($fault): string => $fault->id, $score->faults);
         foreach (['uneven speed' => 'uneven', 'stall' => 'stall', 'axes not together' => 'out-of-step', 'shaky heading' => 'shaky'] as $theirs => $ours) {
             $expected = array_filter($truth['named_faults'], static fn (array $fault): bool => $fault['kind'] === $theirs && $fault['severity'] >= 1.5);
@@ -177,9 +173,9 @@ final class ScoringReferenceTest extends TestCase
             self::assertSame($weight, $weights[$part === 'complete' ? 'completion' : $part]);
         }
         $names = [
-            'path' => Anchored::Path, 'drift' => Anchored::Drift, 'frame' => Anchored::FrameRms, 'framemax' => Anchored::FrameMax, 'endframe' => Anchored::RevealError,
-            'cv' => Anchored::Evenness, 'imgj' => Anchored::Shake, 'cross' => Anchored::Cross, 'teq_l' => Anchored::EaseTravel, 'teq_a' => Anchored::EaseAngle,
-            'sync' => Anchored::Sync, 'pace' => Anchored::Pace, 'complete' => Anchored::Completion,
+            'path' => MetricScale::Path, 'drift' => MetricScale::Drift, 'frame' => MetricScale::FrameRms, 'framemax' => MetricScale::FrameMax, 'endframe' => MetricScale::RevealError,
+            'cv' => MetricScale::Evenness, 'imgj' => MetricScale::Shake, 'cross' => MetricScale::Cross, 'teq_l' => MetricScale::EaseTravel, 'teq_a' => MetricScale::EaseAngle,
+            'sync' => MetricScale::Sync, 'pace' => MetricScale::Pace, 'complete' => MetricScale::Completion,
         ];
         self::assertSame(array_keys($references['anchors']), array_keys($names));
         foreach ($references['anchors'] as $name => $points) {
@@ -187,17 +183,17 @@ final class ScoringReferenceTest extends TestCase
                 self::assertEqualsWithDelta($score, $names[$name]->score($value), 1e-9, $name.' at '.$value);
             }
         }
-        self::assertEqualsWithDelta($references['unit']['anchor_cv_0.04'], Anchored::Evenness->score(0.04), 0.05);
-        self::assertEqualsWithDelta($references['unit']['anchor_frame_3'], Anchored::FrameRms->score(3), 0.05);
-        self::assertEqualsWithDelta($references['unit']['anchor_teq_l_1.3'], Anchored::EaseTravel->score(1.3), 0.05);
+        self::assertEqualsWithDelta($references['unit']['anchor_cv_0.04'], MetricScale::Evenness->score(0.04), 0.05);
+        self::assertEqualsWithDelta($references['unit']['anchor_frame_3'], MetricScale::FrameRms->score(3), 0.05);
+        self::assertEqualsWithDelta($references['unit']['anchor_teq_l_1.3'], MetricScale::EaseTravel->score(1.3), 0.05);
     }
 
-    private static function measure(Samples $samples): Measured
+    private static function measure(Samples $samples): Measurements
     {
         $lens = Lens::assumed();
         $take = Take::of(Grid::of($samples), Judging::orbit(), $lens, MovingPoint::still(new Position(0, 0, 3)), 1.0);
         self::assertNotNull($take);
 
-        return Measured::of($take, new Wanted(lead: Lead::seconds($take->held(Axis::Turn) * Angle::DEGREE, $lens), extent: 180.0));
+        return Measurements::of($take, new TakeTarget(lead: RotationLead::seconds($take->held(Axis::Turn), $lens), extent: M_PI));
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Checks;
 
 use Demo\Rigs;
+use Larkspur\Controls\Finger;
+use Larkspur\Controls\Response;
 use Larkspur\Fields;
 use Larkspur\Measure\LeastSquares;
 use Larkspur\Measure\SeededNoise;
@@ -13,12 +15,10 @@ use Larkspur\Rig\Craft;
 use Larkspur\Rig\CubicExpoCurve;
 use Larkspur\Rig\CurveKinds;
 use Larkspur\Rig\Demand;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\HalfStickCurve;
-use Larkspur\Rig\Oddity;
 use Larkspur\Rig\PointsCurve;
 use Larkspur\Rig\RateCurve;
-use Larkspur\Rig\Response;
+use Larkspur\Rig\SettingsWarning;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -135,7 +135,7 @@ final class SettingsTest extends TestCase
         $settings['modes']['slow']['gimbal'] = ['top_rate_dps' => 27.0, 'cushion_s' => 0.2];
         $rig = Craft::read(Fields::of(Rigs::crafts()['lapwing']))->setUp($settings);
 
-        self::assertCount(2, array_filter(Oddity::of($rig), static fn (Oddity $oddity): bool => str_contains($oddity->place, 'slow.tilt.') && ! str_contains($oddity->place, 'curve')));
+        self::assertCount(2, array_filter(SettingsWarning::of($rig), static fn (SettingsWarning $oddity): bool => str_contains($oddity->place, 'slow.tilt.') && ! str_contains($oddity->place, 'curve')));
     }
 
     public function test_least_squares_finds_what_made_the_data_and_how_surely(): void

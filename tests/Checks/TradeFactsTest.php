@@ -10,15 +10,17 @@ use Larkspur\Camera\Lens;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
+use Larkspur\Controls\Finger;
+use Larkspur\Controls\StickMode;
 use Larkspur\Fields;
 use Larkspur\Flight;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\HalfStickCurve;
-use Larkspur\Rig\StickMode;
 use PHPUnit\Framework\TestCase;
+
+use function Tests\said;
 
 /**
  * Facts that the trade goes by, met by planned flights: each is common practice (no published source) where it is a habit,
@@ -138,13 +140,13 @@ final class TradeFactsTest extends TestCase
         self::assertEqualsWithDelta(0.866, cos(30 * Angle::DEGREE), 5e-4);
         $plan = self::plan('diagonal-dolly', []);
         $peaks = [];
-        foreach ($plan->presses as $press) {
+        foreach ($plan->parts as $press) {
             $peaks[$press->finger->value] = $press->hold;
         }
         self::assertEqualsWithDelta(abs($peaks['run'] ?? 0.0), abs($peaks['slide'] ?? 1.0), 0.02);
         // Both are played by one thumb, in the usual modes (common practice).
-        self::assertStringStartsWith('Right thumb', StickMode::from(2)->thumb(Finger::Run));
-        self::assertStringStartsWith('Right thumb', StickMode::from(2)->thumb(Finger::Slide));
+        self::assertStringStartsWith('Right thumb', said(StickMode::from(2)->thumb(Finger::Run)));
+        self::assertStringStartsWith('Right thumb', said(StickMode::from(2)->thumb(Finger::Slide)));
     }
 
     public function test_curves_by_their_half_stick_number(): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Checks;
 
-use Larkspur\Telemetry\Quantity;
+use Larkspur\Telemetry\LogQuantity;
 use PHPUnit\Framework\TestCase;
 
 /** Unit factors against their exact definitions (international foot and mile of 1959, NIST SP 811, appendix B). */
@@ -20,7 +20,7 @@ final class UnitsTest extends TestCase
                 continue;
             }
             [$numerator, $denominator] = explode('/', (string) $fraction) + [1 => '1'];
-            $known = Quantity::of($columns[$from]);
+            $known = LogQuantity::of($columns[$from]);
             self::assertNotNull($known);
             self::assertEqualsWithDelta((float) $numerator / (float) $denominator, $known[1], 1e-12 * $known[1], $from);
             $seen++;

@@ -11,6 +11,8 @@ use Larkspur\Measure\SeededNoise;
 use Larkspur\Refusal;
 use PHPUnit\Framework\TestCase;
 
+use function Tests\said;
+
 /** What holds after two devices have worked apart: nothing lost, nothing twice, and every disagreement said. */
 final class FieldLogTest extends TestCase
 {
@@ -45,7 +47,7 @@ final class FieldLogTest extends TestCase
         $log = FieldLog::of([self::tick('a', 'ground-home', 10, 500, 'tablet', true, 'Tobias'), self::tick('b', 'ground-home', 100, 600, 'phone', false, 'Ines')]);
         self::assertFalse($log->ticks['ground-home']['on']);
         self::assertCount(1, $log->conflicts);
-        self::assertStringContainsString('Tobias took it as done, Ines took it back', $log->conflicts[0]['text']);
+        self::assertStringContainsString('Tobias took it as done, Ines took it back', said($log->conflicts[0]['text']));
 
         $knew = FieldLog::of([self::tick('a', 'ground-home', 10, 50, 'tablet', true), self::tick('b', 'ground-home', 100, 600, 'phone', false)]);
         self::assertSame([], $knew->conflicts, 'the first had arrived before the second was made');
@@ -57,7 +59,7 @@ final class FieldLogTest extends TestCase
     {
         $log = FieldLog::of([self::pass('a', 3, 2, 10, 500, 'tablet', 'kept', '', 'Tobias'), self::pass('b', 3, 2, 12, 500, 'phone', 'dropped', '', 'Ines')]);
         self::assertCount(2, $log->passes['shot-3']);
-        self::assertStringContainsString('Both are kept', $log->conflicts[0]['text']);
+        self::assertStringContainsString('Both are kept', said($log->conflicts[0]['text']));
     }
 
     public function test_a_battery_begun_by_two_counts_from_the_first(): void

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\FlightDay\Batteries;
 use Larkspur\FlightDay\Cautions;
@@ -18,8 +20,12 @@ use Larkspur\FlightDay\Timetable;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\SeededNoise;
 use Larkspur\Refusal;
+use Larkspur\Site\SunDay;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Words\Speaker;
+
+use function Tests\said;
 
 /** Batteries, the order of shots against every order there is, the way home, lists and cautions. */
 final class FlightDayTest extends TestCase
@@ -55,7 +61,7 @@ final class FlightDayTest extends TestCase
             self::fail('It was taken.');
         } catch (Refusal $refusal) {
             self::assertSame($place, $refusal->place);
-            self::assertNotSame('', $refusal->expected);
+            self::assertNotNull($refusal->expected);
         }
     }
 
@@ -150,15 +156,38 @@ final class FlightDayTest extends TestCase
 
             return [$table->left[0]['why'], $table->left[0]['fits']];
         };
-        self::assertSame(['Its light does not come on this day.', 0], $why(new DayShot(1, 'blue', 30, 3, $at, $at, [], false)));
-        self::assertStringContainsString('Its light is over', $why(new DayShot(1, 'dawn', 30, 3, $at, $at, [[0.0, 60.0]], false))[0]);
+        [$text, $fits] = $why(new DayShot(1, 'blue', 30, 3, $at, $at, [], false));
+        self::assertSame(['Its light does not come on this day.', 0], [said($text), $fits]);
+        self::assertStringContainsString('Its light is over', said($why(new DayShot(1, 'dawn', 30, 3, $at, $at, [[0.0, 60.0]], false))[0]));
         [$text, $fits] = $why(new DayShot(1, 'more', 60.0, 6, $at, $at));
-        self::assertSame('No battery is left for it.', $text);
+        self::assertSame('No battery is left for it.', said($text));
         self::assertGreaterThan(0, $fits);
         self::assertLessThan(6, $fits);
-        self::assertStringContainsString('more than a battery has', $why(new DayShot(1, 'endless', 2000.0, 1, $at, $at))[0]);
-        self::assertSame('The day ends first.', $why(new DayShot(1, 'late', 60.0, 3, $at, $at, [[900.0, 9000.0]], false), 2, 1000.0)[0]);
-        self::assertSame('Gusts.', $why(new DayShot(1, 'windy', 60.0, 3, $at, $at, cannot: 'Gusts.'))[0]);
+        self::assertStringContainsString('more than a battery has', said($why(new DayShot(1, 'endless', 2000.0, 1, $at, $at))[0]));
+        self::assertSame('The day ends first.', said($why(new DayShot(1, 'late', 60.0, 3, $at, $at, [[900.0, 9000.0]], false), 2, 1000.0)[0]));
+        self::assertSame('Gusts.', said($why(new DayShot(1, 'windy', 60.0, 3, $at, $at, cannot: Fact::name('Gusts.')))[0]));
+    }
+
+    public function test_a_planned_shot_is_asked_for_as_its_brief_and_the_day_say(): void
+    {
+        $plan = Planner::plan(Shot::read(Fields::of(Shots::document(['radius_m' => 20.0, 'height_m' => 10.0]))));
+        $sun = SunDay::of('2027-05-18', $plan->shot->site->home);
+        $asked = static fn (array $row, Brief $brief, int $flown = 0, bool $onlyMust = false): ?DayShot => DayShot::asked(7, 'Stones', $plan, $brief, Fields::of($row), $sun, $flown, $onlyMust);
+
+        $shot = $asked([], new Brief(passes: 4)) ?? self::fail('It is wanted.');
+        self::assertSame([4, false, true, null], [$shot->passes, $shot->must, $shot->anyTime, $shot->cannot]);
+        self::assertEqualsWithDelta($plan->move->flight->duration(), $shot->pass, 1e-9);
+        // The day's own word goes before the brief's; what is flown is flown; and only musts are left where only they are wanted.
+        self::assertSame(2, $asked(['passes' => 3], new Brief(passes: 4), 1)?->passes);
+        self::assertTrue($asked(['must' => true], new Brief)?->must);
+        self::assertNull($asked([], new Brief(passes: 2), 2));
+        self::assertNull($asked([], new Brief, 0, true));
+        self::assertNotNull($asked(['must' => true], new Brief, 0, true));
+        // What can't be flown as planned says why.
+        $wild = Planner::plan(Shot::read(Fields::of(Shots::document(['radius_m' => 60.0, 'pace_mps' => 20.0]))));
+        self::assertStringStartsWith('As planned it can’t be flown: ', said(DayShot::asked(8, 'Wild', $wild, new Brief, Fields::of([]), $sun, 0, false)?->cannot));
+        self::assertSame([1, false], [Batteries::assumed()->count, Batteries::assumed()->areCold()]);
+        self::assertTrue((new Batteries(1, 20.0, 0.2, 2.0))->areCold());
     }
 
     public function test_a_shot_too_long_for_a_battery_is_split_between_passes(): void
@@ -185,13 +214,13 @@ final class FlightDayTest extends TestCase
         $hill = ReturnHeight::of(...$plan(['ground' => ['profile' => [[0, 0], [20, 30], [40, 0]], 'bearing_deg' => 25]]));
         self::assertEqualsWithDelta(45.0, $hill->height, 1.0);
         self::assertTrue(ReturnHeight::of(...$plan(['solids' => [$mast], 'ceiling_m' => 30]))->overCeiling);
-        self::assertStringContainsString('another place to take off', ReturnHeight::of(...$plan(['solids' => [$mast], 'ceiling_m' => 30]))->toArray()['sentence']);
+        self::assertStringContainsString('another place to take off', said(ReturnHeight::of(...$plan(['solids' => [$mast], 'ceiling_m' => 30]))->inShort()));
     }
 
     public function test_lists_and_cautions_are_the_day_s_own(): void
     {
         $lists = Checklist::of(['Lapwing 250'], new Batteries(4, 22.0, 0.25, 2.0), ['ND16', 'ND64'], [5600], 37.0, true, false, true);
-        $text = json_encode($lists, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        $text = json_encode((new Speaker)->saidThroughout($lists), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
         foreach (['4 batteries', 'ND16, ND64', 'Lapwing 250', 'Return height 37 m', '5600 K', '10 to 15 s', 'Home point', 'set to stop', 'Recording before moving', 'Gloves', '25 %'] as $words) {
             self::assertStringContainsString($words, $text);
         }
@@ -203,11 +232,11 @@ final class FlightDayTest extends TestCase
         $cautions = Cautions::of($back->shot->site, [1 => ['title' => 'Away from it', 'plan' => $back]], new Batteries(2, 20.0, 0.2, -2.0));
         $by = array_column($cautions, null, 'id');
         self::assertSame(['Away from it'], $by['backward']['shots']);
-        self::assertSame(Cautions::OWNER, $by['owner']['ask']);
+        self::assertSame('ask.owner', $by['owner']['ask']->code);
         self::assertArrayHasKey('wire', $by);
         self::assertArrayHasKey('cold', $by);
         self::assertArrayNotHasKey('water', $by);
-        self::assertSame(Cautions::AUTHORITY, $by['airspace']['ask']);
+        self::assertSame('ask.authority', $by['airspace']['ask']->code);
     }
 
     private static function day(int $count, int $seed, int $batteries): Day

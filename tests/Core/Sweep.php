@@ -10,6 +10,8 @@ use Larkspur\Flight\Recorder;
 use Larkspur\Refusal;
 use Larkspur\Scoring\Scorer;
 
+use function Tests\said;
+
 /** One plan's sheet flown in still air by the simulated craft, and judged: how far from the plan, and what score. */
 final class Sweep
 {
@@ -29,7 +31,7 @@ final class Sweep
         try {
             $score = Scorer::scoreBetween($log, $plan->move->intent, $plan->move->onset, $plan->move->stop)->score;
         } catch (Refusal $refusal) {
-            [$score, $words] = [0.0, $refusal->getMessage().' '.$words];
+            [$score, $words] = [0.0, said($refusal->fact).' '.$words];
         }
 
         return ['error' => $error / $size, 'score' => $score, 'words' => $words];

@@ -12,6 +12,9 @@ use Illuminate\Support\Facades\Storage;
 /** Ground of the feature tests: the application with the test database, and a storage disk that is thrown away. */
 abstract class FeatureCase extends TestCase
 {
+    /** Commands print for themselves; nothing of them is pretended. */
+    public $mockConsoleOutput = false;
+
     use RefreshDatabase;
 
     public function createApplication(): Application

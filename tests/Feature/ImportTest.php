@@ -15,9 +15,9 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Larkspur\Flight\Recorder;
-use Larkspur\Scoring\Lesson;
 use Larkspur\Telemetry\FlightLog as Log;
 use Larkspur\Telemetry\Formats;
+use Larkspur\Training\Lesson;
 use Tests\Core\Shots;
 
 /** Logs of other makers: columns confirmed once and remembered, moves named where the log does not tell, other formats. */
@@ -111,7 +111,12 @@ final class ImportTest extends FeatureCase
                 $text .= $piece;
             }
             $this->upload($user, "pass.$ending", $text)->assertJsonPath('state', 'done')->assertJsonCount(1, 'takes');
-            self::assertSame('orbit', Take::query()->where('operator_id', $user->id)->sole()->move);
+            $take = Take::query()->where('operator_id', $user->id)->sole();
+            self::assertSame('orbit', $take->move);
+            // It lies and is given back as what it is, byte for byte.
+            self::assertStringEndsWith(".$ending", $take->log->path());
+            $given = $this->actingAs($user)->get("/api/v1/takes/{$take->id}/log")->assertOk()->assertHeader('Content-Type', Formats::mediaType("pass.$ending"));
+            self::assertSame($text, $given->streamedContent());
         }
         $user = User::factory()->createOne();
         $this->upload($user, 'evil.gpx', '<?xml version="1.0"?><!DOCTYPE gpx [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx>&x;</gpx>')->assertJsonPath('state', 'refused');

@@ -57,7 +57,7 @@ final class ListsTest extends FeatureCase
         $this->actingAs($other)->deleteJson("/api/v1/shots/$shot->id")->assertForbidden();
         $this->actingAs($user)->deleteJson("/api/v1/shots/$shot->id")->assertNoContent();
         $this->getJson("/api/v1/shots/$shot->id")->assertNotFound();
-        $this->deleteJson("/api/v1/shots/$flown->id")->assertUnprocessable()->assertJsonPath('detail', 'It was flown: 1 takes are judged against it.');
+        $this->deleteJson("/api/v1/shots/$flown->id")->assertUnprocessable()->assertJsonPath('detail', 'It was flown: 1 take is judged against it.');
         $this->getJson("/api/v1/shots/$flown->id")->assertOk();
     }
 

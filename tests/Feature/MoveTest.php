@@ -14,8 +14,8 @@ use App\Models\User;
 use Database\Factories\ShotFactory;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Move\Catalogue;
-use Larkspur\Move\Glossary;
 use Larkspur\Site\Wind;
+use Words\Glossary;
 
 /** The library over the API: every move is shown, planned, flown with faults, judged and compared. */
 final class MoveTest extends FeatureCase
@@ -47,7 +47,7 @@ final class MoveTest extends FeatureCase
         $user = User::factory()->createOne();
         $rig = Rig::factory()->createOne(['school_id' => $user->school_id]);
         $clean = $this->actingAs($user)->getJson("/api/v1/moves/pull-away/lesson?rig_id={$rig->id}")->assertOk();
-        $fault = $clean->json('plan.move.id') === 'pull-away' ? array_key_first(Catalogue::move('pull-away')->about()->faults) : '';
+        $fault = $clean->json('plan.move.id') === 'pull-away' ? Catalogue::move('pull-away')->about()->faults[0] : '';
         $wrong = $this->actingAs($user)->getJson("/api/v1/moves/pull-away/lesson?rig_id={$rig->id}&fault={$fault}")->assertOk()->assertJsonPath('flown.fault', $fault);
 
         self::assertLessThan($clean->json('flown.score'), $wrong->json('flown.score'));

@@ -55,10 +55,16 @@ final class SiteTest extends FeatureCase
     public function test_take_off_put_elsewhere_keeps_everything_where_it_is_on_earth(): void
     {
         $this->actingAs(User::factory()->createOne());
-        $read = $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4], 'solids' => [], 'take_off' => ['east_m' => 100, 'north_m' => -50, 'up_m' => 2.5]])->assertOk();
+        $read = $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4], 'solids' => [], 'take_off' => ['east_m' => 100, 'north_m' => -50], 'ground' => ['profile' => [[-200, -5], [200, 5]], 'bearing_deg' => 90]])->assertOk();
         $frame = new LocalFrame(new GeoPoint(57.6, -0.4, 4.0));
         $place = $frame->position(new GeoPoint($read->json('home.lat'), $read->json('home.lon'), $read->json('home.alt_m')));
         self::assertEqualsWithDelta([100.0, -50.0, 2.5], [$place->east, $place->north, $place->up], 0.002);
+        $read->assertJsonPath('take_off_up_m', 2.5);
+        // Between two nodes of the grid that is drawn the ground is asked itself, and a fault elsewhere on the drawing does not hold it up.
+        $this->postJson('/api/v1/site-readings', [
+            'home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4], 'solids' => [['shape' => 'box', 'east_m' => 15000, 'north_m' => 0]],
+            'take_off' => ['east_m' => 12, 'north_m' => 0], 'ground' => ['profile' => [[0, 0], [24, 12]], 'bearing_deg' => 90],
+        ])->assertOk()->assertJsonPath('take_off_up_m', 6);
         $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => []])->assertJsonPath('home', null);
     }
 

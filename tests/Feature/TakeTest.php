@@ -229,6 +229,36 @@ final class TakeTest extends FeatureCase
         $this->actingAs($operator)->getJson('/api/v1/today')->assertOk()->assertJsonPath('advice.kind', 'first')->assertJsonPath('class', []);
     }
 
+    public function test_a_take_is_shown_by_the_window_it_was_judged_in(): void
+    {
+        [$operator, $take] = $this->flown();
+        $shown = fn (): mixed => $this->actingAs($operator)->getJson("/api/v1/takes/{$take->id}/replay")->assertOk()->json('t');
+        $before = $shown();
+        // Another finder would call it the third take of its log, or none: its seconds are its own.
+        $take->update(['number' => 3]);
+        self::assertSame($before, $shown());
+        // A take from before windows were kept is shown within its whole log.
+        $take->update(['cut_from_s' => null, 'cut_to_s' => null]);
+        self::assertGreaterThanOrEqual(count($before), count($shown()));
+    }
+
+    public function test_a_judgement_is_said_to_whoever_reads_it(): void
+    {
+        [$operator, $take] = $this->flown('hurried');
+        $told = fn (): string => json_encode($this->actingAs($operator->refresh())->getJson('/api/v1/takes/'.$take->id)->assertOk()->json('judgement'), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        self::assertStringNotContainsString('"say"', $told());
+        $two = $told();
+        $operator->update(['stick_mode' => 1]);
+        $one = $told();
+        $operator->update(['stick_mode' => 2, 'units' => 'feet']);
+        $feet = $told();
+
+        // What is measured stays; the words follow the reader.
+        self::assertSame(array_map(static fn (array $facet): mixed => $facet['score'], json_decode($two, true)['facets']), array_map(static fn (array $facet): mixed => $facet['score'], json_decode($feet, true)['facets']));
+        self::assertDoesNotMatchRegularExpression('/\d m(\/s)?\b/u', implode(' ', array_column(json_decode($feet, true)['faults'], 'picture')));
+        self::assertSame(array_column(json_decode($two, true)['faults'], 't_s'), array_column(json_decode($one, true)['faults'], 't_s'));
+    }
+
     public function test_judging_again_keeps_the_old_judgement(): void
     {
         [, $take] = $this->flown();
@@ -239,10 +269,10 @@ final class TakeTest extends FeatureCase
     }
 
     /** @return array{User, Take} */
-    private function flown(): array
+    private function flown(string $hand = 'steady'): array
     {
         $operator = User::factory()->createOne();
-        $import = $this->app?->make(FlyShot::class)(ShotFactory::whole($operator), OperatorHabits::named('steady'), 'steady', Wind::still(), 7, $operator);
+        $import = $this->app?->make(FlyShot::class)(ShotFactory::whole($operator), OperatorHabits::named($hand), $hand, Wind::still(), 7, $operator);
         self::assertSame(Import::DONE, $import?->state, json_encode($import?->outcome) ?: '');
 
         return [$operator, Take::query()->with('log')->latest('id')->firstOrFail()];

@@ -1064,18 +1064,56 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        Spot: {
-            /** @description Shapes that Plan answers with: sites and their readings, a shot's reading, light, exposure and the flight day (docs/formats.md). */
-            east_m: number;
-            north_m: number;
-            up_m: number;
+        Advice: {
+            /** @enum {string} */
+            kind: "first" | "come-back" | "mend-facet" | "other-way" | "tighter";
+            title: string;
+            reason: string;
+            facet: string | null;
+            cue: string | null;
+            change: {
+                [key: string]: number | string;
+            };
+            evidence: {
+                [key: string]: number | string;
+            };
+            typical: components["schemas"]["TypicalTake"] | null;
         };
-        /** @description spot heights, or a profile along a bearing */
-        Ground: {
-            spots?: components["schemas"]["Spot"][];
-            profile?: number[][];
-            bearing_deg?: number;
-            simulated?: boolean;
+        AdviceFinger: {
+            finger: string;
+            unit: string;
+            asked: boolean;
+            now: components["schemas"]["AdviceNumbers"];
+            advised: components["schemas"]["AdviceNumbers"];
+            why: string;
+            cost_now: number;
+            cost_advised: number;
+            shots: components["schemas"]["AdviceShot"][];
+            trades: components["schemas"]["AdviceTrade"][];
+        };
+        AdviceNumbers: {
+            top: number;
+            top_back: number;
+            curve: components["schemas"]["RigCurve"];
+            half: number;
+            cushion_s: number | null;
+        };
+        AdviceReading: {
+            shot: string;
+            travel: number | null;
+            nudge_widths: number | null;
+            reach: number;
+            troubles: string[];
+        };
+        AdviceShot: {
+            shot: string;
+            now: components["schemas"]["AdviceReading"];
+            advised: components["schemas"]["AdviceReading"];
+        };
+        AdviceTrade: {
+            change: string;
+            buys: string[];
+            costs: string[];
         };
         Area: {
             id: string;
@@ -1085,79 +1123,46 @@ export interface components {
             points: number[][];
             closed?: boolean;
         };
-        Observer: {
-            id: string;
-            name: string;
-            east_m: number;
-            north_m: number;
+        AskAdvice: WithRequired<components["schemas"]["RigDraft"], "mode"> & {
+            /**
+             * @description For which shots, in which mode and house settings are recommended.
+             * @enum {string}
+             */
+            mode: "slow" | "standard" | "fast";
+            settings?: components["schemas"]["RigSettings"];
+            shots: number[];
+            /**
+             * @description the operator’s or the school’s where left out
+             * @enum {string}
+             */
+            house?: "limit-the-machine" | "middle" | "trust-the-fingers";
         };
-        SiteReading: {
-            home: components["schemas"]["GeoPoint"] | null;
-            fault: {
-                place: string;
-                message: string;
-                expected: string;
-                /** @description the same corners in an order that does not cross */
-                repair: number[][] | null;
-            } | null;
-            /** @description east, north and height of a grid; empty where nobody said how the ground lies */
-            ground: number[][];
-        };
-        ImportedSubject: {
-            id: string;
-            name: string;
-            east_m: number;
-            north_m: number;
-            base_m: number;
-            aim_m: number;
-        };
-        SiteImport: {
-            found: number;
-            home: components["schemas"]["GeoPoint"];
-            solids: components["schemas"]["Solid"][];
-            areas: components["schemas"]["Area"][];
-            observers: components["schemas"]["Observer"][];
-            spots: components["schemas"]["Spot"][];
-            subjects: components["schemas"]["ImportedSubject"][];
-            notes: string[];
-        };
-        SiteChanged: components["schemas"]["Problem"] & {
-            latest: components["schemas"]["Site"];
-        };
-        DayChanged: components["schemas"]["Problem"] & {
-            version: number;
-        };
-        Weather: {
-            from_deg: number;
-            mean_mps: number;
-            gust_mps: number;
-            temperature_c: number;
-            cloud: number;
-            source: string;
-            simulated: boolean;
-        };
-        MeterReading: {
-            ev: number;
-            simulated: boolean;
-        };
-        HeightsWanted: {
-            home: {
-                lat: number;
-                lon: number;
+        AxisCombination: {
+            /** @description by finger: 1 or -1 */
+            axes: {
+                [key: string]: number;
             };
-            reach_m?: number;
+            moves: string[];
         };
-        Heights: {
-            home_alt_m: number;
-            spots: components["schemas"]["Spot"][];
-            source: string;
-            simulated: boolean;
+        AxisCount: {
+            axes: number;
+            count: number;
         };
-        WantedLight: {
-            /** @enum {string} */
-            side: "any" | "front" | "side" | "back";
-            /** @enum {string} */
-            hour: "any" | "day" | "golden" | "blue";
+        Band: {
+            /**
+             * @description Shapes of the API that no request and no resource owns: what core/ gives out as it stands (docs/formats.md), and the
+             *     small parts that several shapes share.
+             */
+            least: number;
+            most: number;
+        };
+        BobIndex: {
+            index: number;
+            throttle_work: number;
+            run_work: number;
+            correlation: number;
+            hop_m: number;
+            words: string;
         };
         Brief: {
             purpose: string;
@@ -1169,25 +1174,254 @@ export interface components {
             sound: string;
             hidden: string | null;
         };
-        Layer: {
-            name: string;
-            distance_m: number;
-            /** @description widths of the picture a second */
-            widths_ps: number;
+        Camera: {
+            hfov_deg: number;
+            aspect: number;
         };
-        RevealReading: {
-            first: string;
-            last: string;
-            hidden_first: boolean;
-            readable: boolean;
-            fills: number | null;
-            appears_s: number | null;
-            horizon: number;
-            sky: number;
-            tilt_begins_s: number | null;
-            tilt_latest_s: number | null;
-            needed_height_m: number | null;
-            sentences: string[];
+        ChooseHouse: {
+            /**
+             * @description A house of thought; null lets an operator follow the school's.
+             * @enum {string|null}
+             */
+            house: "limit-the-machine" | "middle" | "trust-the-fingers" | null;
+        };
+        ClassMember: {
+            operator: components["schemas"]["Person"];
+            advice: components["schemas"]["Advice"];
+        };
+        ColumnQuestion: {
+            headers: string[];
+            guess: {
+                [key: string]: components["schemas"]["GuessedColumn"];
+            };
+            quantities: components["schemas"]["LogQuantity"][];
+        };
+        Combinations: {
+            with_zoom: components["schemas"]["AxisCount"][];
+            without_zoom: components["schemas"]["AxisCount"][];
+            all: components["schemas"]["AxisCombination"][];
+        };
+        Comment: {
+            /** @description What someone said about one moment of a take. */
+            id: number;
+            at_s: number;
+            text: string;
+            author: string;
+            said_at: string;
+        };
+        Comparison: {
+            /** @description the best first */
+            takes: components["schemas"]["NamedTake"][];
+            best: number | null;
+            reason: string;
+        };
+        Composition: {
+            distance_m: number;
+            height_m: number;
+            tilt_deg: number;
+            parameters: {
+                [key: string]: number;
+            };
+            reached: {
+                distance_m: number;
+                height_m: number;
+                hold_s: number;
+            };
+            hidden: boolean | null;
+            notes: string[];
+        };
+        Craft: {
+            /** @description A machine of the school. */
+            id: number;
+            name: string;
+            revision: number;
+            document: components["schemas"]["CraftDocument"];
+            measured: {
+                [key: string]: components["schemas"]["StepFit"][];
+            } | null;
+            /** @description whether you may change it */
+            mine: boolean;
+        };
+        CraftCamera: {
+            sensor_mm: components["schemas"]["Sensor"];
+            focal_mm: number[];
+            frame_rates: number[];
+            resolutions: number[][];
+            apertures: number[];
+        };
+        CraftDocument: {
+            schema: string;
+            /** @enum {string} */
+            kind: "camera" | "ducted";
+            mass_kg: number;
+            convention: string;
+            gimbal_top_dps: number;
+            turn_top_dps: number;
+            gimbal_units: components["schemas"]["GimbalUnits"];
+            camera: components["schemas"]["CraftCamera"];
+            stock: components["schemas"]["RigDocument"];
+        };
+        CraftForm: {
+            document: components["schemas"]["CraftDocument"];
+            /** @description of the craft that was worked on; not of a new one */
+            revision?: number;
+            /** @description fits that the numbers come from, by mode */
+            measured?: {
+                [key: string]: components["schemas"]["StepFit"][];
+            } | null;
+        };
+        Crop: {
+            drift_percent: number;
+            level_percent: number | null;
+            total_percent: number;
+        };
+        Cue: {
+            t: number;
+            finger: string;
+            text: string;
+        };
+        CurveConversion: {
+            kind: string;
+            convention: string;
+            /** @enum {string} */
+            closeness: "same" | "close" | "rough" | "none";
+            difference: number;
+            curve: components["schemas"]["RigCurve"] | null;
+        };
+        Day: {
+            /** @description A day of flying, as a list shows it. */
+            id: number;
+            title: string;
+            date: string;
+            operator: components["schemas"]["Person"];
+            site_id: number;
+            site: string;
+            version: number;
+            shots: number;
+        };
+        DayCard: {
+            shot_id: number;
+            title: string;
+            move: {
+                id: string;
+                name: string;
+            };
+            summary: string;
+            craft: string;
+            rig_version: number;
+            mode: string;
+            brief: components["schemas"]["Brief"];
+            duration_s: number;
+            parameters: {
+                [key: string]: number | string;
+            };
+            /** @description when its light holds; null where any time will do */
+            windows: components["schemas"]["TimeStretch"][] | null;
+            cues: components["schemas"]["Cue"][];
+            presses: components["schemas"]["Press"][];
+            phases: components["schemas"]["Phases"];
+            samples: components["schemas"]["Samples"];
+            fingers: {
+                [key: string]: number[];
+            };
+            frames: components["schemas"]["Frame"][];
+            camera: components["schemas"]["FullCamera"];
+            findings: components["schemas"]["Finding"][];
+        };
+        DayChanged: components["schemas"]["Problem"] & {
+            version: number;
+        };
+        DayDetail: components["schemas"]["Day"] & {
+            /** @description the site’s clock, by its name in the IANA time zone database */
+            zone: string;
+            /** @description null where its hours can’t be read */
+            begins: string | null;
+            document: components["schemas"]["DayDocument"];
+            timetable: components["schemas"]["Timetable"] | null;
+            problem: {
+                place: string;
+                message: string;
+                expected: string;
+            } | null;
+            batteries: {
+                count: number;
+                minutes: number;
+                reserve: number;
+                temperature_c: number;
+                usable_min: number;
+                cold_share: number;
+            } | null;
+            light: components["schemas"]["SunDay"];
+            return: components["schemas"]["ReturnHeight"];
+            lists: {
+                id: string;
+                title: string;
+                items: {
+                    id: string;
+                    text: string;
+                }[];
+            }[];
+            cautions: {
+                id: string;
+                text: string;
+                ask: string;
+                shots: string[];
+                dated: string;
+            }[];
+            cards: components["schemas"]["DayCard"][];
+            log: components["schemas"]["FieldLog"];
+            missing: string[];
+        };
+        DayDocument: {
+            /** @description on the site’s clock, such as 08:30; hours past 24 lie on the next day */
+            from: string;
+            to: string;
+            batteries: {
+                count: number;
+                minutes: number;
+                reserve?: number;
+                temperature_c?: number;
+            };
+            swap_min?: number;
+            return_margin_m?: number;
+            weather?: components["schemas"]["DayWeather"] | null;
+            shots: components["schemas"]["DayShot"][];
+            filters?: number[];
+            kelvins?: number[];
+            only_must?: boolean;
+            /** @description passes that were flown already are left out */
+            replanned?: boolean;
+            permission?: components["schemas"]["DayPermission"];
+        };
+        DayForm: {
+            title: string;
+            date: string;
+            site_id: number;
+            /** @description whose day it is; a trainer’s to say */
+            operator_id?: number | null;
+            document: components["schemas"]["DayDocument"];
+            /** @description that was worked on; of a day that exists */
+            version?: number;
+        };
+        /** @description fields to be filled, never assumed */
+        DayPermission: {
+            airspace?: string;
+            authority?: string;
+            owner?: string;
+            rule_source?: string;
+            rule_date?: string;
+        };
+        DayShot: {
+            shot_id: number;
+            passes?: number;
+            must?: boolean;
+        };
+        DayWeather: {
+            from_deg: number;
+            mean_mps: number;
+            gust_mps: number;
+            source?: string;
+            simulated?: boolean;
         };
         DepthReading: {
             near: components["schemas"]["Layer"] | null;
@@ -1200,51 +1434,17 @@ export interface components {
             crossing_least_s: number;
             sentences: string[];
         };
-        RoomReading: {
-            solids: {
-                id: string;
-                name: string;
-                distance_m: number;
-                at_s: number;
-                margin_m: number;
-                ok: boolean;
-            }[];
-            gap: {
-                left: string;
-                right: string;
-                width_m: number;
-                needed_m: number;
-                at_s: number;
-                ok: boolean;
-            } | null;
-            behind: {
-                metres: number;
-                name: string | null;
-            } | null;
-            height: {
-                least_m: number;
-                most_m: number;
-                above_launch_m: number;
-                ceiling_m: number;
-            };
-            farthest_m: number;
-            sight_line_m: number;
-            people_m: number | null;
-            people_least_m: number;
-            sentences: string[];
-        };
-        WindReading: {
-            mean_mps: number;
-            gust_mps: number;
-            head_mps: number;
-            cross_mps: number;
-            cross_share: number;
-            upwind_mps: number;
-            downwind_mps: number;
-            top_mps: number;
-            rated_mps: number;
-            holds: boolean;
-            sentences: string[];
+        DuctedReading: {
+            hover: number;
+            limit: number;
+            soft: number;
+            self_levelling: boolean;
+            camera_deg: number;
+            coast_s: number;
+            points: number[][];
+            leans: number[][];
+            level_pace_mps: number;
+            top_lean_deg: number;
         };
         EditReading: {
             hold_s: number;
@@ -1262,72 +1462,16 @@ export interface components {
             safe: number;
             sentences: string[];
         };
-        Variant: {
-            id: string;
-            title: string;
-            why: string;
-            move: string;
-            parameters: {
-                [key: string]: number | string;
-            };
-            /** @enum {string|null} */
-            join: "sequence" | "together" | null;
-            parts: components["schemas"]["Part"][] | null;
-            feasible: boolean;
-        };
-        Reading: {
-            reveal: components["schemas"]["RevealReading"];
-            depth: components["schemas"]["DepthReading"];
-            room: components["schemas"]["RoomReading"];
-            wind: components["schemas"]["WindReading"];
-            edit: components["schemas"]["EditReading"];
-            variants: components["schemas"]["Variant"][];
-            passes: {
-                pass: number;
-                title: string;
-                variant: string | null;
-            }[];
-        };
-        TimeStretch: {
-            from: string;
-            to: string;
-        };
-        SunDay: {
-            /** @enum {string} */
-            state: "sets" | "up" | "down";
+        Expectation: {
             sentence: string;
-            noon: string;
-            rise: string | null;
-            set: string | null;
-            highest_deg: number;
-            lowest_deg: number;
-            stretches: {
-                night: components["schemas"]["TimeStretch"][];
-                blue: components["schemas"]["TimeStretch"][];
-                golden: components["schemas"]["TimeStretch"][];
-                day: components["schemas"]["TimeStretch"][];
-            };
-            /** @description instant, azimuth and altitude in degrees */
-            path: (string | number)[][];
+            expected: components["schemas"]["Expected"] | null;
         };
-        LightDay: {
-            place: {
-                lat: number;
-                lon: number;
-            };
-            date: string;
-            day: components["schemas"]["SunDay"];
-            shot: {
-                wanted: components["schemas"]["WantedLight"];
-                heading_from_deg: number;
-                heading_to_deg: number;
-                sides: {
-                    at: string;
-                    sides: string[];
-                }[];
-                windows: components["schemas"]["TimeStretch"][];
-                sentence: string;
-            } | null;
+        Expected: {
+            score: number;
+            /** @enum {string} */
+            verdict: "keep" | "fix" | "again";
+            facets: components["schemas"]["Facets"];
+            limited_by: string | null;
         };
         Exposure: {
             fps: number;
@@ -1362,31 +1506,69 @@ export interface components {
                 kelvin: number;
             }[];
         };
-        Slot: {
-            shot_id: number;
-            title: string;
-            must: boolean;
-            passes: number;
-            battery: number;
-            ready: string;
-            from: string;
-            to: string;
-            waits_s: number;
+        ExposureWanted: {
+            /** @description What a camera is to be set for. */
+            rig_id: number;
+            fps?: number;
+            iso?: number;
+            aperture?: number;
+            /** @description estimate, where there is no meter */
+            scene?: string;
+            /** @description EV at ISO 100 */
+            meter_ev?: number | null;
+            /** @description factors in the bag */
+            filters?: number[];
+            kelvin?: number | null;
+            automatic_white?: boolean;
+            angle_deg?: number;
+            /** @description percent of the picture against the right edge */
+            clipped?: number;
         };
-        Timetable: {
-            slots: components["schemas"]["Slot"][];
-            left: {
-                shot_id: number;
-                title: string;
-                must: boolean;
-                why: string;
-                /** @description passes that would fit */
-                fits: number;
-            }[];
-            batteries_used: number;
-            ends: string;
-            air_min: number;
-            usable_min: number;
+        Facet: {
+            name: string;
+            score: number | null;
+            why: string;
+            figures: components["schemas"]["Figure"][];
+        };
+        Facets: {
+            ease: number | null;
+            flow: number | null;
+            hold: number | null;
+            line: number | null;
+            frame: number | null;
+        };
+        Fault: {
+            id: string;
+            name: string;
+            axis: string;
+            t_s: number;
+            until_s: number;
+            size: number;
+            unit: string;
+            /** @enum {string} */
+            severity: "slight" | "clear" | "ruinous";
+            cost: number;
+            picture: string | null;
+            try: string;
+        };
+        FieldEntries: {
+            entries: components["schemas"]["FieldEntry"][];
+        };
+        FieldEntry: {
+            /** @description What was entered in the field since the last time there was a network. */
+            uuid: string;
+            /** @enum {string} */
+            kind: "tick" | "pass" | "battery";
+            item: string;
+            payload: {
+                on?: boolean;
+                number?: number;
+                /** @enum {string} */
+                verdict?: "kept" | "again" | "dropped";
+                note?: string;
+            };
+            device: string;
+            made_at: string;
         };
         FieldLog: {
             ticks: {
@@ -1411,244 +1593,33 @@ export interface components {
                 text: string;
             }[];
         };
+        Figure: {
+            id: string;
+            label: string;
+            value: number;
+            unit: string;
+            textbook: number;
+            unusable: number;
+            score: number;
+            /** @enum {string} */
+            source: "positions" | "speed" | "fingers";
+        };
+        Finding: {
+            id: string;
+            /** @enum {string} */
+            state: "ok" | "note" | "broken";
+            text: string;
+            value: number | null;
+            limit: number | null;
+            unit: string;
+            mend: components["schemas"]["Mend"] | null;
+        };
         FlownPass: {
             number: number;
             verdict: string;
             note: string;
             by: string;
             at: string;
-        };
-        DayCard: {
-            shot_id: number;
-            title: string;
-            move: {
-                id: string;
-                name: string;
-            };
-            summary: string;
-            craft: string;
-            rig_version: number;
-            mode: string;
-            brief: components["schemas"]["Brief"];
-            duration_s: number;
-            parameters: {
-                [key: string]: number | string;
-            };
-            /** @description when its light holds; null where any time will do */
-            windows: components["schemas"]["TimeStretch"][] | null;
-            cues: components["schemas"]["Cue"][];
-            presses: components["schemas"]["Press"][];
-            phases: components["schemas"]["Phases"];
-            samples: components["schemas"]["Samples"];
-            fingers: {
-                [key: string]: number[];
-            };
-            frames: components["schemas"]["Frame"][];
-            camera: components["schemas"]["FullCamera"];
-            findings: components["schemas"]["Finding"][];
-        };
-        DayDetail: components["schemas"]["Day"] & {
-            /** @description the site’s clock, by its name in the IANA time zone database */
-            zone: string;
-            /** @description null where its hours can’t be read */
-            begins: string | null;
-            document: components["schemas"]["DayDocument"];
-            timetable: components["schemas"]["Timetable"] | null;
-            problem: {
-                place: string;
-                message: string;
-                expected: string;
-            } | null;
-            batteries: {
-                count: number;
-                minutes: number;
-                reserve: number;
-                temperature_c: number;
-                usable_min: number;
-                cold_share: number;
-            } | null;
-            light: components["schemas"]["SunDay"];
-            return: {
-                height_m: number;
-                tallest: string | null;
-                top_m: number;
-                margin_m: number;
-                over_ceiling: boolean;
-                sentence: string;
-            };
-            lists: {
-                id: string;
-                title: string;
-                items: {
-                    id: string;
-                    text: string;
-                }[];
-            }[];
-            cautions: {
-                id: string;
-                text: string;
-                ask: string;
-                shots: string[];
-                dated: string;
-            }[];
-            cards: components["schemas"]["DayCard"][];
-            log: components["schemas"]["FieldLog"];
-            missing: string[];
-        };
-        ShotFile: {
-            rig_id: number;
-            /** @description docs/schemas/shot-1.schema.json */
-            shot: {
-                [key: string]: unknown;
-            };
-        };
-        Problem: {
-            /** @description Problem details for errors (RFC 9457): what was wrong, where, and what was expected; never a stack trace. */
-            type: string;
-            title: string;
-            status: number;
-            detail: string;
-            errors: {
-                place: string;
-                message: string;
-                expected: string;
-            }[];
-        };
-        AskAdvice: WithRequired<components["schemas"]["RigDraft"], "mode"> & {
-            /**
-             * @description For which shots, in which mode and house settings are recommended.
-             * @enum {string}
-             */
-            mode: "slow" | "standard" | "fast";
-            settings?: components["schemas"]["RigSettings"];
-            shots: number[];
-            /**
-             * @description the operator’s or the school’s where left out
-             * @enum {string}
-             */
-            house?: "limit-the-machine" | "middle" | "trust-the-fingers";
-        };
-        Preferences: {
-            /**
-             * @description How someone likes things shown, and how they hold their sticks.
-             * @enum {string}
-             */
-            theme?: "light" | "dark" | "field";
-            /** @enum {string} */
-            units?: "metric" | "feet";
-            /** @enum {integer} */
-            stick_mode?: 1 | 2 | 3 | 4;
-            /** @enum {string} */
-            wheel_up?: "push" | "pull";
-        };
-        ChooseHouse: {
-            /**
-             * @description A house of thought; null lets an operator follow the school's.
-             * @enum {string|null}
-             */
-            house: "limit-the-machine" | "middle" | "trust-the-fingers" | null;
-        };
-        Houses: {
-            school: string;
-            own: string | null;
-            followed: string;
-        };
-        CraftForm: {
-            document: components["schemas"]["CraftDocument"];
-            /** @description of the craft that was worked on; not of a new one */
-            revision?: number;
-            /** @description fits that the numbers come from, by mode */
-            measured?: {
-                [key: string]: components["schemas"]["StepFit"][];
-            } | null;
-        };
-        DayDocument: {
-            /** @description on the site’s clock, such as 08:30; hours past 24 lie on the next day */
-            from: string;
-            to: string;
-            batteries: {
-                count: number;
-                minutes: number;
-                reserve?: number;
-                temperature_c?: number;
-            };
-            swap_min?: number;
-            return_margin_m?: number;
-            weather?: components["schemas"]["DayWeather"] | null;
-            shots: components["schemas"]["DayShot"][];
-            filters?: number[];
-            kelvins?: number[];
-            only_must?: boolean;
-            /** @description passes that were flown already are left out */
-            replanned?: boolean;
-            permission?: components["schemas"]["DayPermission"];
-        };
-        DayShot: {
-            shot_id: number;
-            passes?: number;
-            must?: boolean;
-        };
-        DayWeather: {
-            from_deg: number;
-            mean_mps: number;
-            gust_mps: number;
-            source?: string;
-            simulated?: boolean;
-        };
-        /** @description fields to be filled, never assumed */
-        DayPermission: {
-            airspace?: string;
-            authority?: string;
-            owner?: string;
-            rule_source?: string;
-            rule_date?: string;
-        };
-        DayForm: {
-            title: string;
-            date: string;
-            site_id: number;
-            /** @description whose day it is; a trainer’s to say */
-            operator_id?: number | null;
-            document: components["schemas"]["DayDocument"];
-            /** @description that was worked on; of a day that exists */
-            version?: number;
-        };
-        ExposureWanted: {
-            /** @description What a camera is to be set for. */
-            rig_id: number;
-            fps?: number;
-            iso?: number;
-            aperture?: number;
-            /** @description estimate, where there is no meter */
-            scene?: string;
-            /** @description EV at ISO 100 */
-            meter_ev?: number | null;
-            /** @description factors in the bag */
-            filters?: number[];
-            kelvin?: number | null;
-            automatic_white?: boolean;
-            angle_deg?: number;
-            /** @description percent of the picture against the right edge */
-            clipped?: number;
-        };
-        FieldEntry: {
-            /** @description What was entered in the field since the last time there was a network. */
-            uuid: string;
-            /** @enum {string} */
-            kind: "tick" | "pass" | "battery";
-            item: string;
-            payload: {
-                on?: boolean;
-                number?: number;
-                /** @enum {string} */
-                verdict?: "kept" | "again" | "dropped";
-                note?: string;
-            };
-            device: string;
-            made_at: string;
-        };
-        FieldEntries: {
-            entries: components["schemas"]["FieldEntry"][];
         };
         FlyRequest: {
             /**
@@ -1662,6 +1633,216 @@ export interface components {
             positioning?: boolean;
             seed: number;
             wind?: components["schemas"]["Wind"] | null;
+        };
+        Frame: {
+            t: number;
+            horizon: number;
+            /** @description where the subject stands */
+            mark: number[] | null;
+            /** @description painted from far to near */
+            solids: components["schemas"]["FrameSolid"][];
+        };
+        FramePlace: {
+            u: number;
+            v: number;
+        };
+        FrameSolid: {
+            id: string;
+            subject: boolean;
+            outline: number[][];
+        };
+        FullCamera: {
+            hfov_deg: number;
+            vfov_deg: number;
+            aspect: number;
+        };
+        GeoPoint: {
+            lat: number;
+            lon: number;
+            alt_m: number;
+            /** @description of a subject: the height of its foot */
+            base_alt_m?: number;
+        };
+        GimbalUnits: {
+            rate_per_dps: number;
+            cushion_per_s: number;
+        };
+        /** @description spot heights, or a profile along a bearing */
+        Ground: {
+            spots?: components["schemas"]["Spot"][];
+            profile?: number[][];
+            bearing_deg?: number;
+            simulated?: boolean;
+        };
+        GuessedColumn: {
+            column: string;
+            unit: string;
+            sure: boolean;
+            why: string;
+        };
+        HandsReading: {
+            pads: components["schemas"]["Pads"];
+            stick_mode: number;
+            wheel_up: string;
+            grip: string;
+            stick_mm: number;
+            grip_words: string;
+            per_mm: number;
+            tremble: number;
+            nudge: number;
+            measured: boolean;
+        };
+        Heights: {
+            home_alt_m: number;
+            spots: components["schemas"]["Spot"][];
+            source: string;
+            simulated: boolean;
+        };
+        HeightsWanted: {
+            home: {
+                lat: number;
+                lon: number;
+            };
+            reach_m?: number;
+        };
+        Houses: {
+            school: string;
+            own: string | null;
+            followed: string;
+        };
+        HoverPoint: {
+            throttle: number;
+            sd: number;
+            from: string;
+        };
+        Import: {
+            /** @description A log on its way in. */
+            id: number;
+            file_name: string;
+            shot_id: number | null;
+            /** @enum {string} */
+            state: "waiting" | "reading" | "judging" | "columns" | "done" | "refused";
+            bytes: number;
+            bytes_read: number;
+            message: string;
+            place: string;
+            expected: string;
+            notes: components["schemas"]["LogNote"][];
+            takes: number[];
+            /** @description takes whose move the log does not tell */
+            unsure: components["schemas"]["UnsureTake"][];
+            columns: components["schemas"]["ColumnQuestion"] | null;
+        };
+        ImportedSubject: {
+            id: string;
+            name: string;
+            east_m: number;
+            north_m: number;
+            base_m: number;
+            aim_m: number;
+        };
+        Intent: {
+            schema?: string;
+            move: string;
+            subject?: components["schemas"]["IntentSubject"];
+            /** @enum {string} */
+            join?: "sequence" | "together";
+            parts?: components["schemas"]["Part"][];
+            aim?: {
+                x: number;
+                y: number;
+            };
+            camera?: components["schemas"]["Camera"];
+            home?: components["schemas"]["GeoPoint"];
+            parameters: {
+                [key: string]: number | string;
+            };
+        };
+        /** @description where it stands, or its track */
+        IntentSubject: {
+            lat?: number;
+            lon?: number;
+            alt_m?: number;
+            base_alt_m?: number;
+            track?: components["schemas"]["TrackPoint"][];
+        };
+        JudgedFacets: {
+            ease: components["schemas"]["Facet"];
+            flow: components["schemas"]["Facet"];
+            hold: components["schemas"]["Facet"];
+            line: components["schemas"]["Facet"];
+            frame: components["schemas"]["Facet"];
+        };
+        JudgedMove: {
+            id: string;
+            confidence: number;
+            given: boolean;
+        };
+        JudgedWind: {
+            mean_mps: number | null;
+            gust_mps: number | null;
+            share: number | null;
+        };
+        LatestComment: {
+            take_id: number;
+            at_s: number;
+            text: string;
+            author: string;
+        };
+        Layer: {
+            name: string;
+            distance_m: number;
+            /** @description widths of the picture a second */
+            widths_ps: number;
+        };
+        LeftOut: {
+            shot: string;
+            why: string;
+        };
+        Lesson: {
+            plan: components["schemas"]["Plan"];
+            site: components["schemas"]["SiteDocument"];
+            flown: components["schemas"]["LessonFlight"];
+        };
+        LessonFault: {
+            id: string;
+            name: string;
+            axis: string;
+            t_s: number;
+            severity: string;
+            picture: string | null;
+        };
+        LessonFlight: {
+            fault: string | null;
+            from_s: number;
+            samples: components["schemas"]["Samples"];
+            fingers: {
+                [key: string]: number[];
+            };
+            frames: components["schemas"]["Frame"][];
+            score: number;
+            facets: components["schemas"]["Facets"];
+            faults: components["schemas"]["LessonFault"][];
+            headline: string;
+        };
+        LightDay: {
+            place: {
+                lat: number;
+                lon: number;
+            };
+            date: string;
+            day: components["schemas"]["SunDay"];
+            shot: {
+                wanted: components["schemas"]["WantedLight"];
+                heading_from_deg: number;
+                heading_to_deg: number;
+                sides: {
+                    at: string;
+                    sides: string[];
+                }[];
+                windows: components["schemas"]["TimeStretch"][];
+                sentence: string | null;
+            } | null;
         };
         LightWanted: components["schemas"]["OwnPlace"] & {
             /** @description A day at a site, and the draft of a shot there where the light on one is asked for. */
@@ -1681,6 +1862,167 @@ export interface components {
             /** @enum {string} */
             join?: "sequence" | "together";
             parts?: components["schemas"]["Part"][];
+        };
+        LogNote: {
+            line: number | null;
+            column: string;
+            text: string;
+        };
+        LogQuantity: {
+            id: string;
+            name: string;
+            needed: boolean;
+            units: string[];
+        };
+        LogSummary: {
+            samples: number;
+            rate_hz: number;
+            duration_s: number;
+            sha256: string;
+        };
+        MappedColumn: {
+            column: string;
+            unit?: string;
+        };
+        Measured: {
+            value: number;
+            sd: number;
+        };
+        Mend: {
+            text: string;
+            parameters: {
+                [key: string]: number | string;
+            };
+        };
+        MeterReading: {
+            ev: number;
+            simulated: boolean;
+        };
+        Move: {
+            id: string;
+            name: string;
+            group: string;
+            group_words: string;
+            level: number;
+            level_words: string;
+            axes: number;
+            fingering: components["schemas"]["MoveFinger"][];
+            needs: string[];
+            does: string;
+            clean: string;
+            caution: string | null;
+            faults: components["schemas"]["MoveFault"][];
+            parameters: components["schemas"]["Parameter"][];
+        };
+        MoveChoice: {
+            id: string;
+            name: string;
+        };
+        MoveFault: {
+            id: string;
+            name: string;
+            cue: string;
+        };
+        MoveFinger: {
+            finger: string;
+            way: string;
+            group: number;
+            optional: boolean;
+        };
+        NamedTake: {
+            name: string;
+            take: components["schemas"]["Take"];
+        };
+        Observer: {
+            id: string;
+            name: string;
+            east_m: number;
+            north_m: number;
+        };
+        Oddity: {
+            place: string;
+            text: string;
+        };
+        Operator: {
+            id: number;
+            name: string;
+            takes: number;
+        };
+        OwnNumbers: {
+            rate: number;
+            cushion: number;
+        };
+        OwnPlace: {
+            east_m: number;
+            north_m: number;
+            /** @description height of its foot above the take-off point */
+            base_m?: number;
+            /** @description height aimed at above the foot */
+            aim_m?: number;
+        };
+        /** @description what each stick plays, across and up */
+        Pads: {
+            left: string[];
+            right: string[];
+        };
+        Parameter: {
+            id: string;
+            label: string;
+            unit: string | null;
+            least: number | null;
+            most: number | null;
+            usual: number[] | null;
+            step: number | null;
+            choices: string[] | null;
+        };
+        Part: {
+            move: string;
+            parameters?: {
+                [key: string]: number | string;
+            };
+        };
+        Person: {
+            id: number;
+            name: string;
+        };
+        Phases: {
+            onset_s: number;
+            hold_from_s: number;
+            hold_to_s: number;
+            stop_s: number;
+            duration_s: number;
+            lead_s: number;
+        };
+        Plan: {
+            intent: components["schemas"]["Intent"];
+            assumed: string[];
+            summary: string;
+            move: components["schemas"]["PlanMove"];
+            feasible: boolean;
+            phases: components["schemas"]["Phases"];
+            camera: components["schemas"]["FullCamera"];
+            subject: components["schemas"]["PlanSubject"] | null;
+            subject_way: components["schemas"]["SubjectWay"] | null;
+            /** @description east, north and height along the side sheet; null where nobody said how the ground lies */
+            ground_m: number[][] | null;
+            run_in: components["schemas"]["RunIn"];
+            samples: components["schemas"]["Samples"];
+            /** @description travel by finger */
+            fingers: {
+                [key: string]: number[];
+            };
+            presses: components["schemas"]["Press"][];
+            /** @description by parameter */
+            comfortable: {
+                [key: string]: number[];
+            };
+            /** @description parameters that fly it the other way round; null where it has no other way */
+            opposite: {
+                [key: string]: number | string;
+            } | null;
+            cues: components["schemas"]["Cue"][];
+            frames: components["schemas"]["Frame"][];
+            findings: components["schemas"]["Finding"][];
         };
         PlanDraft: {
             /** @description A shot as the page has it: a site, a rig, a subject and parameters. What they may be is core's to say. */
@@ -1708,820 +2050,33 @@ export interface components {
             wind?: components["schemas"]["Wind"] | null;
             brief?: components["schemas"]["Brief"] | null;
         };
-        OwnPlace: {
-            east_m: number;
-            north_m: number;
-            /** @description height of its foot above the take-off point */
-            base_m?: number;
-            /** @description height aimed at above the foot */
-            aim_m?: number;
-        };
-        RigDraft: {
-            /**
-             * @description Settings as they stand on the page, and what is asked about them. What they may be is core's to say.
-             * @enum {string}
-             */
-            mode: "slow" | "standard" | "fast";
-            settings?: components["schemas"]["RigSettings"];
-            /** @description a point that the curve of a finger is pulled through; travel and share of the full rate */
-            drag?: {
-                finger: string;
-                travel: number;
-                output: number;
-                kind?: string;
-            };
-            /** @description seconds in which a turn or a tilt is to be there */
-            cushion?: {
-                /** @enum {string} */
-                finger: "turn" | "tilt";
-                seconds: number;
-            };
-            focal_mm?: number | null;
-            /** @description from how far off a plain move is looked at */
-            distance_m?: number;
-        };
-        SaveRig: WithRequired<components["schemas"]["RigDraft"], "settings"> & {
-            settings: components["schemas"]["RigSettings"];
-            focal_mm?: number | null;
-            /** @description whose rig it will be; null for the school’s */
-            operator_id?: number | null;
-            reason: string;
-        };
-        ShotDraft: components["schemas"]["PlanDraft"] & {
-            /** @description A draft that is kept, under a title. */
-            title: string;
-        } & components["schemas"]["OwnPlace"];
-        SignIn: {
-            /**
-             * Format: email
-             * @description Address and password of someone who signs in.
-             */
-            email: string;
-            password: string;
-            remember?: boolean;
-        };
-        SiteForm: {
-            /** @description A site as it was drawn, in metres about its take-off point. What it may be is core's to say. */
-            name: string;
-            about?: string;
-            document: components["schemas"]["SiteDocument"];
-            subjects: components["schemas"]["SiteSubject"][];
-            /** @description that was worked on; of a site that exists */
-            version?: number;
-        };
-        WantedPicture: components["schemas"]["PlanDraft"] & {
-            picture: {
-                /**
-                 * @description A draft, and the picture that it is to end in (or begin with).
-                 * @enum {string}
-                 */
-                at?: "start" | "end";
-                /** @description height of the subject */
-                subject_m: number;
-                /** @description share of the frame’s height */
-                fills: number;
-                /** @description place of the horizon, from the top */
-                horizon_y?: number;
-                /** @description of the lens above the subject’s foot; the horizon then follows */
-                height_m?: number | null;
-                /** @description wanted length of the hold */
-                hold_s?: number | null;
-                /** @description id of what must not be seen in the first frame; “sea” for all water */
-                hidden?: string | null;
-            };
-        } & components["schemas"]["OwnPlace"];
-        Comment: {
-            /** @description What someone said about one moment of a take. */
-            id: number;
-            at_s: number;
-            text: string;
-            author: string;
-            said_at: string;
-        };
-        Craft: {
-            /** @description A machine of the school. */
-            id: number;
-            name: string;
-            revision: number;
-            document: components["schemas"]["CraftDocument"];
-            measured: {
-                [key: string]: components["schemas"]["StepFit"][];
-            } | null;
-            /** @description whether you may change it */
-            mine: boolean;
-        };
-        Day: {
-            /** @description A day of flying, as a list shows it. */
-            id: number;
-            title: string;
-            date: string;
-            operator: components["schemas"]["Person"];
-            site_id: number;
-            site: string;
-            version: number;
-            shots: number;
-        };
-        Import: {
-            /** @description A log on its way in. */
-            id: number;
-            file_name: string;
-            shot_id: number | null;
-            /** @enum {string} */
-            state: "waiting" | "reading" | "judging" | "columns" | "done" | "refused";
-            bytes: number;
-            bytes_read: number;
-            message: string;
-            place: string;
-            expected: string;
-            notes: components["schemas"]["LogNote"][];
-            takes: number[];
-            /** @description takes whose move the log does not tell */
-            unsure: components["schemas"]["UnsureTake"][];
-            columns: components["schemas"]["ColumnQuestion"] | null;
-        };
-        RigDetail: {
-            /** @description A version of a rig with all that may be set of it. */
-            id: number;
-            craft: string;
-            craft_id: number;
-            /** @enum {string} */
-            kind: "camera" | "ducted";
-            version: number;
-            operator_id: number | null;
-            operator: string | null;
-            camera: components["schemas"]["RigCamera"];
-            author: string | null;
-            reason: string;
-            at: string;
-            settings: components["schemas"]["RigSettings"];
-            /** @description focal lengths that the craft carries, mm */
-            focals: number[];
-            convention: string;
-            /** @description whether you may save it as it is owned */
-            mine: boolean;
-        };
-        Rig: {
-            /** @description A version of a craft’s settings. */
-            id: number;
-            craft: string;
-            craft_id: number;
-            version: number;
-            operator: string | null;
-            operator_id: number | null;
-            camera: components["schemas"]["RigCamera"];
-        };
-        Shot: {
-            /** @description A shot that was kept. */
-            id: number;
-            title: string;
-            operator: components["schemas"]["Person"];
-            site_id: number;
-            site: string;
-            rig_id: number;
-            craft: string;
-            rig_version: number;
-            /** @enum {string} */
-            mode: "slow" | "standard" | "fast";
-            move: string;
-            intent: components["schemas"]["Intent"];
-            subject_id: string | null;
-            subject_at: components["schemas"]["OwnPlace"] | null;
-            wind: components["schemas"]["Wind"];
-            brief: components["schemas"]["Brief"];
-            takes: number;
-            updated_at: string;
-        };
-        SiteName: {
-            /** @description A site, as a list shows it: what stands there is asked for when it is chosen. */
-            id: number;
-            name: string;
-            about: string;
-            version: number;
-            /** @description how many things can be filmed there */
-            subjects: number;
-        };
-        Site: {
-            /** @description A site with what stands on it, in metres about its take-off point. */
-            id: number;
-            name: string;
-            about: string;
-            version: number;
-            document: components["schemas"]["SiteDocument"];
-            subjects: components["schemas"]["SiteSubject"][];
-        };
-        TakeDetail: components["schemas"]["Take"] & {
-            judgement: components["schemas"]["Score"];
-            log: {
-                file_name: string;
-                /** @enum {string} */
-                source: "imported" | "simulated";
-                samples: number;
-                rate_hz: number;
-                notes: components["schemas"]["LogNote"][];
-            };
-            craft: string;
-            rig_version: number | null;
-            site_id: number | null;
-            said: components["schemas"]["Comment"][];
-        } & components["schemas"]["Take"];
-        Take: {
-            /** @description A take as the logbook lists it. */
-            id: number;
-            operator: components["schemas"]["Person"];
-            shot_id: number | null;
-            title: string;
-            move: string;
-            mode: string;
-            direction: string;
-            flown_at: string;
-            from_s: number;
-            to_s: number;
-            score: number;
-            uncertainty: number;
-            facets: components["schemas"]["Facets"];
-            /** @enum {string} */
-            verdict: "keep" | "fix" | "again";
-            usable_s: number;
-            decision: string | null;
-            /** @description flown by automation for the most part; no credit to the hands */
-            automated: boolean;
-            comments: number;
-        };
-        User: {
-            /** @description Someone signed in. */
-            id: number;
-            name: string;
-            email: string;
-            /** @enum {string} */
-            role: "trainer" | "operator";
-            school: string;
-            crop_budget: number;
-            comfort: components["schemas"]["Band"];
-            /** @description of thought about settings, that is followed */
-            house: string;
-            school_house: string;
-            stick_mode: number;
-            wheel_up: string;
-            /** @enum {string} */
-            units: "metric" | "feet";
-            /** @enum {string} */
-            theme: "light" | "dark" | "field";
-        };
-        RigCurve: {
-            /**
-             * @description Shapes of the API about rigs that no request and no resource owns: what core/Rig gives out as it stands.
-             * @enum {string}
-             */
-            kind: "half-stick" | "half-stick-percent" | "soft-expo" | "rates" | "drawn";
-            value?: number;
-            centre?: number;
-            end?: number;
-            points?: number[][];
-        };
-        RigCurves: {
-            climb: components["schemas"]["RigCurve"];
-            turn: components["schemas"]["RigCurve"];
-            run: components["schemas"]["RigCurve"];
-            slide: components["schemas"]["RigCurve"];
-            tilt: components["schemas"]["RigCurve"];
-        };
-        RigLags: {
-            travel: number;
-            climb: number;
-            turn: number;
-        };
-        RigGimbal: {
-            top_rate_dps: number;
-            cushion_s: number;
-        };
-        RigModeSettings: {
-            run_mps: number;
-            slide_mps: number;
-            climb_mps: number;
-            sink_mps: number;
-            turn_dps: number;
-            accelerate_mps2: number;
-            brake_mps2: number;
-            climb_accelerate_mps2: number;
-            turn_accelerate_dps2: number;
-            lag_s: components["schemas"]["RigLags"];
-            gimbal: components["schemas"]["RigGimbal"];
-            curves: components["schemas"]["RigCurves"];
-        };
-        RigModes: {
-            slow: components["schemas"]["RigModeSettings"];
-            standard: components["schemas"]["RigModeSettings"];
-            fast: components["schemas"]["RigModeSettings"];
-        };
-        RigHands: {
-            stick_mode: number;
-            /** @enum {string} */
-            wheel_up: "push" | "pull";
-            /** @enum {string} */
-            grip: "thumbs" | "pinch" | "one-finger";
-            stick_mm: number;
-        };
-        RigDucted: {
-            hover: number;
-            limit: number;
-            soft: number;
-            self_levelling: boolean;
-            camera_deg: number;
-            coast_s: number;
-        };
-        /** @description what of a rig a person sets; the form of a rig in docs/formats.md */
-        RigSettings: {
-            modes: components["schemas"]["RigModes"];
-            hands?: components["schemas"]["RigHands"];
-            ducted?: components["schemas"]["RigDucted"];
-        };
-        RigCamera: {
-            hfov_deg: number;
-            aspect: number;
-            focal_mm: number | null;
-        };
-        TiltRange: {
-            low: number;
-            high: number;
-        };
-        RigDocument: {
-            craft: string;
-            width_m: number;
-            wind_limit_mps: number;
-            gust_coupling: number;
-            tilt_range_deg: components["schemas"]["TiltRange"];
-            battery_min: number;
-            modes: components["schemas"]["RigModes"];
-            hands?: components["schemas"]["RigHands"];
-            ducted?: components["schemas"]["RigDucted"];
-        };
-        Sensor: {
-            width: number;
-            height: number;
-        };
-        CraftCamera: {
-            sensor_mm: components["schemas"]["Sensor"];
-            focal_mm: number[];
-            frame_rates: number[];
-            resolutions: number[][];
-            apertures: number[];
-        };
-        GimbalUnits: {
-            rate_per_dps: number;
-            cushion_per_s: number;
-        };
-        CraftDocument: {
-            schema: string;
-            /** @enum {string} */
-            kind: "camera" | "ducted";
-            mass_kg: number;
-            convention: string;
-            gimbal_top_dps: number;
-            turn_top_dps: number;
-            gimbal_units: components["schemas"]["GimbalUnits"];
-            camera: components["schemas"]["CraftCamera"];
-            stock: components["schemas"]["RigDocument"];
-        };
-        RigFile: {
-            schema: string;
-            craft: components["schemas"]["CraftDocument"];
-            rig: components["schemas"]["RigDocument"];
-            focal_mm?: number;
-            reason?: string;
-        };
-        CurveConversion: {
-            kind: string;
-            convention: string;
-            /** @enum {string} */
-            closeness: "same" | "close" | "rough" | "none";
-            difference: number;
-            curve: components["schemas"]["RigCurve"] | null;
-        };
-        OwnNumbers: {
-            rate: number;
-            cushion: number;
-        };
-        RigFinger: {
-            finger: string;
-            ends: string[];
-            thumb: string;
-            unit: string;
-            top: number;
-            top_back: number;
-            ceiling: number;
-            half_stick: number;
-            start_s: number;
-            stop_s: number;
-            stop_way: number;
-            stop_widths: number;
-            top_widths: number;
-            half_widths: number;
-            nudge: number;
-            nudge_widths: number;
-            cushion_s: number | null;
-            own: components["schemas"]["OwnNumbers"] | null;
-            curve: components["schemas"]["RigCurve"];
-            convention: string;
-            says: components["schemas"]["CurveConversion"][];
-            points: number[][];
-        };
-        RigChange: {
-            place: string;
-            mode: string;
-            name: string;
-            unit: string;
-            from: (number | string | boolean) | null;
-            to: (number | string | boolean) | null;
-        };
-        Oddity: {
-            place: string;
-            text: string;
-        };
-        /** @description what each stick plays, across and up */
-        Pads: {
-            left: string[];
-            right: string[];
-        };
-        HandsReading: {
-            pads: components["schemas"]["Pads"];
-            stick_mode: number;
-            wheel_up: string;
-            grip: string;
-            stick_mm: number;
-            grip_words: string;
-            per_mm: number;
-            tremble: number;
-            nudge: number;
-            measured: boolean;
-        };
-        DuctedReading: {
-            hover: number;
-            limit: number;
-            soft: number;
-            self_levelling: boolean;
-            camera_deg: number;
-            coast_s: number;
-            points: number[][];
-            leans: number[][];
-            level_pace_mps: number;
-            top_lean_deg: number;
-        };
-        RigReading: {
-            rig_id: number;
-            settings: components["schemas"]["RigSettings"];
-            camera: components["schemas"]["RigCamera"];
-            distance_m: number;
-            mode: string;
-            brake_m: number;
-            brake_s: number;
-            fingers: components["schemas"]["RigFinger"][];
-            hands: components["schemas"]["HandsReading"];
-            oddities: components["schemas"]["Oddity"][];
-            changes: components["schemas"]["RigChange"][];
-            ducted: components["schemas"]["DuctedReading"] | null;
-        };
-        SheetAxis: {
-            unit: string;
-            rates: number[];
-            top: number;
-            share: number;
-            most_per_step: number | null;
-        };
-        SheetAxes: {
-            climb: components["schemas"]["SheetAxis"];
-            turn: components["schemas"]["SheetAxis"];
-            run: components["schemas"]["SheetAxis"];
-            slide: components["schemas"]["SheetAxis"];
-            tilt: components["schemas"]["SheetAxis"];
-        };
-        SheetTravel: {
-            accelerate_per_step: number;
-            brake_per_step: number;
-        };
-        SheetTilt: {
-            low_deg: number;
-            high_deg: number;
-        };
-        ResponseSheet: {
-            step_s: number;
-            axes: components["schemas"]["SheetAxes"];
-            travel: components["schemas"]["SheetTravel"];
-            tilt: components["schemas"]["SheetTilt"];
-            hfov_deg: number;
-            aspect: number;
-        };
-        AdviceNumbers: {
-            top: number;
-            top_back: number;
-            curve: components["schemas"]["RigCurve"];
-            half: number;
-            cushion_s: number | null;
-        };
-        AdviceReading: {
-            shot: string;
-            travel: number | null;
-            nudge_widths: number | null;
-            reach: number;
-            troubles: string[];
-        };
-        AdviceShot: {
-            shot: string;
-            now: components["schemas"]["AdviceReading"];
-            advised: components["schemas"]["AdviceReading"];
-        };
-        AdviceTrade: {
-            change: string;
-            buys: string[];
-            costs: string[];
-        };
-        AdviceFinger: {
-            finger: string;
-            unit: string;
-            asked: boolean;
-            now: components["schemas"]["AdviceNumbers"];
-            advised: components["schemas"]["AdviceNumbers"];
-            why: string;
-            cost_now: number;
-            cost_advised: number;
-            shots: components["schemas"]["AdviceShot"][];
-            trades: components["schemas"]["AdviceTrade"][];
-        };
-        LeftOut: {
-            shot: string;
-            why: string;
-        };
-        RigAdvice: {
-            mode: string;
-            house: string;
-            house_words: string;
-            house_why: string;
-            nudge: number;
-            seen_widths: number;
-            comfort: components["schemas"]["Band"];
-            settings: components["schemas"]["RigSettings"];
-            fingers: components["schemas"]["AdviceFinger"][];
-            left_out: components["schemas"]["LeftOut"][];
-            films_in: string;
-        };
-        SinceChange: {
-            before: number;
-            after: number;
-            change: number | null;
-            margin: number | null;
-            words: string;
-        };
-        RigVersion: {
-            id: number;
-            version: number;
-            author: string | null;
-            at: string;
-            reason: string;
-            takes: number;
-            changes: components["schemas"]["RigChange"][];
-            since: components["schemas"]["SinceChange"] | null;
-        };
-        RigSide: {
-            rig: components["schemas"]["Rig"];
-            reading: components["schemas"]["RigReading"];
-        };
-        RigComparison: {
-            one: components["schemas"]["RigSide"];
-            other: components["schemas"]["RigSide"];
-            same_craft: boolean;
-            differences: components["schemas"]["RigChange"][];
-        };
-        ThreeWay: {
-            theirs: components["schemas"]["RigChange"][];
-            mine: components["schemas"]["RigChange"][];
-            both: string[];
-        };
-        RigConflict: components["schemas"]["Problem"] & {
-            latest: components["schemas"]["Rig"];
-            difference: components["schemas"]["ThreeWay"];
-        };
-        Measured: {
-            value: number;
-            sd: number;
-        };
-        StepFit: {
-            finger: string;
-            ends: string[];
-            steps: number;
-            unit: string;
-            top: components["schemas"]["Measured"] | null;
-            top_back: components["schemas"]["Measured"] | null;
-            accelerate: components["schemas"]["Measured"] | null;
-            brake: components["schemas"]["Measured"] | null;
-            lag_s: components["schemas"]["Measured"];
-            stop_way: components["schemas"]["Measured"];
-            stop_s: number;
-        };
-        StepTest: {
-            mode: string;
-            fits: components["schemas"]["StepFit"][];
-            document: components["schemas"]["CraftDocument"];
-        };
-        HoverPoint: {
-            throttle: number;
-            sd: number;
-            from: string;
-        };
-        BobIndex: {
-            index: number;
-            throttle_work: number;
-            run_work: number;
-            correlation: number;
-            hop_m: number;
-            words: string;
-        };
-        Band: {
-            /**
-             * @description Shapes of the API that no request and no resource owns: what core/ gives out as it stands (docs/formats.md), and the
-             *     small parts that several shapes share.
-             */
-            least: number;
-            most: number;
-        };
-        Person: {
-            id: number;
-            name: string;
-        };
-        Camera: {
-            hfov_deg: number;
-            aspect: number;
-        };
-        FullCamera: {
-            hfov_deg: number;
-            vfov_deg: number;
-            aspect: number;
-        };
-        Wind: {
-            from_deg: number;
-            mean_mps: number;
-            gust_mps: number;
-        };
-        Facets: {
-            ease: number | null;
-            flow: number | null;
-            hold: number | null;
-            line: number | null;
-            frame: number | null;
-        };
-        LogNote: {
-            line: number | null;
-            column: string;
-            text: string;
-        };
-        Operator: {
-            id: number;
-            name: string;
-            takes: number;
-        };
-        TakePage: {
-            takes: components["schemas"]["Take"][];
-            next: string | null;
-        };
-        SiteSubject: {
+        PlanMove: {
             id: string;
             name: string;
+        };
+        PlanSubject: {
             east_m: number;
             north_m: number;
             up_m: number;
-            base_m: number;
+            ground_m: number;
         };
-        Solid: {
-            id: string;
-            name: string;
+        Preferences: {
+            /**
+             * @description How someone likes things shown, and how they hold their sticks.
+             * @enum {string}
+             */
+            theme?: "light" | "dark" | "field";
             /** @enum {string} */
-            role: "subject" | "obstacle";
+            units?: "metric" | "feet";
+            /** @enum {integer} */
+            stick_mode?: 1 | 2 | 3 | 4;
             /** @enum {string} */
-            shape: "box" | "cylinder" | "polygon" | "canopy" | "wire";
-            east_m: number;
-            north_m: number;
-            base_m: number;
-            width_m: number;
-            length_m: number;
-            height_m: number;
-            heading_deg: number;
-            /** @description of a polygon, a canopy or a wire */
-            points?: number[][];
-            /** @description of a canopy: free height beneath */
-            clear_m?: number;
-            /** @description of a wire */
-            sag_m?: number;
-            /** @description by itself */
-            moves?: boolean;
-        };
-        GeoPoint: {
-            lat: number;
-            lon: number;
-            alt_m: number;
-            /** @description of a subject: the height of its foot */
-            base_alt_m?: number;
-        };
-        SiteDocument: {
-            home: components["schemas"]["GeoPoint"];
-            ceiling_m: number;
-            sight_line_m: number;
-            solids: components["schemas"]["Solid"][];
-            /** @description only of a reading: where take-off is put on the drawing */
-            take_off?: {
-                east_m: number;
-                north_m: number;
-                up_m?: number;
-            };
-            /** @description least distance to people */
-            people_m?: number;
-            /** @description magnetic north east of true north */
-            variation_deg?: number;
-            /** @description its clock, by its name in the IANA time zone database; UTC where left out */
-            zone?: string;
-            ground?: components["schemas"]["Ground"];
-            areas?: components["schemas"]["Area"][];
-            observers?: components["schemas"]["Observer"][];
-        };
-        TrackPoint: {
-            /** @description s */
-            t: number;
-            lat: number;
-            lon: number;
-            alt_m?: number;
-        };
-        /** @description where it stands, or its track */
-        IntentSubject: {
-            lat?: number;
-            lon?: number;
-            alt_m?: number;
-            base_alt_m?: number;
-            track?: components["schemas"]["TrackPoint"][];
-        };
-        Intent: {
-            schema?: string;
-            move: string;
-            subject?: components["schemas"]["IntentSubject"];
-            /** @enum {string} */
-            join?: "sequence" | "together";
-            parts?: components["schemas"]["Part"][];
-            aim?: {
-                x: number;
-                y: number;
-            };
-            camera?: components["schemas"]["Camera"];
-            home?: components["schemas"]["GeoPoint"];
-            parameters: {
-                [key: string]: number | string;
-            };
-        };
-        Parameter: {
-            id: string;
-            label: string;
-            unit?: string;
-            least?: number;
-            most?: number;
-            step?: number;
-            usual?: number[];
-            choices?: string[];
-        };
-        MoveFinger: {
-            finger: string;
-            /** @description + or - of the finger’s own ends, ± either, ∓ against that, = with it, * free */
-            way: string;
-            /** @description in which it leaves its rest, from 0 */
-            group: number;
-            optional: boolean;
-        };
-        MoveFault: {
-            id: string;
-            name: string;
-            cue: string;
-        };
-        Move: {
-            id: string;
-            name: string;
-            group: string;
-            group_words: string;
-            level: number;
-            level_words: string;
-            axes: number;
-            fingering: components["schemas"]["MoveFinger"][];
-            needs: string[];
-            does: string;
-            clean: string;
-            caution: string;
-            faults: components["schemas"]["MoveFault"][];
-            parameters: components["schemas"]["Parameter"][];
-        };
-        Samples: {
-            t: number[];
-            east_m: number[];
-            north_m: number[];
-            up_m: number[];
-            heading_deg: number[];
-            tilt_deg: number[];
+            wheel_up?: "push" | "pull";
         };
         Press: {
             finger: string;
             thumb: string;
+            /** @description what its two ends are called */
             ends: string[];
             hold: number;
             peak: number;
@@ -2530,348 +2085,30 @@ export interface components {
             onset_s: number | null;
             off_s: number | null;
         };
-        Cue: {
-            t: number;
-            finger: string;
-            text: string;
+        Problem: {
+            /** @description Problem details for errors (RFC 9457): what was wrong, where, and what was expected; never a stack trace. */
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
+            errors: {
+                place: string;
+                message: string;
+                expected: string;
+            }[];
         };
-        FrameSolid: {
-            id: string;
-            subject: boolean;
-            /** @description [u, v] of each corner in order round it, ten-thousandths of the frame from its centre */
-            outline: number[][];
-        };
-        Frame: {
-            t: number;
-            horizon: number;
-            mark: number[] | null;
-            solids: components["schemas"]["FrameSolid"][];
-        };
-        Finding: {
-            id: string;
-            /** @enum {string} */
-            state: "ok" | "note" | "broken";
-            text: string;
-            value: number | null;
-            limit: number | null;
-            unit: string;
-            mend: {
-                text: string;
-                parameters: {
-                    [key: string]: number | string;
-                };
-            } | null;
-        };
-        Phases: {
-            onset_s: number;
-            hold_from_s: number;
-            hold_to_s: number;
-            stop_s: number;
-            duration_s: number;
-            lead_s: number;
-        };
-        Expected: {
-            score: number;
-            /** @enum {string} */
-            verdict: "keep" | "fix" | "again";
-            facets: components["schemas"]["Facets"];
-            limited_by: string;
-        };
-        Expectation: {
-            sentence: string;
-            expected: components["schemas"]["Expected"] | null;
-        };
-        PlanSubject: {
-            east_m: number;
-            north_m: number;
-            up_m: number;
-            ground_m: number;
-        };
-        PlanMove: {
-            id: string;
-            name: string;
-        };
-        Part: {
-            move: string;
-            parameters?: {
-                [key: string]: number | string;
-            };
-        };
-        SubjectWay: {
-            east_m: number[];
-            north_m: number[];
-            up_m: number[];
-        };
-        RunIn: {
-            seconds: number;
-            metres: number;
-        };
-        Composition: {
-            distance_m: number;
-            height_m: number;
-            tilt_deg: number;
-            parameters: {
-                [key: string]: number;
-            };
-            reached: {
-                distance_m: number;
-                height_m: number;
-                hold_s: number;
-            };
-            hidden: boolean | null;
-            notes: string[];
-        };
-        Slip: {
-            /** @enum {string} */
-            kind: "kick" | "tremble" | "sag" | "snap" | "spring" | "leak" | "mismatch" | "late" | "bounce" | "wrong-way" | "nose-in";
-            /** @enum {string} */
-            finger: "climb" | "turn" | "run" | "slide" | "tilt";
-            /** @description seconds after first motion */
-            at: number;
-            size?: number;
-            /** @description s */
-            length?: number;
-        };
-        LessonFault: {
-            id: string;
-            name: string;
-            axis: string;
-            t_s: number;
-            /** @enum {string} */
-            severity: "slight" | "clear" | "ruinous";
-            picture: string;
-        };
-        LessonFlight: {
-            /** @description put in on purpose; null for a clean flight */
-            fault: string | null;
-            /** @description when it begins */
-            from_s: number;
-            samples: components["schemas"]["Samples"];
-            fingers: {
-                [key: string]: number[];
-            };
-            frames: components["schemas"]["Frame"][];
-            score: number;
-            facets: components["schemas"]["Facets"];
-            faults: components["schemas"]["LessonFault"][];
-            headline: string;
-        };
-        Lesson: {
-            plan: components["schemas"]["Plan"];
-            site: components["schemas"]["SiteDocument"];
-            flown: components["schemas"]["LessonFlight"];
-        };
-        AxisCount: {
-            axes: number;
-            count: number;
-        };
-        AxisCombination: {
-            /** @description by finger: 1 or -1 */
-            axes: {
-                [key: string]: number;
-            };
-            moves: string[];
-        };
-        Combinations: {
-            with_zoom: components["schemas"]["AxisCount"][];
-            without_zoom: components["schemas"]["AxisCount"][];
-            all: components["schemas"]["AxisCombination"][];
-        };
-        Word: {
-            word: string;
-            meanings: string[];
-            ours: string;
-        };
-        NamedTake: {
-            name: string;
-            take: components["schemas"]["Take"];
-        };
-        Comparison: {
-            /** @description the best first */
-            takes: components["schemas"]["NamedTake"][];
-            best: number | null;
-            reason: string;
-        };
-        MappedColumn: {
-            column: string;
-            unit?: string;
-        };
-        GuessedColumn: {
-            column: string;
-            unit: string;
-            sure: boolean;
-            why: string;
-        };
-        LogQuantity: {
-            id: string;
-            name: string;
-            needed: boolean;
-            units: string[];
-        };
-        ColumnQuestion: {
-            headers: string[];
-            guess: {
-                [key: string]: components["schemas"]["GuessedColumn"];
-            };
-            quantities: components["schemas"]["LogQuantity"][];
-        };
-        MoveChoice: {
-            id: string;
-            name: string;
-        };
-        UnsureTake: {
-            number: number;
-            from_s: number;
-            to_s: number;
-            candidates: components["schemas"]["MoveChoice"][];
-        };
-        Plan: {
-            intent: components["schemas"]["Intent"];
-            assumed: string[];
-            move: components["schemas"]["PlanMove"];
-            feasible: boolean;
-            phases: components["schemas"]["Phases"];
-            camera: components["schemas"]["FullCamera"];
-            subject: components["schemas"]["PlanSubject"] | null;
-            subject_way: components["schemas"]["SubjectWay"] | null;
-            /** @description east, north and height along the side sheet; null where nobody said how the ground lies */
-            ground_m?: number[][] | null;
-            run_in: components["schemas"]["RunIn"];
-            samples: components["schemas"]["Samples"];
-            fingers: {
-                [key: string]: number[];
-            };
-            presses: components["schemas"]["Press"][];
-            comfortable: {
-                [key: string]: number[];
-            };
-            cues: components["schemas"]["Cue"][];
-            frames: components["schemas"]["Frame"][];
-            findings: components["schemas"]["Finding"][];
-            summary: string;
-        };
-        Figure: {
-            /**
-             * @description what of the log it rests on
-             * @enum {string}
-             */
-            source: "positions" | "speed" | "fingers";
-            id: string;
-            label: string;
-            value: number;
-            unit: string;
-            textbook: number;
-            unusable: number;
-            score: number;
-        };
-        Facet: {
-            name: string;
-            score: number | null;
-            why: string;
-            figures: components["schemas"]["Figure"][];
-        };
-        Fault: {
-            id: string;
-            name: string;
-            axis: string;
-            t_s: number;
-            until_s: number;
-            size: number;
-            unit: string;
-            /** @enum {string} */
-            severity: "slight" | "clear" | "ruinous";
-            cost: number;
-            picture: string;
-            try: string;
-        };
-        Stretch: {
-            from_s: number;
-            to_s: number;
-            seconds: number;
-            /** @description mean cost of a window, 0 the best */
-            cost?: number;
-        };
-        TakeLimits: {
-            from_s: number;
-            to_s: number;
-            hold_from_s: number;
-            hold_to_s: number;
-        };
-        Crop: {
-            drift_percent: number;
-            level_percent: number | null;
-            total_percent: number;
-        };
-        JudgedMove: {
-            id: string;
-            confidence: number;
-            given: boolean;
-        };
-        JudgedWind: {
-            mean_mps: number | null;
-            gust_mps: number | null;
-            share: number | null;
-        };
-        JudgedFacets: {
-            ease: components["schemas"]["Facet"];
-            flow: components["schemas"]["Facet"];
-            hold: components["schemas"]["Facet"];
-            line: components["schemas"]["Facet"];
-            frame: components["schemas"]["Facet"];
-        };
-        Score: {
-            method: string;
-            log: {
-                samples: number;
-                rate_hz: number;
-                duration_s: number;
-                sha256: string;
-            };
-            take: components["schemas"]["TakeLimits"];
-            move: components["schemas"]["JudgedMove"];
-            intent: components["schemas"]["Intent"];
-            fitted: string[];
-            camera_assumed: boolean;
-            score: number;
-            uncertainty: number;
-            facets: components["schemas"]["JudgedFacets"];
-            faults: components["schemas"]["Fault"][];
-            usable: components["schemas"]["Stretch"][];
-            windows: components["schemas"]["Stretch"][];
-            crop: components["schemas"]["Crop"];
-            wind: components["schemas"]["JudgedWind"];
-            /** @description share of the take that automation flew */
-            automated: number | null;
-            /** @enum {string} */
-            verdict: "keep" | "fix" | "again";
-            headline: string;
-            reason: string;
-            remarks: string[];
-        };
-        Thumb: {
-            thumb: string;
-            ends: string[];
-        };
-        FramePlace: {
-            u: number;
-            v: number;
-        };
-        ReplaySubject: {
-            east_m: number;
-            north_m: number;
-            up_m: number;
-        };
-        ReplayPlanned: {
-            t: number[];
-            east_m: number[];
-            north_m: number[];
-            up_m: number[];
-            heading_deg: number[];
-            fingers: {
-                [key: string]: number[];
-            };
-            hold_from_s: number;
-            hold_to_s: number;
+        Reading: {
+            reveal: components["schemas"]["RevealReading"];
+            depth: components["schemas"]["DepthReading"];
+            room: components["schemas"]["RoomReading"];
+            wind: components["schemas"]["WindReading"];
+            edit: components["schemas"]["EditReading"];
+            variants: components["schemas"]["Variant"][];
+            passes: {
+                pass: number;
+                title: string;
+                variant: string | null;
+            }[];
         };
         Replay: {
             t: number[];
@@ -2900,6 +2137,707 @@ export interface components {
             } | null;
             planned: components["schemas"]["ReplayPlanned"] | null;
         };
+        ReplayPlanned: {
+            t: number[];
+            east_m: number[];
+            north_m: number[];
+            up_m: number[];
+            heading_deg: number[];
+            fingers: {
+                [key: string]: number[];
+            };
+            hold_from_s: number;
+            hold_to_s: number;
+        };
+        ReplaySubject: {
+            east_m: number;
+            north_m: number;
+            up_m: number;
+        };
+        ResponseSheet: {
+            step_s: number;
+            axes: components["schemas"]["SheetAxes"];
+            travel: components["schemas"]["SheetTravel"];
+            tilt: components["schemas"]["SheetTilt"];
+            hfov_deg: number;
+            aspect: number;
+        };
+        ReturnHeight: {
+            height_m: number;
+            tallest: string | null;
+            top_m: number;
+            margin_m: number;
+            over_ceiling: boolean;
+            sentence: string;
+        };
+        RevealReading: {
+            first: string;
+            last: string;
+            hidden_first: boolean;
+            readable: boolean;
+            fills: number | null;
+            appears_s: number | null;
+            horizon: number;
+            sky: number;
+            tilt_begins_s: number | null;
+            tilt_latest_s: number | null;
+            needed_height_m: number | null;
+            sentences: string[];
+        };
+        Rig: {
+            /** @description A version of a craft’s settings. */
+            id: number;
+            craft: string;
+            craft_id: number;
+            version: number;
+            operator: string | null;
+            operator_id: number | null;
+            camera: components["schemas"]["RigCamera"];
+        };
+        RigAdvice: {
+            mode: string;
+            house: string;
+            house_words: string;
+            house_why: string;
+            nudge: number;
+            seen_widths: number;
+            comfort: components["schemas"]["Band"];
+            settings: components["schemas"]["RigSettings"];
+            fingers: components["schemas"]["AdviceFinger"][];
+            left_out: components["schemas"]["LeftOut"][];
+            films_in: string;
+        };
+        RigCamera: {
+            hfov_deg: number;
+            aspect: number;
+            focal_mm: number | null;
+        };
+        RigChange: {
+            place: string;
+            mode: string;
+            name: string;
+            unit: string;
+            from: (number | string | boolean) | null;
+            to: (number | string | boolean) | null;
+        };
+        RigComparison: {
+            one: components["schemas"]["RigSide"];
+            other: components["schemas"]["RigSide"];
+            same_craft: boolean;
+            differences: components["schemas"]["RigChange"][];
+        };
+        RigConflict: components["schemas"]["Problem"] & {
+            latest: components["schemas"]["Rig"];
+            difference: components["schemas"]["ThreeWay"];
+        };
+        RigCurve: {
+            /**
+             * @description Shapes of the API about rigs that no request and no resource owns: what core/Rig gives out as it stands.
+             * @enum {string}
+             */
+            kind: "half-stick" | "half-stick-percent" | "soft-expo" | "rates" | "drawn";
+            value?: number;
+            centre?: number;
+            end?: number;
+            points?: number[][];
+        };
+        RigCurves: {
+            climb: components["schemas"]["RigCurve"];
+            turn: components["schemas"]["RigCurve"];
+            run: components["schemas"]["RigCurve"];
+            slide: components["schemas"]["RigCurve"];
+            tilt: components["schemas"]["RigCurve"];
+        };
+        RigDetail: {
+            /** @description A version of a rig with all that may be set of it. */
+            id: number;
+            craft: string;
+            craft_id: number;
+            /** @enum {string} */
+            kind: "camera" | "ducted";
+            version: number;
+            operator_id: number | null;
+            operator: string | null;
+            camera: components["schemas"]["RigCamera"];
+            author: string | null;
+            reason: string;
+            at: string;
+            settings: components["schemas"]["RigSettings"];
+            /** @description focal lengths that the craft carries, mm */
+            focals: number[];
+            convention: string;
+            /** @description whether you may save it as it is owned */
+            mine: boolean;
+        };
+        RigDocument: {
+            craft: string;
+            width_m: number;
+            wind_limit_mps: number;
+            gust_coupling: number;
+            tilt_range_deg: components["schemas"]["TiltRange"];
+            battery_min: number;
+            modes: components["schemas"]["RigModes"];
+            hands?: components["schemas"]["RigHands"];
+            ducted?: components["schemas"]["RigDucted"];
+        };
+        RigDraft: {
+            /**
+             * @description Settings as they stand on the page, and what is asked about them. What they may be is core's to say.
+             * @enum {string}
+             */
+            mode: "slow" | "standard" | "fast";
+            settings?: components["schemas"]["RigSettings"];
+            /** @description a point that the curve of a finger is pulled through; travel and share of the full rate */
+            drag?: {
+                finger: string;
+                travel: number;
+                output: number;
+                kind?: string;
+            };
+            /** @description seconds in which a turn or a tilt is to be there */
+            cushion?: {
+                /** @enum {string} */
+                finger: "turn" | "tilt";
+                seconds: number;
+            };
+            focal_mm?: number | null;
+            /** @description from how far off a plain move is looked at */
+            distance_m?: number;
+        };
+        RigDucted: {
+            hover: number;
+            limit: number;
+            soft: number;
+            self_levelling: boolean;
+            camera_deg: number;
+            coast_s: number;
+        };
+        RigFile: {
+            schema: string;
+            craft: components["schemas"]["CraftDocument"];
+            rig: components["schemas"]["RigDocument"];
+            focal_mm?: number;
+            reason?: string;
+        };
+        RigFinger: {
+            finger: string;
+            ends: string[];
+            thumb: string;
+            unit: string;
+            top: number;
+            top_back: number;
+            ceiling: number;
+            half_stick: number;
+            start_s: number;
+            stop_s: number;
+            stop_way: number;
+            stop_widths: number;
+            top_widths: number;
+            half_widths: number;
+            nudge: number;
+            nudge_widths: number;
+            cushion_s: number | null;
+            own: components["schemas"]["OwnNumbers"] | null;
+            curve: components["schemas"]["RigCurve"];
+            convention: string;
+            says: components["schemas"]["CurveConversion"][];
+            points: number[][];
+        };
+        RigGimbal: {
+            top_rate_dps: number;
+            cushion_s: number;
+        };
+        RigHands: {
+            stick_mode: number;
+            /** @enum {string} */
+            wheel_up: "push" | "pull";
+            /** @enum {string} */
+            grip: "thumbs" | "pinch" | "one-finger";
+            stick_mm: number;
+        };
+        RigLags: {
+            travel: number;
+            climb: number;
+            turn: number;
+        };
+        RigModeSettings: {
+            run_mps: number;
+            slide_mps: number;
+            climb_mps: number;
+            sink_mps: number;
+            turn_dps: number;
+            accelerate_mps2: number;
+            brake_mps2: number;
+            climb_accelerate_mps2: number;
+            turn_accelerate_dps2: number;
+            lag_s: components["schemas"]["RigLags"];
+            gimbal: components["schemas"]["RigGimbal"];
+            curves: components["schemas"]["RigCurves"];
+        };
+        RigModes: {
+            slow: components["schemas"]["RigModeSettings"];
+            standard: components["schemas"]["RigModeSettings"];
+            fast: components["schemas"]["RigModeSettings"];
+        };
+        RigReading: {
+            rig_id: number;
+            settings: components["schemas"]["RigSettings"];
+            camera: components["schemas"]["RigCamera"];
+            distance_m: number;
+            mode: string;
+            brake_m: number;
+            brake_s: number;
+            fingers: components["schemas"]["RigFinger"][];
+            hands: components["schemas"]["HandsReading"];
+            oddities: components["schemas"]["Oddity"][];
+            changes: components["schemas"]["RigChange"][];
+            ducted: components["schemas"]["DuctedReading"] | null;
+        };
+        /** @description what of a rig a person sets; the form of a rig in docs/formats.md */
+        RigSettings: {
+            modes: components["schemas"]["RigModes"];
+            hands?: components["schemas"]["RigHands"];
+            ducted?: components["schemas"]["RigDucted"];
+        };
+        RigSide: {
+            rig: components["schemas"]["Rig"];
+            reading: components["schemas"]["RigReading"];
+        };
+        RigVersion: {
+            id: number;
+            version: number;
+            author: string | null;
+            at: string;
+            reason: string;
+            takes: number;
+            changes: components["schemas"]["RigChange"][];
+            since: components["schemas"]["SinceChange"] | null;
+        };
+        RoomReading: {
+            solids: {
+                id: string;
+                name: string;
+                distance_m: number;
+                at_s: number;
+                margin_m: number;
+                ok: boolean;
+            }[];
+            gap: {
+                left: string;
+                right: string;
+                width_m: number;
+                needed_m: number;
+                at_s: number;
+                ok: boolean;
+            } | null;
+            behind: {
+                metres: number;
+                name: string | null;
+            } | null;
+            height: {
+                least_m: number;
+                most_m: number;
+                above_launch_m: number;
+                ceiling_m: number;
+            };
+            farthest_m: number;
+            sight_line_m: number;
+            people_m: number | null;
+            people_least_m: number;
+            sentences: string[];
+        };
+        RunIn: {
+            seconds: number;
+            metres: number;
+        };
+        Samples: {
+            t: number[];
+            east_m: number[];
+            north_m: number[];
+            up_m: number[];
+            heading_deg: number[];
+            tilt_deg: number[];
+        };
+        SaveRig: WithRequired<components["schemas"]["RigDraft"], "settings"> & {
+            settings: components["schemas"]["RigSettings"];
+            focal_mm?: number | null;
+            /** @description whose rig it will be; null for the school’s */
+            operator_id?: number | null;
+            reason: string;
+        };
+        Score: {
+            method: string;
+            log: components["schemas"]["LogSummary"];
+            take: components["schemas"]["TakeLimits"];
+            move: components["schemas"]["JudgedMove"];
+            intent: components["schemas"]["Intent"];
+            /** @description parameters that were taken from the log */
+            fitted: string[];
+            camera_assumed: boolean;
+            score: number;
+            uncertainty: number;
+            facets: components["schemas"]["JudgedFacets"];
+            faults: components["schemas"]["Fault"][];
+            usable: components["schemas"]["Stretch"][];
+            windows: components["schemas"]["Window"][];
+            crop: components["schemas"]["Crop"];
+            wind: components["schemas"]["JudgedWind"];
+            automated: number | null;
+            /** @enum {string} */
+            verdict: "keep" | "fix" | "again";
+            headline: string;
+            reason: string;
+            remarks: string[];
+        };
+        Sensor: {
+            width: number;
+            height: number;
+        };
+        SheetAxes: {
+            climb: components["schemas"]["SheetAxis"];
+            turn: components["schemas"]["SheetAxis"];
+            run: components["schemas"]["SheetAxis"];
+            slide: components["schemas"]["SheetAxis"];
+            tilt: components["schemas"]["SheetAxis"];
+        };
+        SheetAxis: {
+            unit: string;
+            rates: number[];
+            top: number;
+            share: number;
+            most_per_step: number | null;
+        };
+        SheetTilt: {
+            low_deg: number;
+            high_deg: number;
+        };
+        SheetTravel: {
+            accelerate_per_step: number;
+            brake_per_step: number;
+        };
+        Shot: {
+            /** @description A shot that was kept. */
+            id: number;
+            title: string;
+            operator: components["schemas"]["Person"];
+            site_id: number;
+            site: string;
+            rig_id: number;
+            craft: string;
+            rig_version: number;
+            /** @enum {string} */
+            mode: "slow" | "standard" | "fast";
+            move: string;
+            intent: components["schemas"]["Intent"];
+            subject_id: string | null;
+            subject_at: components["schemas"]["OwnPlace"] | null;
+            wind: components["schemas"]["Wind"];
+            brief: components["schemas"]["Brief"];
+            takes: number;
+            updated_at: string;
+        };
+        ShotDraft: components["schemas"]["PlanDraft"] & {
+            /** @description A draft that is kept, under a title. */
+            title: string;
+        } & components["schemas"]["OwnPlace"];
+        ShotFile: {
+            rig_id: number;
+            /** @description docs/schemas/shot-1.schema.json */
+            shot: {
+                [key: string]: unknown;
+            };
+        };
+        SignIn: {
+            /**
+             * Format: email
+             * @description Address and password of someone who signs in.
+             */
+            email: string;
+            password: string;
+            remember?: boolean;
+        };
+        SinceChange: {
+            before: number;
+            after: number;
+            change: number | null;
+            margin: number | null;
+            words: string;
+        };
+        Site: {
+            /** @description A site with what stands on it, in metres about its take-off point. */
+            id: number;
+            name: string;
+            about: string;
+            version: number;
+            document: components["schemas"]["SiteDocument"];
+            subjects: components["schemas"]["SiteSubject"][];
+        };
+        SiteChanged: components["schemas"]["Problem"] & {
+            latest: components["schemas"]["Site"];
+        };
+        SiteDocument: {
+            home: components["schemas"]["GeoPoint"];
+            ceiling_m: number;
+            sight_line_m: number;
+            solids: components["schemas"]["Solid"][];
+            /** @description only of a reading: where take-off is put on the drawing */
+            take_off?: {
+                east_m: number;
+                north_m: number;
+                up_m?: number;
+            };
+            /** @description least distance to people */
+            people_m?: number;
+            /** @description magnetic north east of true north */
+            variation_deg?: number;
+            /** @description its clock, by its name in the IANA time zone database; UTC where left out */
+            zone?: string;
+            ground?: components["schemas"]["Ground"];
+            areas?: components["schemas"]["Area"][];
+            observers?: components["schemas"]["Observer"][];
+        };
+        SiteForm: {
+            /** @description A site as it was drawn, in metres about its take-off point. What it may be is core's to say. */
+            name: string;
+            about?: string;
+            document: components["schemas"]["SiteDocument"];
+            subjects: components["schemas"]["SiteSubject"][];
+            /** @description that was worked on; of a site that exists */
+            version?: number;
+        };
+        SiteImport: {
+            found: number;
+            home: components["schemas"]["GeoPoint"];
+            solids: components["schemas"]["Solid"][];
+            areas: components["schemas"]["Area"][];
+            observers: components["schemas"]["Observer"][];
+            spots: components["schemas"]["Spot"][];
+            subjects: components["schemas"]["ImportedSubject"][];
+            notes: string[];
+        };
+        SiteName: {
+            /** @description A site, as a list shows it: what stands there is asked for when it is chosen. */
+            id: number;
+            name: string;
+            about: string;
+            version: number;
+            /** @description how many things can be filmed there */
+            subjects: number;
+        };
+        SiteReading: {
+            /** @description how high the ground lies there, above take-off as it was */
+            take_off_up_m: number;
+            home: components["schemas"]["GeoPoint"] | null;
+            fault: {
+                place: string;
+                message: string;
+                expected: string;
+                /** @description the same corners in an order that does not cross */
+                repair: number[][] | null;
+            } | null;
+            /** @description east, north and height of a grid; empty where nobody said how the ground lies */
+            ground: number[][];
+        };
+        SiteSubject: {
+            id: string;
+            name: string;
+            east_m: number;
+            north_m: number;
+            up_m: number;
+            base_m: number;
+        };
+        Slip: {
+            /** @enum {string} */
+            kind: "kick" | "tremble" | "sag" | "snap" | "spring" | "leak" | "mismatch" | "late" | "bounce" | "wrong-way" | "nose-in";
+            /** @enum {string} */
+            finger: "climb" | "turn" | "run" | "slide" | "tilt";
+            /** @description seconds after first motion */
+            at: number;
+            size?: number;
+            /** @description s */
+            length?: number;
+        };
+        Slot: {
+            shot_id: number;
+            title: string;
+            must: boolean;
+            passes: number;
+            battery: number;
+            ready: string;
+            from: string;
+            to: string;
+            waits_s: number;
+        };
+        Solid: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            role: "subject" | "obstacle";
+            /** @enum {string} */
+            shape: "box" | "cylinder" | "polygon" | "canopy" | "wire";
+            east_m: number;
+            north_m: number;
+            base_m: number;
+            width_m: number;
+            length_m: number;
+            height_m: number;
+            heading_deg: number;
+            /** @description of a polygon, a canopy or a wire */
+            points?: number[][];
+            /** @description of a canopy: free height beneath */
+            clear_m?: number;
+            /** @description of a wire */
+            sag_m?: number;
+            /** @description by itself */
+            moves?: boolean;
+        };
+        Spot: {
+            /** @description Shapes that Plan answers with: sites and their readings, a shot's reading, light, exposure and the flight day (docs/formats.md). */
+            east_m: number;
+            north_m: number;
+            up_m: number;
+        };
+        StepFit: {
+            finger: string;
+            ends: string[];
+            steps: number;
+            unit: string;
+            top: components["schemas"]["Measured"] | null;
+            top_back: components["schemas"]["Measured"] | null;
+            accelerate: components["schemas"]["Measured"] | null;
+            brake: components["schemas"]["Measured"] | null;
+            lag_s: components["schemas"]["Measured"];
+            stop_way: components["schemas"]["Measured"];
+            stop_s: number;
+        };
+        StepTest: {
+            mode: string;
+            fits: components["schemas"]["StepFit"][];
+            document: components["schemas"]["CraftDocument"];
+        };
+        Stretch: {
+            from_s: number;
+            to_s: number;
+            seconds: number;
+        };
+        SubjectWay: {
+            east_m: number[];
+            north_m: number[];
+            up_m: number[];
+        };
+        SunDay: {
+            /** @enum {string} */
+            state: "sets" | "up" | "down";
+            /** @description what is unusual about it */
+            sentence: string | null;
+            noon: string;
+            rise: string | null;
+            set: string | null;
+            highest_deg: number;
+            lowest_deg: number;
+            stretches: {
+                night: components["schemas"]["TimeStretch"][];
+                blue: components["schemas"]["TimeStretch"][];
+                golden: components["schemas"]["TimeStretch"][];
+                day: components["schemas"]["TimeStretch"][];
+            };
+            /** @description instant, azimuth and altitude in degrees */
+            path: (string | number)[][];
+        };
+        Take: {
+            /** @description A take as the logbook lists it. */
+            id: number;
+            operator: components["schemas"]["Person"];
+            shot_id: number | null;
+            title: string;
+            move: string;
+            mode: string;
+            direction: string;
+            flown_at: string;
+            from_s: number;
+            to_s: number;
+            score: number;
+            uncertainty: number;
+            facets: components["schemas"]["Facets"];
+            /** @enum {string} */
+            verdict: "keep" | "fix" | "again";
+            usable_s: number;
+            decision: string | null;
+            /** @description flown by automation for the most part; no credit to the hands */
+            automated: boolean;
+            comments: number;
+        };
+        TakeDetail: components["schemas"]["Take"] & {
+            judgement: components["schemas"]["Score"];
+            log: {
+                file_name: string;
+                /** @enum {string} */
+                source: "imported" | "simulated";
+                samples: number;
+                rate_hz: number;
+                notes: components["schemas"]["LogNote"][];
+            };
+            craft: string;
+            rig_version: number | null;
+            site_id: number | null;
+            said: components["schemas"]["Comment"][];
+        } & components["schemas"]["Take"];
+        TakeLimits: {
+            from_s: number;
+            to_s: number;
+            hold_from_s: number;
+            hold_to_s: number;
+        };
+        TakePage: {
+            takes: components["schemas"]["Take"][];
+            next: string | null;
+        };
+        ThreeWay: {
+            theirs: components["schemas"]["RigChange"][];
+            mine: components["schemas"]["RigChange"][];
+            both: string[];
+        };
+        Thumb: {
+            thumb: string;
+            ends: string[];
+        };
+        TiltRange: {
+            low: number;
+            high: number;
+        };
+        TimeStretch: {
+            from: string;
+            to: string;
+        };
+        Timetable: {
+            slots: components["schemas"]["Slot"][];
+            left: {
+                shot_id: number;
+                title: string;
+                must: boolean;
+                why: string;
+                /** @description passes that would fit */
+                fits: number;
+            }[];
+            batteries_used: number;
+            ends: string;
+            air_min: number;
+            usable_min: number;
+        };
+        Today: {
+            advice: components["schemas"]["Advice"] | null;
+            class: components["schemas"]["ClassMember"][];
+            takes: components["schemas"]["Take"][];
+            shot: components["schemas"]["Shot"] | null;
+            comment: components["schemas"]["LatestComment"] | null;
+        };
+        TrackPoint: {
+            /** @description s */
+            t: number;
+            lat: number;
+            lon: number;
+            alt_m?: number;
+        };
         Trend: {
             operator: string;
             points: {
@@ -2912,43 +2850,114 @@ export interface components {
                 median: number | null;
             }[];
         };
-        /** @description Medians of the takes that an advice rests on */
         TypicalTake: {
             takes: number;
             score: number;
             facets: components["schemas"]["Facets"];
         };
-        Advice: {
+        UnsureTake: {
+            number: number;
+            from_s: number;
+            to_s: number;
+            candidates: components["schemas"]["MoveChoice"][];
+        };
+        User: {
+            /** @description Someone signed in. */
+            id: number;
+            name: string;
+            email: string;
             /** @enum {string} */
-            kind: "first" | "come-back" | "mend-facet" | "other-way" | "tighter";
+            role: "trainer" | "operator";
+            school: string;
+            crop_budget: number;
+            comfort: components["schemas"]["Band"];
+            /** @description of thought about settings, that is followed */
+            house: string;
+            school_house: string;
+            stick_mode: number;
+            wheel_up: string;
+            /** @enum {string} */
+            units: "metric" | "feet";
+            /** @enum {string} */
+            theme: "light" | "dark" | "field";
+        };
+        Variant: {
+            id: string;
             title: string;
-            reason: string;
-            facet: string | null;
-            cue: string;
-            change: {
+            why: string;
+            move: string;
+            parameters: {
                 [key: string]: number | string;
             };
-            evidence: {
-                [key: string]: number | string;
+            /** @enum {string|null} */
+            join: "sequence" | "together" | null;
+            parts: components["schemas"]["Part"][] | null;
+            feasible: boolean;
+        };
+        WantedLight: {
+            /** @enum {string} */
+            side: "any" | "front" | "side" | "back";
+            /** @enum {string} */
+            hour: "any" | "day" | "golden" | "blue";
+        };
+        WantedPicture: components["schemas"]["PlanDraft"] & {
+            picture: {
+                /**
+                 * @description A draft, and the picture that it is to end in (or begin with).
+                 * @enum {string}
+                 */
+                at?: "start" | "end";
+                /** @description height of the subject */
+                subject_m: number;
+                /** @description share of the frame’s height */
+                fills: number;
+                /** @description place of the horizon, from the top */
+                horizon_y?: number;
+                /** @description of the lens above the subject’s foot; the horizon then follows */
+                height_m?: number | null;
+                /** @description wanted length of the hold */
+                hold_s?: number | null;
+                /** @description id of what must not be seen in the first frame; “sea” for all water */
+                hidden?: string | null;
             };
-            typical: components["schemas"]["TypicalTake"] | null;
+        } & components["schemas"]["OwnPlace"];
+        Weather: {
+            from_deg: number;
+            mean_mps: number;
+            gust_mps: number;
+            temperature_c: number;
+            cloud: number;
+            source: string;
+            simulated: boolean;
         };
-        ClassMember: {
-            operator: components["schemas"]["Person"];
-            advice: components["schemas"]["Advice"];
+        Wind: {
+            from_deg: number;
+            mean_mps: number;
+            gust_mps: number;
         };
-        LatestComment: {
-            take_id: number;
-            at_s: number;
-            text: string;
-            author: string;
+        WindReading: {
+            mean_mps: number;
+            gust_mps: number;
+            head_mps: number;
+            cross_mps: number;
+            cross_share: number;
+            upwind_mps: number;
+            downwind_mps: number;
+            top_mps: number;
+            rated_mps: number;
+            holds: boolean;
+            sentences: string[];
         };
-        Today: {
-            advice: components["schemas"]["Advice"] | null;
-            class: components["schemas"]["ClassMember"][];
-            takes: components["schemas"]["Take"][];
-            shot: components["schemas"]["Shot"] | null;
-            comment: components["schemas"]["LatestComment"] | null;
+        Window: {
+            from_s: number;
+            to_s: number;
+            seconds: number;
+            cost: number;
+        };
+        Word: {
+            word: string;
+            meanings: string[];
+            ours: string;
         };
     };
     responses: never;
@@ -5168,7 +5177,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/csv": string;
+                    "application/octet-stream": string;
                 };
             };
         };

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\User;
+use App\Spoken;
+use Documents\Wire;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Auth\Access\AuthorizesRequests;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
@@ -28,6 +31,12 @@ abstract class Controller
         abort_unless($user instanceof User, 401);
 
         return $user;
+    }
+
+    /** An answer with its documents written and its facts said. */
+    protected function answer(mixed $value, int $status = 200): JsonResponse
+    {
+        return new JsonResponse(Wire::write($value, Spoken::to()), $status);
     }
 
     /**

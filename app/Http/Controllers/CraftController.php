@@ -13,9 +13,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Larkspur\Rig\Craft as CraftSheet;
-use Larkspur\Rig\HoverPoint;
-use Larkspur\Rig\StepFit;
-use Larkspur\Rig\StepTest;
+use Larkspur\Telemetry\Analysis\HoverPoint;
+use Larkspur\Telemetry\Analysis\StepFit;
+use Larkspur\Telemetry\Analysis\StepTest;
 use OpenApi\Attributes as OA;
 
 /** Machines: entered by form, or measured by a step test. */
@@ -32,7 +32,7 @@ final class CraftController extends Controller
     ])]
     public function ordinary(Request $request): JsonResponse
     {
-        return new JsonResponse(CraftSheet::ordinary($request->string('name', 'A craft')->limit(120, '')->toString())->toArray());
+        return $this->answer(CraftSheet::ordinary($request->string('name', 'A craft')->limit(120, '')->toString())->toArray());
     }
 
     #[OA\Post(path: '/crafts', operationId: 'enterCraft', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/CraftForm')), responses: [
@@ -67,7 +67,7 @@ final class CraftController extends Controller
         $fits = StepTest::fit($request->log());
         $mode = $request->string('mode')->toString();
 
-        return new JsonResponse(['mode' => $mode, 'fits' => array_map(static fn (StepFit $fit): array => $fit->toArray(), $fits), 'document' => $craft->sheet()->measured($mode, $fits)->toArray()]);
+        return $this->answer(['mode' => $mode, 'fits' => array_map(static fn (StepFit $fit): array => $fit->toArray(), $fits), 'document' => $craft->sheet()->measured($mode, $fits)->toArray()]);
     }
 
     #[OA\Post(path: '/hover-points', operationId: 'hoverPoint', requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(properties: [
@@ -80,6 +80,6 @@ final class CraftController extends Controller
     ])]
     public function hoverPoint(StepTestRequest $request): JsonResponse
     {
-        return new JsonResponse(($request->hasFile('log') ? HoverPoint::ofLog($request->log(), $request->float('limit', 1.0)) : HoverPoint::ofTrials($request->trials()))->toArray());
+        return $this->answer(($request->hasFile('log') ? HoverPoint::ofLog($request->log(), $request->float('limit', 1.0)) : HoverPoint::ofTrials($request->trials()))->toArray());
     }
 }

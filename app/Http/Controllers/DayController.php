@@ -54,7 +54,7 @@ final class DayController extends Controller
         $operator = $user->isTrainer() && $request->filled('operator_id') ? User::query()->where('school_id', $user->school_id)->findOrFail($request->integer('operator_id')) : $user;
         $day = FlightDay::query()->create([...$this->filled($request), 'school_id' => $user->school_id, 'operator_id' => $operator->id, 'version' => 1]);
 
-        return new JsonResponse($this->detail($day, $plan, $request), 201);
+        return $this->answer($this->detail($day, $plan, $request), 201);
     }
 
     #[OA\Get(path: '/days/{day}', operationId: 'day', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
@@ -64,7 +64,7 @@ final class DayController extends Controller
     {
         $this->authorize('view', $day);
 
-        return new JsonResponse($this->detail($day, $plan, $request));
+        return $this->answer($this->detail($day, $plan, $request));
     }
 
     #[OA\Put(path: '/days/{day}', operationId: 'changeDay', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/DayForm')), responses: [
@@ -86,7 +86,7 @@ final class DayController extends Controller
             return $latest;
         });
 
-        return new JsonResponse($this->detail($day, $plan, $request));
+        return $this->answer($this->detail($day, $plan, $request));
     }
 
     #[OA\Delete(path: '/days/{day}', operationId: 'removeDay', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
@@ -107,7 +107,7 @@ final class DayController extends Controller
     {
         $this->authorize('update', $day);
 
-        return new JsonResponse($log($day, $this->user($request), $request->entries())->toArray());
+        return $this->answer($log($day, $this->user($request), $request->entries())->toArray());
     }
 
     #[OA\Get(path: '/days/{day}/calendar', operationId: 'dayCalendar', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [

@@ -39,6 +39,6 @@ final class HouseController extends Controller
 
     private function houses(User $user): JsonResponse
     {
-        return new JsonResponse(['school' => $user->school->house_style['house'] ?? 'middle', 'own' => $user->house, 'followed' => $user->housed()->value]);
+        return $this->answer(['school' => $user->school->house_style['house'] ?? 'middle', 'own' => $user->house, 'followed' => $user->housed()->value]);
     }
 }

@@ -35,7 +35,7 @@ final class LightController extends Controller
             $plan = Planner::plan($draft($site, $rig, $this->user($request), $request->draft())['shot']);
         }
 
-        return new JsonResponse($tell($site->sheet()->home, $request->string('date')->toString(), $plan, Light::read(Fields::of(['light' => $request->input('light')])->groupOrNull('light'))));
+        return $this->answer($tell($site->sheet()->home, $request->string('date')->toString(), $plan, Light::read(Fields::of(['light' => $request->input('light')])->groupOrNull('light'))));
     }
 
     #[OA\Post(path: '/exposures', operationId: 'exposure', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ExposureWanted')), responses: [
@@ -55,7 +55,7 @@ final class LightController extends Controller
             $request->boolean('automatic_white'), $request->float('angle_deg', 180), $request->float('clipped', 0),
         );
 
-        return new JsonResponse([
+        return $this->answer([
             ...$plan->toArray(),
             'camera' => ['frame_rates' => $craft->camera->frameRates, 'apertures' => $craft->camera->apertures],
             'scenes' => array_map(static fn (Scene $one): array => ['id' => $one->value, 'name' => $one->words(), 'ev' => $one->value(), 'kelvin' => $one->kelvin()], Scene::cases()),

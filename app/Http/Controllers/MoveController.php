@@ -6,14 +6,15 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\AskLesson;
 use App\Models\Rig;
+use Documents\Move\LessonFlight;
+use Documents\Move\MoveDocument;
+use Documents\Plan\PlanDocument;
 use Illuminate\Http\JsonResponse;
-use Larkspur\Move\AxisCombinations;
 use Larkspur\Move\Catalogue;
-use Larkspur\Move\Glossary;
-use Larkspur\Move\Move;
-use Larkspur\Move\Parameter;
-use Larkspur\Scoring\Lesson;
+use Larkspur\Move\Fingering\AxisCombinations;
+use Larkspur\Training\Lesson;
 use OpenApi\Attributes as OA;
+use Words\Glossary;
 
 /** The move library: what every move is, how it is flown clean and with a fault, and which axes make which. */
 final class MoveController extends Controller
@@ -24,10 +25,7 @@ final class MoveController extends Controller
     #[OA\Get(path: '/moves', operationId: 'moves', responses: [new OA\Response(response: 200, description: 'All moves and drills, with their parameters', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Move')))])]
     public function index(): JsonResponse
     {
-        return new JsonResponse(array_map(static fn (Move $move): array => [
-            ...$move->about()->toArray(),
-            'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->toArray(), $move->parameters()),
-        ], Catalogue::all()));
+        return $this->answer(array_map(MoveDocument::of(...), Catalogue::all()));
     }
 
     #[OA\Get(path: '/moves/{move}/lesson', operationId: 'lesson', parameters: [
@@ -45,10 +43,10 @@ final class MoveController extends Controller
         $plan = Lesson::planned($move, $rig->document, $request->string('mode', 'standard')->toString(), $rig->camera);
         $fault = $request->filled('fault') ? $request->string('fault')->toString() : null;
 
-        return new JsonResponse([
-            'plan' => $plan->toArray(self::STRIDE),
+        return $this->answer([
+            'plan' => PlanDocument::of($plan, self::STRIDE),
             'site' => array_diff_key($plan->shot->site->toArray(), ['name' => 1]),
-            'flown' => Lesson::flown($plan, $fault)->toArray(self::STRIDE),
+            'flown' => LessonFlight::of(Lesson::flown($plan, $fault), self::STRIDE),
         ]);
     }
 
@@ -57,7 +55,7 @@ final class MoveController extends Controller
     {
         $counts = static fn (bool $zoom): array => array_map(static fn (int $axes, int $count): array => ['axes' => $axes, 'count' => $count], array_keys(AxisCombinations::counts($zoom)), AxisCombinations::counts($zoom));
 
-        return new JsonResponse([
+        return $this->answer([
             'with_zoom' => $counts(true), 'without_zoom' => $counts(false),
             'all' => array_map(static fn (array $one): array => ['axes' => (object) $one['axes'], 'moves' => $one['moves']], AxisCombinations::all(false)),
         ]);
@@ -66,6 +64,6 @@ final class MoveController extends Controller
     #[OA\Get(path: '/glossary', operationId: 'glossary', responses: [new OA\Response(response: 200, description: 'Words of the trade that mean several things', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Word')))])]
     public function glossary(): JsonResponse
     {
-        return new JsonResponse(Glossary::all());
+        return $this->answer(Glossary::all());
     }
 }

@@ -28,7 +28,7 @@ final class OutsideController extends Controller
         [$place, $time] = $this->asked($request);
         $weather = $service->at($place, $time);
 
-        return new JsonResponse([...array_diff_key($weather->wind->toArray(), ['kind' => 1]), 'temperature_c' => $weather->temperature, 'cloud' => $weather->cloud, 'source' => $weather->source, 'simulated' => $weather->simulated]);
+        return $this->answer([...array_diff_key($weather->wind->toArray(), ['kind' => 1]), 'temperature_c' => $weather->temperature, 'cloud' => $weather->cloud, 'source' => $weather->source, 'simulated' => $weather->simulated]);
     }
 
     #[OA\Get(path: '/light-meter', operationId: 'lightMeter', parameters: [
@@ -41,7 +41,7 @@ final class OutsideController extends Controller
     {
         [$place, $time] = $this->asked($request);
 
-        return new JsonResponse(['ev' => $meter->read($place, $time), 'simulated' => $meter->isSimulated()]);
+        return $this->answer(['ev' => $meter->read($place, $time), 'simulated' => $meter->isSimulated()]);
     }
 
     #[OA\Post(path: '/ground-heights', operationId: 'groundHeights', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/HeightsWanted')), responses: [
@@ -67,7 +67,7 @@ final class OutsideController extends Controller
             }
         }
 
-        return new JsonResponse(['home_alt_m' => $heights[0], 'spots' => $spots, 'source' => $service->source(), 'simulated' => $service->isSimulated()]);
+        return $this->answer(['home_alt_m' => $heights[0], 'spots' => $spots, 'source' => $service->source(), 'simulated' => $service->isSimulated()]);
     }
 
     /** @return array{GeoPoint, float} */

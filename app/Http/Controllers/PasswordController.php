@@ -22,7 +22,7 @@ final class PasswordController extends Controller
         // The answer is the same for known and unknown addresses: it must not tell who has an account.
         Password::sendResetLink(['email' => $request->string('email')->toString()]);
 
-        return new JsonResponse(null, 202);
+        return $this->answer(null, 202);
     }
 
     #[OA\Post(path: '/password/reset', operationId: 'resetPassword', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['token', 'email', 'password'], properties: [
@@ -38,6 +38,6 @@ final class PasswordController extends Controller
             throw ValidationException::withMessages(['email' => 'This link has been used or is too old. Ask for a new one.']);
         }
 
-        return new JsonResponse(null, 204);
+        return $this->answer(null, 204);
     }
 }

@@ -9,10 +9,12 @@ use App\Http\Requests\PlanDraft;
 use App\Http\Requests\WantedPicture;
 use App\Models\Rig;
 use App\Models\Site;
+use Documents\Plan\ExpectationDocument;
+use Documents\Plan\PlanDocument;
 use Illuminate\Http\JsonResponse;
 use Larkspur\Choreography\Brief;
+use Larkspur\Choreography\Notes\ShotNotes;
 use Larkspur\Choreography\Planner;
-use Larkspur\Choreography\Reading\ShotReading;
 use Larkspur\Choreography\Shot;
 use Larkspur\Choreography\WantedPicture as Picture;
 use Larkspur\Fields;
@@ -31,7 +33,7 @@ final class PlanController extends Controller
     ])]
     public function compose(WantedPicture $request, DraftShot $draft): JsonResponse
     {
-        return new JsonResponse(Picture::read(Fields::of($request->array('picture'), 'picture'))->solve($this->shot($request, $this->rig($request), $draft)));
+        return $this->answer(Picture::read(Fields::of($request->array('picture'), 'picture'))->solve($this->shot($request, $this->rig($request), $draft)));
     }
 
     #[OA\Post(path: '/plans', operationId: 'plan', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
@@ -40,7 +42,7 @@ final class PlanController extends Controller
     ])]
     public function store(PlanDraft $request, DraftShot $draft): JsonResponse
     {
-        return new JsonResponse(Planner::plan($this->shot($request, $this->rig($request), $draft))->toArray(self::STRIDE));
+        return $this->answer(PlanDocument::of(Planner::plan($this->shot($request, $this->rig($request), $draft)), self::STRIDE));
     }
 
     #[OA\Post(path: '/expectations', operationId: 'expectScore', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
@@ -49,7 +51,7 @@ final class PlanController extends Controller
     ])]
     public function expect(PlanDraft $request, DraftShot $draft): JsonResponse
     {
-        return new JsonResponse(Expectation::of(Planner::plan($this->shot($request, $this->rig($request), $draft)))->told());
+        return $this->answer(ExpectationDocument::of(Expectation::of(Planner::plan($this->shot($request, $this->rig($request), $draft)))));
     }
 
     #[OA\Post(path: '/readings', operationId: 'readShot', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
@@ -61,7 +63,7 @@ final class PlanController extends Controller
         $rig = $this->rig($request)->load('model');
         $brief = Brief::read($request->filled('brief') ? Fields::of($request->array('brief'), 'brief') : null);
 
-        return new JsonResponse(ShotReading::of(Planner::plan($this->shot($request, $rig, $draft)), $brief, $rig->recordedWidth()));
+        return $this->answer(ShotNotes::of(Planner::plan($this->shot($request, $rig, $draft)), $brief, $rig->recordedWidth()));
     }
 
     private function rig(PlanDraft $request): Rig

@@ -23,7 +23,7 @@ use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Larkspur\Flight\ResponseSheet;
 use Larkspur\Rig\Difference;
 use Larkspur\Rig\House;
-use Larkspur\Rig\Meaning;
+use Larkspur\Rig\SettingsEffect;
 use OpenApi\Attributes as OA;
 
 /** Rigs: what their numbers mean, what would be better, and how they became what they are. */
@@ -64,7 +64,7 @@ final class RigController extends Controller
         $this->authorize('view', $rig);
         $rig->load('model');
 
-        return new JsonResponse($read($rig, $rig->model, $request->string('mode')->toString(), $request->settings(), $request->drag(), $request->focal(), $request->float('distance_m', Meaning::LOOKED_AT), $request->cushion()));
+        return $this->answer($read($rig, $rig->model, $request->string('mode')->toString(), $request->settings(), $request->drag(), $request->focal(), $request->float('distance_m', SettingsEffect::LOOKED_AT), $request->cushion()));
     }
 
     #[OA\Post(path: '/rigs/{rig}/sheet', operationId: 'responseSheet', parameters: [new OA\Parameter(name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/RigDraft')), responses: [
@@ -76,7 +76,7 @@ final class RigController extends Controller
         $this->authorize('view', $rig);
         $sheet = $rig->load('model')->model->sheet()->setUp($request->settings() ?? $rig->document);
 
-        return new JsonResponse([...ResponseSheet::of($sheet, $request->string('mode')->toString()), 'hfov_deg' => $rig->camera['hfov_deg'], 'aspect' => $rig->camera['aspect']]);
+        return $this->answer([...ResponseSheet::of($sheet, $request->string('mode')->toString()), 'hfov_deg' => $rig->camera['hfov_deg'], 'aspect' => $rig->camera['aspect']]);
     }
 
     #[OA\Post(path: '/rigs/{rig}/advice', operationId: 'adviseRig', parameters: [new OA\Parameter(name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/AskAdvice')), responses: [
@@ -91,7 +91,7 @@ final class RigController extends Controller
         $shots->whereIn('id', $request->array('shots'))->orderBy('id');
         $house = $request->filled('house') ? House::from($request->string('house')->toString()) : ($rig->operator ?? $user)->housed();
 
-        return new JsonResponse($advise($rig->load(['model', 'operator']), $rig->model, $request->string('mode')->toString(), $shots->get(), $house, $request->settings(), $user->school));
+        return $this->answer($advise($rig->load(['model', 'operator']), $rig->model, $request->string('mode')->toString(), $shots->get(), $house, $request->settings(), $user->school));
     }
 
     #[OA\Post(path: '/rigs/{rig}/versions', operationId: 'saveRig', parameters: [new OA\Parameter(name: 'rig', description: 'the version that was worked on', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SaveRig')), responses: [
@@ -116,7 +116,7 @@ final class RigController extends Controller
     {
         $this->authorize('view', $rig);
 
-        return new JsonResponse($tell($rig));
+        return $this->answer($tell($rig));
     }
 
     #[OA\Get(path: '/rigs/{rig}/comparison', operationId: 'compareRigs', parameters: [
@@ -136,10 +136,10 @@ final class RigController extends Controller
         $side = static function (Rig $one) use ($read, $mode): array {
             $one->load(['model', 'operator', 'author']);
 
-            return ['rig' => new RigResource($one), 'reading' => $read($one, $one->model, $mode, null, null, null, Meaning::LOOKED_AT)];
+            return ['rig' => new RigResource($one), 'reading' => $read($one, $one->model, $mode, null, null, null, SettingsEffect::LOOKED_AT)];
         };
 
-        return new JsonResponse([
+        return $this->answer([
             'one' => $side($rig), 'other' => $side($other),
             // Bare numbers of two craft say nothing beside each other; their curves and rates do.
             'same_craft' => $rig->craft_id === $other->craft_id,

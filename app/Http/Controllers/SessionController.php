@@ -40,7 +40,7 @@ final class SessionController extends Controller
             $request->session()->regenerateToken();
         }
 
-        return new JsonResponse(null, 204);
+        return $this->answer(null, 204);
     }
 
     #[OA\Get(path: '/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: '#/components/schemas/User'))])]

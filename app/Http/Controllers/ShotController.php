@@ -21,6 +21,7 @@ use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Refusal;
@@ -93,7 +94,7 @@ final class ShotController extends Controller
         $this->authorize('update', $shot);
         $takes = $shot->takes()->count();
         if ($takes > 0) {
-            throw new Refusal(sprintf('It was flown: %d takes are judged against it.', $takes), 'shot', 'a shot without takes');
+            throw new Refusal(Fact::of('shot.was-flown', takes: $takes), 'shot', Fact::of('expected.shot-without-takes'));
         }
         $shot->delete();
 
@@ -122,7 +123,7 @@ final class ShotController extends Controller
     {
         $this->authorize('view', $shot);
 
-        return new JsonResponse($compare($shot));
+        return $this->answer($compare($shot));
     }
 
     private function fill(Shot $shot, SaveShot $request, DraftShot $draft): void

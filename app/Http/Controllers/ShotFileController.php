@@ -9,6 +9,9 @@ use App\Actions\MakePdf;
 use App\Http\Resources\ShotResource;
 use App\Models\Rig;
 use App\Models\Shot;
+use App\Spoken;
+use Documents\Plan\PlanDocument;
+use Documents\Wire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -16,14 +19,15 @@ use Illuminate\Support\Str;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
-use Larkspur\Choreography\TakeAlong\CueVtt;
-use Larkspur\Choreography\TakeAlong\ShotGeoJson;
-use Larkspur\Choreography\TakeAlong\ShotGpx;
-use Larkspur\Choreography\TakeAlong\ShotKml;
-use Larkspur\Choreography\TakeAlong\ThumbSheetCsv;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\FlightDay\Batteries;
 use Larkspur\FlightDay\Cautions;
+use Larkspur\TakeAlong\CueVtt;
+use Larkspur\TakeAlong\ShotGeoJson;
+use Larkspur\TakeAlong\ShotGpx;
+use Larkspur\TakeAlong\ShotKml;
+use Larkspur\TakeAlong\ThumbSheetCsv;
 use OpenApi\Attributes as OA;
 
 /** Shots on paper and as files in open formats. */
@@ -41,12 +45,13 @@ final class ShotFileController extends Controller
         $this->authorize('view', $shot);
         $shot->load(['site', 'rig', 'operator.school']);
         $plan = Planner::plan($shot->planned());
+        $speaker = Spoken::to($plan->shot->sticks);
         $text = match ($format) {
             'geojson' => ShotGeoJson::ofPlan($plan, $shot->title),
             'kml' => ShotKml::of($plan, $shot->title),
             'gpx' => ShotGpx::of($plan),
-            'csv' => ThumbSheetCsv::of($plan),
-            'vtt' => CueVtt::of($plan, $shot->title),
+            'csv' => ThumbSheetCsv::of($plan, $speaker->say(...)),
+            'vtt' => CueVtt::of($plan, $shot->title, $speaker->say(...)),
             default => json_encode(['title' => $shot->title, ...$plan->shot->toArray(), 'subjects' => $shot->site->subjects, 'brief' => $shot->brief()->toArray()], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n",
         };
 
@@ -61,7 +66,11 @@ final class ShotFileController extends Controller
         $this->authorize('view', $shot);
         $shot->load(['site', 'rig.model', 'operator.school']);
         $plan = Planner::plan($shot->planned());
-        $values = ['shot' => $shot, 'plan' => $plan->toArray(10), 'cautions' => self::cautions($shot, $plan), 'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y')];
+        $speaker = Spoken::to($plan->shot->sticks);
+        $values = [
+            'shot' => $shot, 'plan' => Wire::document(PlanDocument::of($plan, 10), $speaker), 'cautions' => array_map($speaker->say(...), self::cautions($shot, $plan)),
+            'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y'),
+        ];
 
         return new Response($pdf->onOnePage('print.shot-card', $values, 'A5'), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($shot).'.pdf"']);
     }
@@ -83,11 +92,11 @@ final class ShotFileController extends Controller
     /**
      * The three things to take care of: what the plan itself says first, then what its site and its way ask.
      *
-     * @return list<string>
+     * @return list<Fact>
      */
     private static function cautions(Shot $shot, Plan $plan): array
     {
-        $own = array_map(static fn (Finding $finding): string => $finding->text, array_filter($plan->findings, static fn (Finding $finding): bool => $finding->state !== Finding::OK));
+        $own = array_map(static fn (Finding $finding): Fact => $finding->text, array_filter($plan->findings, static fn (Finding $finding): bool => $finding->state !== Finding::OK));
         $asked = array_column(Cautions::of($plan->shot->site, [$shot->id => ['title' => $shot->title, 'plan' => $plan]], new Batteries(1, $plan->shot->rig->batteryMinutes)), 'text', 'id');
         // Whose air and whose land are asked for every day; what this shot asks comes before.
         $always = array_intersect_key($asked, ['airspace' => 1, 'owner' => 1, 'aircraft' => 1]);

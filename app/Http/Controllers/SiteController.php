@@ -17,16 +17,18 @@ use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
-use Larkspur\Choreography\TakeAlong\ShotGeoJson;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
 use Larkspur\Refusal;
 use Larkspur\Site\GeoJsonSiteReader;
+use Larkspur\Site\Ground;
 use Larkspur\Site\KmlSiteReader;
 use Larkspur\Site\Outline;
 use Larkspur\Site\Site as SiteSheet;
+use Larkspur\TakeAlong\ShotGeoJson;
 use OpenApi\Attributes as OA;
 
 /** Where a shot is planned: the school's sites, drawn or imported. */
@@ -86,7 +88,7 @@ final class SiteController extends Controller
         $shots = Shot::query()->where('site_id', $site->id)->count();
         $days = FlightDay::query()->where('site_id', $site->id)->count();
         if ($shots + $days > 0) {
-            throw new Refusal(sprintf('It is used: %d shots are planned and %d days are flown here.', $shots, $days), 'site', 'a site that nothing is planned at');
+            throw new Refusal(Fact::of('site.is-used', shots: $shots, days: $days), 'site', Fact::of('expected.unused-site'));
         }
         $site->delete();
 
@@ -99,11 +101,12 @@ final class SiteController extends Controller
     public function reading(Request $request): JsonResponse
     {
         $document = $request->json()->all();
-        $home = self::movedHome(Fields::of($document, 'document'));
+        $takeOff = self::takeOff(Fields::of($document, 'document'));
+        $moved = ['home' => $takeOff === null ? null : self::frame($document)->geoPoint($takeOff)->toArray(), 'take_off_up_m' => round($takeOff->up ?? 0.0, 2)];
         try {
             $sheet = SiteSheet::read(Fields::of($document, 'document'));
         } catch (Refusal $refusal) {
-            return new JsonResponse(['fault' => ['place' => $refusal->place, 'message' => $refusal->getMessage(), 'expected' => $refusal->expected, 'repair' => self::repair($document, $refusal->place)], 'ground' => [], 'home' => $home]);
+            return $this->answer(['fault' => ['place' => $refusal->place, 'message' => $refusal->fact, 'expected' => $refusal->expected ?? '', 'repair' => self::repair($document, $refusal->place)], 'ground' => [], ...$moved]);
         }
         $ground = [];
         for ($east = -300; $east <= 300; $east += 25) {
@@ -112,23 +115,26 @@ final class SiteController extends Controller
             }
         }
 
-        return new JsonResponse(['fault' => null, 'ground' => $sheet->ground === null ? [] : $ground, 'home' => $home]);
+        return $this->answer(['fault' => null, 'ground' => $sheet->ground === null ? [] : $ground, ...$moved]);
     }
 
-    /**
-     * Where take-off lies on earth once it is put somewhere else on the drawing; null where it stays.
-     *
-     * @return ?array{lat: float, lon: float, alt_m: float}
-     */
-    private static function movedHome(Fields $document): ?array
+    /** Where take-off is put on the drawing, on the ground there; null where it stays. */
+    private static function takeOff(Fields $document): ?Position
     {
         $to = $document->groupOrNull('take_off');
         if ($to === null) {
             return null;
         }
-        $frame = new LocalFrame(GeoPoint::read($document->group('home')));
+        $lies = $document->groupOrNull('ground');
+        [$east, $north] = [$to->number('east_m', -5000, 5000, 'm'), $to->number('north_m', -5000, 5000, 'm')];
 
-        return $frame->geoPoint(new Position($to->number('east_m', -5000, 5000, 'm'), $to->number('north_m', -5000, 5000, 'm'), $to->numberOrNull('up_m', -500, 500, 'm') ?? 0.0))->toArray();
+        return new Position($east, $north, $lies === null ? 0.0 : Ground::read($lies)->at($east, $north));
+    }
+
+    /** @param  array<array-key, mixed>  $document */
+    private static function frame(array $document): LocalFrame
+    {
+        return new LocalFrame(GeoPoint::read(Fields::of($document, 'document')->group('home')));
     }
 
     /**
@@ -165,7 +171,7 @@ final class SiteController extends Controller
         $isXml = str_starts_with(ltrim($text, "\u{FEFF} \n\r\t"), '<');
         $import = $isXml ? KmlSiteReader::read($this->stream($file), $home) : GeoJsonSiteReader::read($text, $home);
 
-        return new JsonResponse($import->toArray());
+        return $this->answer($import->toArray());
     }
 
     /** @return resource */
@@ -173,7 +179,7 @@ final class SiteController extends Controller
     {
         $stream = fopen($file->getRealPath(), 'r');
 
-        return $stream === false ? throw new Refusal('The file could not be opened.', 'file', 'a KML file') : $stream;
+        return $stream === false ? throw new Refusal(Fact::of('file.not-opened'), 'file', Fact::of('expected.kml-file')) : $stream;
     }
 
     #[OA\Get(path: '/sites/{site}/file', operationId: 'siteFile', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [

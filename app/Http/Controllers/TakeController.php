@@ -17,7 +17,8 @@ use App\Models\Take;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Storage;
-use Larkspur\Rig\BobIndex;
+use Larkspur\Telemetry\Analysis\BobIndex;
+use Larkspur\Telemetry\Formats;
 use Larkspur\Training\Trend;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -40,7 +41,7 @@ final class TakeController extends Controller
     {
         $page = $this->listed($request)->with(['operator', 'shot'])->withCount('comments')->cursorPaginate(self::PAGE);
 
-        return new JsonResponse(['takes' => TakeResource::collection($page->items()), 'next' => $page->nextCursor()?->encode()]);
+        return $this->answer(['takes' => TakeResource::collection($page->items()), 'next' => $page->nextCursor()?->encode()]);
     }
 
     #[OA\Get(path: '/trend', operationId: 'trend', parameters: [
@@ -62,7 +63,7 @@ final class TakeController extends Controller
             ];
         }
 
-        return new JsonResponse($trends);
+        return $this->answer($trends);
     }
 
     #[OA\Get(path: '/takes/{take}', operationId: 'take', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
@@ -84,7 +85,7 @@ final class TakeController extends Controller
     {
         $this->authorize('view', $take);
 
-        return new JsonResponse(BobIndex::of($take->load('log')->log->read()->between($take->from_s, $take->to_s))->toArray());
+        return $this->answer(BobIndex::of($take->load('log')->log->read()->between($take->from_s, $take->to_s))->toArray());
     }
 
     #[OA\Get(path: '/takes/{take}/replay', operationId: 'replay', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
@@ -94,17 +95,19 @@ final class TakeController extends Controller
     {
         $this->authorize('view', $take);
 
-        return new JsonResponse($replay($take->load(['operator.school', 'shot.site', 'shot.rig', 'shot.operator.school', 'log', 'judgement'])));
+        return $this->answer($replay($take->load(['operator.school', 'shot.site', 'shot.rig', 'shot.operator.school', 'log', 'judgement'])));
     }
 
     #[OA\Get(path: '/takes/{take}/log', operationId: 'takeLog', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'The log, byte for byte', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string'))),
+        new OA\Response(response: 200, description: 'The log, byte for byte', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
     ])]
     public function log(Take $take): StreamedResponse
     {
         $this->authorize('view', $take);
 
-        return Storage::download($take->load('log')->log->path(), $take->log->file_name, ['Content-Type' => 'text/csv; charset=utf-8']);
+        $log = $take->load('log')->log;
+
+        return Storage::download($log->path(), $log->file_name, ['Content-Type' => Formats::mediaType($log->file_name)]);
     }
 
     #[OA\Patch(path: '/takes/{take}', operationId: 'decide', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['decision'], properties: [new OA\Property(property: 'decision', type: 'string', enum: ['keep', 'drop'], nullable: true)], type: 'object')), responses: [

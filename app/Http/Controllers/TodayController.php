@@ -11,6 +11,7 @@ use App\Models\Comment;
 use App\Models\Shot;
 use App\Models\Take;
 use App\Models\User;
+use Documents\Training\AdviceDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -28,8 +29,8 @@ final class TodayController extends Controller
         $shot = Shot::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
             ->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at')->first();
 
-        return new JsonResponse([
-            'advice' => $user->isTrainer() ? null : $advise($user, now())->toArray(),
+        return $this->answer([
+            'advice' => $user->isTrainer() ? null : AdviceDocument::of($advise($user, now())),
             'class' => $user->isTrainer() ? $this->classAdvice($advise) : [],
             'takes' => TakeResource::collection($takes),
             'shot' => $shot === null ? null : new ShotResource($shot),
@@ -50,15 +51,15 @@ final class TodayController extends Controller
             $operators[] = ['id' => $operator->id, 'name' => $operator->name, 'takes' => (int) ($counts[$operator->id] ?? 0)];
         }
 
-        return new JsonResponse($operators);
+        return $this->answer($operators);
     }
 
-    /** @return list<array{operator: array{id: int, name: string}, advice: array<string, mixed>}> */
+    /** @return list<array{operator: array{id: int, name: string}, advice: AdviceDocument}> */
     private function classAdvice(AdviseOperator $advise): array
     {
         $class = [];
         foreach ($this->class() as $operator) {
-            $class[] = ['operator' => ['id' => $operator->id, 'name' => $operator->name], 'advice' => $advise($operator, now())->toArray()];
+            $class[] = ['operator' => ['id' => $operator->id, 'name' => $operator->name], 'advice' => AdviceDocument::of($advise($operator, now()))];
         }
 
         return $class;

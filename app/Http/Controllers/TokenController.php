@@ -16,6 +16,6 @@ final class TokenController extends Controller
     ])]
     public function store(NameToken $request): JsonResponse
     {
-        return new JsonResponse(['token' => $this->user($request)->createToken($request->string('name')->toString())->plainTextToken], 201);
+        return $this->answer(['token' => $this->user($request)->createToken($request->string('name')->toString())->plainTextToken], 201);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Models\ColumnMapping;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 use Larkspur\Telemetry\ColumnMapping as Mapping;
@@ -35,7 +36,7 @@ final class StepTestRequest extends FormRequest
     {
         $file = $this->file('log');
         if (! $file instanceof UploadedFile || ($stream = fopen($file->getPathname(), 'rb')) === false) {
-            throw new Refusal('The log did not arrive.', 'log', 'the file to be sent again');
+            throw new Refusal(Fact::of('import.not-arrived'), 'log', Fact::of('expected.file-sent-again'));
         }
         try {
             return Formats::reader($file->getClientOriginalName())->read($stream);

@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\Comment;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /**
@@ -21,7 +20,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'author', type: 'string'),
     new OA\Property(property: 'said_at', type: 'string'),
 ], type: 'object')]
-class CommentResource extends JsonResource
+class CommentResource extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array

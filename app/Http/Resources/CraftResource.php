@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\Craft;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /**
@@ -20,7 +19,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'measured', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/StepFit'))),
     new OA\Property(property: 'mine', description: 'whether you may change it', type: 'boolean'),
 ], type: 'object')]
-class CraftResource extends JsonResource
+class CraftResource extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array

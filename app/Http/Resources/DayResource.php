@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\FlightDay;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /**
@@ -19,7 +18,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'operator', ref: '#/components/schemas/Person'), new OA\Property(property: 'site_id', type: 'integer'), new OA\Property(property: 'site', type: 'string'),
     new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'shots', type: 'integer'),
 ], type: 'object')]
-class DayResource extends JsonResource
+class DayResource extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array

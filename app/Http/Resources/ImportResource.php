@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\Import;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use Larkspur\Move\Catalogue;
 use Larkspur\Telemetry\ColumnMapping as Mapping;
 use OpenApi\Attributes as OA;
@@ -31,11 +30,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'unsure', description: 'takes whose move the log does not tell', type: 'array', items: new OA\Items(ref: '#/components/schemas/UnsureTake')),
     new OA\Property(property: 'columns', ref: '#/components/schemas/ColumnQuestion', description: 'what has to be confirmed before it can be read', nullable: true),
 ], type: 'object')]
-class ImportResource extends JsonResource
+class ImportResource extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
+        $outcome = $this->speaker()->saidThroughout($this->outcome);
+
         return [
             'id' => $this->id,
             'file_name' => $this->file_name,
@@ -43,16 +44,16 @@ class ImportResource extends JsonResource
             'state' => $this->state,
             'bytes' => $this->bytes,
             'bytes_read' => $this->bytes_read,
-            'message' => $this->outcome['message'] ?? '',
-            'place' => $this->outcome['place'] ?? '',
-            'expected' => $this->outcome['expected'] ?? '',
-            'notes' => $this->outcome['notes'] ?? [],
-            'takes' => $this->outcome['takes'] ?? [],
+            'message' => $outcome['message'] ?? '',
+            'place' => $outcome['place'] ?? '',
+            'expected' => $outcome['expected'] ?? '',
+            'notes' => $outcome['notes'] ?? [],
+            'takes' => $outcome['takes'] ?? [],
             'unsure' => array_map(static fn (array $one): array => [
                 ...$one, 'candidates' => array_map(static fn (string $move): array => ['id' => $move, 'name' => Catalogue::nameOf($move)], $one['candidates']),
-            ], $this->outcome['unsure'] ?? []),
+            ], $outcome['unsure'] ?? []),
             'columns' => $this->state !== Import::COLUMNS ? null : [
-                'headers' => $this->outcome['headers'] ?? [], 'guess' => (object) ($this->outcome['guess']['columns'] ?? []),
+                'headers' => $outcome['headers'] ?? [], 'guess' => (object) ($outcome['guess']['columns'] ?? []),
                 'quantities' => Mapping::quantities(),
             ],
         ];

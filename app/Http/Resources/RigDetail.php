@@ -7,7 +7,6 @@ namespace App\Http\Resources;
 use App\Actions\ReadRig;
 use App\Models\Rig;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /**
@@ -25,7 +24,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'convention', type: 'string'),
     new OA\Property(property: 'mine', description: 'whether you may save it as it is owned', type: 'boolean'),
 ], type: 'object')]
-class RigDetail extends JsonResource
+class RigDetail extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array

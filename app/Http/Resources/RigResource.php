@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\Rig;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /**
@@ -23,7 +22,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'operator_id', type: 'integer', nullable: true),
     new OA\Property(property: 'camera', ref: '#/components/schemas/RigCamera'),
 ], type: 'object')]
-class RigResource extends JsonResource
+class RigResource extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array

@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\Shot;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /**
@@ -33,7 +32,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'takes', type: 'integer'),
     new OA\Property(property: 'updated_at', type: 'string'),
 ], type: 'object')]
-class ShotResource extends JsonResource
+class ShotResource extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array

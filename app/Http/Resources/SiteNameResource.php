@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\Site;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /**
@@ -18,7 +17,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'integer'), new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'about', type: 'string'), new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'subjects', description: 'how many things can be filmed there', type: 'integer'),
 ], type: 'object')]
-class SiteNameResource extends JsonResource
+class SiteNameResource extends Resource
 {
     /** @return array{id: int, name: string, about: string, version: int, subjects: int} */
     public function toArray(Request $request): array

@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\Site;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
@@ -25,7 +24,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'document', ref: '#/components/schemas/SiteDocument'),
     new OA\Property(property: 'subjects', type: 'array', items: new OA\Items(ref: '#/components/schemas/SiteSubject')),
 ], type: 'object')]
-class SiteResource extends JsonResource
+class SiteResource extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array

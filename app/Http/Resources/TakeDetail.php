@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Spoken;
 use Illuminate\Http\Request;
+use Larkspur\Controls\StickMode;
 use OpenApi\Attributes as OA;
 
 /** A take with its whole judgement, for the debrief. */
@@ -29,12 +31,25 @@ final class TakeDetail extends TakeResource
     {
         return [
             ...parent::toArray($request),
-            'judgement' => $this->judgement === null ? null : [...$this->judgement->document, 'intent' => WrittenIntent::of($this->judgement->document['intent'] ?? [])],
-            'log' => ['file_name' => $this->log->file_name, 'source' => $this->log->source, 'samples' => $this->log->samples, 'rate_hz' => $this->log->rate_hz, 'notes' => $this->log->notes],
+            'judgement' => $this->judgement === null ? null : $this->judged($this->judgement->document),
+            'log' => ['file_name' => $this->log->file_name, 'source' => $this->log->source, 'samples' => $this->log->samples, 'rate_hz' => $this->log->rate_hz, 'notes' => $this->speaker()->saidThroughout($this->log->notes)],
             'craft' => $this->rig->craft ?? '',
             'rig_version' => $this->rig?->version,
             'site_id' => $this->shot?->site_id,
             'said' => CommentResource::collection($this->comments->sortBy('at_s')->values()),
         ];
+    }
+
+    /**
+     * The judgement as it was kept, said to whoever reads it, of the thumbs of whoever flew.
+     *
+     * @param  array<string, mixed>  $kept
+     * @return array<string, mixed>
+     */
+    private function judged(array $kept): array
+    {
+        $said = Spoken::to(StickMode::from($this->operator->stick_mode))->saidThroughout($kept);
+
+        return [...$said, 'intent' => WrittenIntent::of($kept['intent'] ?? [])];
     }
 }

@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\Take;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use Larkspur\Move\Catalogue;
 use OpenApi\Attributes as OA;
 
@@ -35,7 +34,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'automated', description: 'flown by automation for the most part; no credit to the hands', type: 'boolean'),
     new OA\Property(property: 'comments', type: 'integer'),
 ], type: 'object')]
-class TakeResource extends JsonResource
+class TakeResource extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
@@ -49,8 +48,8 @@ class TakeResource extends JsonResource
             'mode' => $this->mode,
             'direction' => $this->direction,
             'flown_at' => $this->flown_at->toIso8601String(),
-            'from_s' => $this->from_s,
-            'to_s' => $this->to_s,
+            'from_s' => round($this->from_s, 1),
+            'to_s' => round($this->to_s, 1),
             'score' => $this->score,
             'uncertainty' => $this->uncertainty,
             'facets' => $this->only(Take::FACETS),

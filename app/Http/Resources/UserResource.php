@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Models\User;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /**
@@ -29,7 +28,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'units', type: 'string', enum: ['metric', 'feet']),
     new OA\Property(property: 'theme', type: 'string', enum: ['light', 'dark', 'field']),
 ], type: 'object')]
-class UserResource extends JsonResource
+class UserResource extends Resource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Climb to the ceiling: straight up to the local legal height, once round, and down again. */
@@ -18,16 +18,7 @@ final readonly class CeilingClimb extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'ceiling-climb', 'Climb to the ceiling', Group::Drill, 2, 'climb* turn*', ['hover-and-turn'],
-            does: 'Up to the local limit, once round to look, and down.',
-            clean: 'Straight up, stops below the limit, straight down.',
-            faults: [
-                'leak' => 'A climbing thumb that turns.',
-                'uneven' => 'One press up, held.',
-            ],
-            caution: 'Ask your authority for the height that applies here; it counts above ground, not above take-off.',
-        );
+        return new About('ceiling-climb', Group::Drill, 2, 'climb* turn*', ['hover-and-turn'], faults: ['leak', 'uneven'], caution: true);
     }
 
     public function parameters(): array

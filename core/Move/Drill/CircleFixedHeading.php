@@ -6,15 +6,15 @@ namespace Larkspur\Move\Drill;
 
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\MovePlan;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Stance;
-use Larkspur\Move\Stroke;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
+use Larkspur\Move\Shape\Stance;
+use Larkspur\Move\Timing\Stroke;
 use Larkspur\Rig\ModeTune;
 
 /** Circle, one heading: the right thumb swept round, the lens facing one way throughout. */
@@ -22,15 +22,7 @@ final readonly class CircleFixedHeading extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'circle-fixed-heading', 'Circle, one heading', Group::Drill, 2, 'run* slide*', ['square-fixed-heading'],
-            does: 'The right thumb swept round its gate; the lens faces one way.',
-            clean: 'One diameter, one pace, the heading untouched.',
-            faults: [
-                'uneven' => 'The thumb goes round at one depth.',
-                'leak' => 'The left thumb rests.',
-            ],
-        );
+        return new About('circle-fixed-heading', Group::Drill, 2, 'run* slide*', ['square-fixed-heading'], faults: ['uneven', 'leak']);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Close to an object: slowly up to it, stay, and back off. */
@@ -18,16 +18,7 @@ final readonly class CloseToObject extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'close-to-object', 'Close to an object', Group::Drill, 4, 'run*', ['slowest-line', 'nose-in-bay'],
-            does: 'Up to something, stay, and away.',
-            clean: 'The distance reached, held, and left without a touch.',
-            faults: [
-                'kick' => 'The last metre at a quarter of the pace.',
-                'drift' => 'Watch one stone on it and keep it there.',
-            ],
-            caution: 'Obstacle sensing may have to be off, which is no lesson for a beginner.',
-        );
+        return new About('close-to-object', Group::Drill, 4, 'run*', ['slowest-line', 'nose-in-bay'], faults: ['kick', 'drift'], caution: true);
     }
 
     public function parameters(): array

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Drill;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Pace;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Stance;
-use Larkspur\Move\Stroke;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
+use Larkspur\Move\Shape\Stance;
+use Larkspur\Move\Timing\Pace;
+use Larkspur\Move\Timing\Stroke;
 use Larkspur\Rig\ModeTune;
 
 /**
@@ -24,15 +24,7 @@ final readonly class CoordinatedCircle extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'coordinated-circle', 'Coordinated circle', Group::Drill, 2, 'run+ > turn±', ['out-and-back'],
-            does: 'The nose runs along the path; more turn draws it tighter, less lets it out.',
-            clean: 'One pace throughout; each lap as round as the last.',
-            faults: [
-                'uneven' => 'Momentum first, then turn; then both rest.',
-                'bobbing' => 'The turning thumb must not climb.',
-            ],
-        );
+        return new About('coordinated-circle', Group::Drill, 2, 'run+ > turn±', ['out-and-back'], faults: ['uneven', 'bobbing']);
     }
 
     public function parameters(): array

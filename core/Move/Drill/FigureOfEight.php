@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Drill;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Stance;
-use Larkspur\Move\Stroke;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
+use Larkspur\Move\Shape\Stance;
+use Larkspur\Move\Timing\Pace;
+use Larkspur\Move\Timing\Stroke;
 use Larkspur\Rig\ModeTune;
 
 /**
@@ -26,16 +26,7 @@ final readonly class FigureOfEight extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'figure-of-eight', 'Figure of eight', Group::Drill, 3, 'run+ > turn*', ['coordinated-circle'],
-            does: 'Two loops, one each way, with a straight crossing between them.',
-            clean: 'The crossing repeats on one spot, loops equal, pace and height steady.',
-            faults: [
-                'off-mark' => 'Four fifths of the circle, then straight: look at the crossing early.',
-                'uneven' => 'The pace is set once.',
-                'bobbing' => 'The turning thumb must not climb.',
-            ],
-        );
+        return new About('figure-of-eight', Group::Drill, 3, 'run+ > turn*', ['coordinated-circle'], faults: ['off-mark', 'uneven', 'bobbing']);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Hover at eye level: nothing is pressed; look and listen before every flight. */
@@ -18,14 +18,7 @@ final readonly class Hover extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'hover', 'Hover at eye level', Group::Drill, 1, '', [],
-            does: 'Shows whether the craft is locked to one spot before anything is flown.',
-            clean: 'Ten to fifteen seconds without drift, and the sound it always has.',
-            faults: [
-                'drift' => 'If it drifts, land and calibrate; do not fly on.',
-            ],
-        );
+        return new About('hover', Group::Drill, 1, '', [], faults: ['drift']);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Hover and turn: left to ten o’clock, right to two o’clock, back, then one full turn each way. */
@@ -18,15 +18,7 @@ final readonly class HoverAndTurn extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'hover-and-turn', 'Hover and turn', Group::Drill, 1, 'turn*', ['hover'],
-            does: 'The left thumb alone: to ten o’clock, to two o’clock, and once round each way.',
-            clean: 'No drift, no climb; each stop on its mark.',
-            faults: [
-                'leak' => 'The thumb climbs as it turns: keep it on its level.',
-                'off-mark' => 'Begin to stop a hand’s width before the mark.',
-            ],
-        );
+        return new About('hover-and-turn', Group::Drill, 1, 'turn*', ['hover'], faults: ['leak', 'off-mark']);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Indoor tour: along rooms and round their corners at walking pace, at the height of the eyes. */
@@ -18,17 +18,7 @@ final readonly class IndoorTour extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'indoor-tour', 'Indoor tour', Group::Drill, 4, 'run+ turn*', ['speed-by-pitch', 'square-with-turns'],
-            does: 'A person walking through rooms, seen from inside.',
-            clean: 'No hop, no hurried turn, the middle of every door.',
-            faults: [
-                'throttle-bounce' => 'Hops can’t be taken out later: pace from the right thumb only.',
-                'kick' => 'Turn as slowly as a head turns.',
-                'off-mark' => 'Line up before the door.',
-            ],
-            caution: 'Guards on, doors held open, nobody in the way.',
-        );
+        return new About('indoor-tour', Group::Drill, 4, 'run+ turn*', ['speed-by-pitch', 'square-with-turns'], faults: ['throttle-bounce', 'kick', 'off-mark'], caution: true);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Landing: home, tail toward you, and straight down onto the mark. */
@@ -18,15 +18,7 @@ final readonly class Landing extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'landing', 'Landing', Group::Drill, 1, 'run+ climb-', ['hover'],
-            does: 'Home with the lens away from you, and down on the mark.',
-            clean: 'Tail toward you, over the mark, straight down.',
-            faults: [
-                'off-mark' => 'Stop over the mark, breathe, then sink.',
-                'bobbing' => 'One press down, held to the ground.',
-            ],
-        );
+        return new About('landing', Group::Drill, 1, 'run+ climb-', ['hover'], faults: ['off-mark', 'bobbing']);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Without positioning: hold a spot while the craft does not; where positioning can’t be switched off, indoors. */
@@ -18,16 +18,7 @@ final readonly class NoPositioning extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'no-positioning', 'Without positioning', Group::Drill, 5, '', ['square-with-turns', 'close-to-object'],
-            does: 'The craft no longer holds its place; the thumbs do.',
-            clean: 'It stays within arm’s reach of its spot for twenty seconds.',
-            faults: [
-                'drift' => 'Answer the motion, not the place.',
-                'kick' => 'Half as much, twice as early.',
-            ],
-            caution: 'Trained hands only, indoors or in a large empty place.',
-        );
+        return new About('no-positioning', Group::Drill, 5, '', ['square-with-turns', 'close-to-object'], faults: ['drift', 'kick'], caution: true);
     }
 
     public function parameters(): array

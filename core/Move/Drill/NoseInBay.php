@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Nose-in, reverse into a bay: facing you, back into a bay, out, across, and into the next. */
@@ -18,16 +18,7 @@ final readonly class NoseInBay extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'nose-in-bay', 'Nose-in, reverse into a bay', Group::Drill, 3, 'run* slide*', ['out-and-back', 'figure-of-eight'],
-            does: 'Backward into a small bay, out again, and the other side.',
-            clean: 'Touches nothing; no wrong-way correction.',
-            faults: [
-                'wrong-way' => 'Nose-in: think of the nose, not of the screen.',
-                'leak' => 'Straight in, straight out.',
-                'kick' => 'Small and late.',
-            ],
-        );
+        return new About('nose-in-bay', Group::Drill, 3, 'run* slide*', ['out-and-back', 'figure-of-eight'], faults: ['wrong-way', 'leak', 'kick']);
     }
 
     public function parameters(): array

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Stance;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
+use Larkspur\Move\Shape\Stance;
 use Larkspur\Rig\ModeTune;
 
 /** Out, turn, back, land: away, half a turn, home with the nose toward you, and down. */
@@ -19,15 +19,7 @@ final readonly class OutAndBack extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'out-and-back', 'Out, turn, back, land', Group::Drill, 2, 'run+ turn* climb-', ['hover-and-turn'],
-            does: 'Away, half a turn, home nose-in, down.',
-            clean: 'The way home lies on the way out; no wrong correction.',
-            faults: [
-                'wrong-way' => 'Nose-in, left is right: push where the nose should go.',
-                'off-mark' => 'Line up before you run.',
-            ],
-        );
+        return new About('out-and-back', Group::Drill, 2, 'run+ turn* climb-', ['hover-and-turn'], faults: ['wrong-way', 'off-mark']);
     }
 
     public function parameters(): array

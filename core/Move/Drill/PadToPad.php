@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Pad to pad: take off, cross at eye level, land on the other mark; there and back. */
@@ -18,15 +18,7 @@ final readonly class PadToPad extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'pad-to-pad', 'Pad to pad', Group::Drill, 1, 'climb* run*', ['hover'],
-            does: 'Up, across at eye level, down on the other mark, and home again.',
-            clean: 'Touches down on the mark, each time.',
-            faults: [
-                'off-mark' => 'Be over the mark before you sink, not while.',
-                'bobbing' => 'One press up, one press down.',
-            ],
-        );
+        return new About('pad-to-pad', Group::Drill, 1, 'climb* run*', ['hover'], faults: ['off-mark', 'bobbing']);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Pure axes: twelve, six, three and nine o’clock on each stick in turn, each out and back. */
@@ -18,14 +18,7 @@ final readonly class PureAxis extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'pure-axis', 'Pure axes', Group::Drill, 1, 'climb* turn* run* slide*', ['return-to-centre'],
-            does: 'Twelve, three, six and nine on each stick, nothing in between.',
-            clean: 'No leak: ahead is ahead, up is up.',
-            faults: [
-                'leak' => 'A thumb at eleven gives half a share sideways: find the true twelve.',
-            ],
-        );
+        return new About('pure-axis', Group::Drill, 1, 'climb* turn* run* slide*', ['return-to-centre'], faults: ['leak']);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Return home: up to the return height, home, the lens down for the last part, and down onto the mark. */
@@ -18,16 +18,7 @@ final readonly class ReturnHome extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'return-home', 'Return home', Group::Drill, 2, 'climb* run+ (tilt*)', ['ceiling-climb'],
-            does: 'What the craft does by itself when the link is lost, flown by hand once.',
-            clean: 'Up first, then home, then down on the mark.',
-            faults: [
-                'off-mark' => 'Over the mark before you sink.',
-                'leak' => 'Home on one axis.',
-            ],
-            caution: 'The return height stands above the tallest thing on the way, wires included.',
-        );
+        return new About('return-home', Group::Drill, 2, 'climb* run+ (tilt*)', ['ceiling-climb'], faults: ['off-mark', 'leak'], caution: true);
     }
 
     public function parameters(): array

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Drill;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Return to centre: one axis out slowly and back slowly, both ways, the finger on it throughout. */
@@ -19,15 +19,7 @@ final readonly class ReturnToCentre extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'return-to-centre', 'Return to centre', Group::Drill, 1, '(climb*) (turn*) (run*) (slide*) (tilt*)', [],
-            does: 'One finger out and back, the thumb never off the stick.',
-            clean: 'Back as slowly as out; no spring.',
-            faults: [
-                'flick-stop' => 'The spring must never do it.',
-                'leak' => 'One axis, nothing beside it.',
-            ],
-        );
+        return new About('return-to-centre', Group::Drill, 1, '(climb*) (turn*) (run*) (slide*) (tilt*)', [], faults: ['flick-stop', 'leak']);
     }
 
     public function parameters(): array

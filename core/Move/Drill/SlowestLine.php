@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Slowest straight line: ahead as slowly as the craft will go. */
@@ -18,15 +18,7 @@ final readonly class SlowestLine extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'slowest-line', 'Slowest straight line', Group::Drill, 1, 'run+', ['hover'],
-            does: 'The finest press of one thumb, held.',
-            clean: 'As slow as the craft will go, dead straight, no surge.',
-            faults: [
-                'uneven' => 'Brace the thumb on the rim of the gate.',
-                'leak' => 'Look along the line you fly.',
-            ],
-        );
+        return new About('slowest-line', Group::Drill, 1, 'run+', ['hover'], faults: ['uneven', 'leak']);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Speed by pitch: two runs at two paces at one height; the throttle must not be what makes the pace. */
@@ -18,16 +18,7 @@ final readonly class SpeedByPitch extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'speed-by-pitch', 'Speed by pitch', Group::Drill, 3, 'run*', ['hover'],
-            does: 'A small ducted craft made quicker and slower with its nose, not with its throttle.',
-            clean: 'The height does not move while the pace does.',
-            faults: [
-                'throttle-bounce' => 'The left thumb rests: pace comes from the right one.',
-                'uneven' => 'Lean it, do not poke it.',
-            ],
-            caution: 'Guards on, and only with people who know what you do.',
-        );
+        return new About('speed-by-pitch', Group::Drill, 3, 'run*', ['hover'], faults: ['throttle-bounce', 'uneven'], caution: true);
     }
 
     public function parameters(): array

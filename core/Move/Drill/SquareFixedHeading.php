@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Stance;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
+use Larkspur\Move\Shape\Stance;
 use Larkspur\Rig\ModeTune;
 
 /** Square, one heading: ahead, sideways, back, sideways; the lens faces one way throughout. */
@@ -19,15 +19,7 @@ final readonly class SquareFixedHeading extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'square-fixed-heading', 'Square, one heading', Group::Drill, 2, 'run* slide*', ['pure-axis'],
-            does: 'The right thumb alone round four equal sides.',
-            clean: 'Equal sides, crisp corners, one heading, closes on its start.',
-            faults: [
-                'leak' => 'Corners belong to one thumb; the other rests.',
-                'off-mark' => 'Count the seconds of a side; fly each as long.',
-            ],
-        );
+        return new About('square-fixed-heading', Group::Drill, 2, 'run* slide*', ['pure-axis'], faults: ['leak', 'off-mark']);
     }
 
     public function parameters(): array

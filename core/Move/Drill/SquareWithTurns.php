@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Stance;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
+use Larkspur\Move\Shape\Stance;
 use Larkspur\Rig\ModeTune;
 
 /** Square with turns: four sides ahead, a quarter turn at each corner. */
@@ -19,15 +19,7 @@ final readonly class SquareWithTurns extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'square-with-turns', 'Square with turns', Group::Drill, 2, 'run+ turn*', ['square-fixed-heading', 'hover-and-turn'],
-            does: 'Each side looked along: a quarter turn at every corner.',
-            clean: 'Ninety degrees at each corner, sides equal, level.',
-            faults: [
-                'off-mark' => 'Stop the turn on something that stands where you look.',
-                'leak' => 'Turn on the spot: the right thumb rests.',
-            ],
-        );
+        return new About('square-with-turns', Group::Drill, 2, 'run+ turn*', ['square-fixed-heading', 'hover-and-turn'], faults: ['off-mark', 'leak']);
     }
 
     public function parameters(): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Drill;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Legs;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Parameter;
+use Larkspur\Move\Shape\Drill;
+use Larkspur\Move\Shape\Legs;
 use Larkspur\Rig\ModeTune;
 
 /** Look straight down: the wheel from level to straight down and back. */
@@ -18,14 +18,7 @@ final readonly class StraightDown extends Drill
 {
     public function about(): About
     {
-        return new About(
-            'straight-down', 'Look straight down', Group::Drill, 2, 'tilt*', ['return-to-centre'],
-            does: 'The wheel to its lower end and back.',
-            clean: 'Both ends reached without a jolt.',
-            faults: [
-                'flick-stop' => 'Slower into the end than out of it.',
-            ],
-        );
+        return new About('straight-down', Group::Drill, 2, 'tilt*', ['return-to-centre'], faults: ['flick-stop']);
     }
 
     public function parameters(): array
@@ -35,9 +28,7 @@ final readonly class StraightDown extends Drill
 
     protected function usual(Intent $intent, ModeTune $mode): array
     {
-        return [
-            'height_m' => 8.0, 'heading_deg' => 0.0, 'tilt_start_deg' => 0.0,
-        ];
+        return ['height_m' => 8.0, 'heading_deg' => 0.0];
     }
 
     protected function legs(Intent $intent): Legs

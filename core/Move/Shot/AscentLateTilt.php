@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Ascent with a late tilt: ahead and up a steep face, the wheel going down only near the top. */
@@ -19,16 +19,7 @@ final readonly class AscentLateTilt extends Played
 {
     public function about(): About
     {
-        return new About(
-            'ascent-late-tilt', 'Ascent with a late tilt', Group::Reveal, 3, 'climb+ run+ > tilt-', ['rise-and-advance', 'tilt'],
-            does: 'Up the face of a structure until its peak settles on a third.',
-            clean: 'The tilt waits for the top and ends with the peak in its place.',
-            faults: [
-                'off-mark' => 'Wait: the tilt starts when the top comes in, not before.',
-                'flick-stop' => 'Let the wheel die out over the last degrees.',
-                'out-of-step' => 'Both thumbs as one; the wheel only at the top.',
-            ], family: 'push-in-from-high',
-        );
+        return new About('ascent-late-tilt', Group::Reveal, 3, 'climb+ run+ > tilt-', ['rise-and-advance', 'tilt'], faults: ['off-mark', 'flick-stop', 'out-of-step'], family: 'push-in-from-high');
     }
 
     public function parameters(): array

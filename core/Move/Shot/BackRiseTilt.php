@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Back, rise and tilt up: away and upward while the lens lifts to the horizon. */
@@ -19,17 +19,7 @@ final readonly class BackRiseTilt extends Played
 {
     public function about(): About
     {
-        return new About(
-            'back-rise-tilt', 'Back, rise and tilt up', Group::Away, 3, 'climb+ run- > tilt+', ['reverse-tilt-up'],
-            does: 'From a near thing back and up to the grand view.',
-            clean: 'One slope, one pace, a tilt that dies out into the view.',
-            faults: [
-                'out-of-step' => 'Both thumbs as one, the wheel a breath later.',
-                'flick-stop' => 'The picture must not nod at the end.',
-                'half-sky' => 'The horizon belongs on the upper third.',
-            ], family: 'pull-away',
-            caution: 'Walk the line behind the craft before you fly it backward.',
-        );
+        return new About('back-rise-tilt', Group::Away, 3, 'climb+ run- > tilt+', ['reverse-tilt-up'], faults: ['out-of-step', 'flick-stop', 'half-sky'], family: 'pull-away', caution: true);
     }
 
     public function parameters(): array

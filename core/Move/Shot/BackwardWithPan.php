@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Backward with a pan: the craft backs away and slowly turns, so that its path bends. */
@@ -19,17 +19,7 @@ final readonly class BackwardWithPan extends Played
 {
     public function about(): About
     {
-        return new About(
-            'backward-with-pan', 'Backward with a pan', Group::Away, 4, 'run- > turn±', ['straight-back', 'pan'],
-            does: 'Away from the subject while the view turns to what it belongs to.',
-            clean: 'Each rate even; the turn fed in after the travel and gone with it.',
-            faults: [
-                'out-of-step' => 'Travel first, then the turn; both die away together.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'kick' => 'Eyes on the craft: the picture does not show what is behind.',
-            ], family: 'backward-with-pan',
-            caution: 'Walk the line behind the craft before you fly it backward.',
-        );
+        return new About('backward-with-pan', Group::Away, 4, 'run- > turn±', ['straight-back', 'pan'], faults: ['out-of-step', 'uneven', 'kick'], family: 'backward-with-pan', caution: true);
     }
 
     public function parameters(): array

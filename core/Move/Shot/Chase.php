@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Following;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Shape\Following;
 use Larkspur\Rig\ModeTune;
 
 /** Chase: behind and above a moving subject, turn and tilt holding it through its turns. */
@@ -18,18 +18,7 @@ final readonly class Chase extends Following
 {
     public function about(): About
     {
-        return new About(
-            'chase', 'Chase', Group::Follow, 3, 'run+ > (turn*) (tilt*)', ['follow', 'ground-to-horizon'],
-            does: 'Close above and behind, every turn of it answered.',
-            clean: 'The corrections are there and can’t be seen.',
-            faults: [
-                'off-mark' => 'Watch the subject, not the craft; lead it by a breath.',
-                'uneven' => 'Its pace is yours: match it, then freeze the thumb.',
-                'leak' => 'One axis follows; the others rest.',
-                'kick' => 'Answer late and little; half the turns mend themselves.',
-            ], family: 'push-in',
-            caution: 'Keep the distance to people that your rules ask, and tell them what you will do.',
-        );
+        return new About('chase', Group::Follow, 3, 'run+ > (turn*) (tilt*)', ['follow', 'ground-to-horizon'], faults: ['off-mark', 'uneven', 'leak', 'kick'], family: 'push-in', caution: true);
     }
 
     public function judging(Intent $intent): Judging

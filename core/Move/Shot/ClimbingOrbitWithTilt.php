@@ -7,9 +7,9 @@ namespace Larkspur\Move\Shot;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Round;
+use Larkspur\Move\Shape\Round;
 use Larkspur\Rig\ModeTune;
 
 /** Climbing orbit with the wheel: round and up while the lens moves the subject to another place in the frame. */
@@ -17,16 +17,7 @@ final readonly class ClimbingOrbitWithTilt extends Round
 {
     public function about(): About
     {
-        return new About(
-            'climbing-orbit-with-tilt', 'Climbing orbit with the wheel', Group::Around, 5, 'slide± climb* > turn∓ (tilt*)', ['climbing-orbit', 'reveal-orbit'],
-            does: 'Everything at once: round, up, and the subject wandering to its last place in the frame.',
-            clean: 'No axis late; the subject travels through the frame as planned.',
-            faults: [
-                'off-mark' => 'Know its last place before the first frame.',
-                'out-of-step' => 'Four rates, one ending.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'climbing-orbit',
-        );
+        return new About('climbing-orbit-with-tilt', Group::Around, 5, 'slide± climb* > turn∓ (tilt*)', ['climbing-orbit', 'reveal-orbit'], faults: ['off-mark', 'out-of-step', 'uneven'], family: 'climbing-orbit');
     }
 
     public function parameters(): array

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Stance;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Shape\Stance;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Curved retreat: back and sideways in equal shares while the craft turns the same way, along a curved edge. */
@@ -20,17 +20,7 @@ final readonly class CurvedRetreat extends Played
 {
     public function about(): About
     {
-        return new About(
-            'curved-retreat', 'Curved retreat', Group::Away, 4, 'run- slide± > turn=', ['diagonal-dolly', 'backward-with-pan'],
-            does: 'Back along a curved edge that keeps its distance.',
-            clean: 'The edge stays as far away at the end as at the start.',
-            faults: [
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'out-of-step' => 'Corner of the gate first, then the turn.',
-                'drift' => 'A thumb that creeps off the corner changes the curve.',
-            ], family: 'backward-with-pan',
-            caution: 'Indoors: guards on, sensing checked, nobody behind.',
-        );
+        return new About('curved-retreat', Group::Away, 4, 'run- slide± > turn=', ['diagonal-dolly', 'backward-with-pan'], faults: ['uneven', 'out-of-step', 'drift'], family: 'backward-with-pan', caution: true);
     }
 
     public function parameters(): array

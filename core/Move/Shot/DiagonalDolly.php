@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Stance;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Shape\Stance;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Diagonal dolly: ahead and sideways in equal shares, one thumb held at forty-five degrees. */
@@ -21,15 +21,7 @@ final readonly class DiagonalDolly extends Played
 {
     public function about(): About
     {
-        return new About(
-            'diagonal-dolly', 'Diagonal dolly', Group::Across, 2, 'run+ slide±', ['pure-axis'],
-            does: 'The picture closes in and slides past at once, corner to corner.',
-            clean: 'The thumb stays on its forty-five degrees: the line is straight and the shares stay equal.',
-            faults: [
-                'leak' => 'Feel for the corner of the gate; drifting toward twelve or three bends the line.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'diagonal-dolly',
-        );
+        return new About('diagonal-dolly', Group::Across, 2, 'run+ slide±', ['pure-axis'], faults: ['leak', 'uneven'], family: 'diagonal-dolly');
     }
 
     public function parameters(): array

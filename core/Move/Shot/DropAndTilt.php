@@ -4,33 +4,24 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
-use Larkspur\Move\HeldLine;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\SubjectHeldLine;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Drop with tilt: straight down beside a subject, the tilt coming up with it. Nothing moves over the ground. */
-final readonly class DropAndTilt extends HeldLine
+final readonly class DropAndTilt extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About(
-            'drop-and-tilt', 'Drop with tilt', Group::Upright, 3, 'climb- > tilt+', ['lift-and-tilt'],
-            does: 'The world rises round a subject that keeps its place.',
-            clean: 'Straight down, the tilt fed in as softly as the sink.',
-            faults: [
-                'flick-start' => 'Let the sink begin, then breathe the wheel in.',
-                'off-mark' => 'Fix one point of the subject on one point of the screen.',
-                'leak' => 'The right thumb rests.',
-            ], family: 'lift-and-tilt',
-        );
+        return new About('drop-and-tilt', Group::Upright, 3, 'climb- > tilt+', ['lift-and-tilt'], faults: ['flick-start', 'off-mark', 'leak'], family: 'lift-and-tilt');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];

@@ -4,33 +4,24 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
-use Larkspur\Move\HeldLine;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\SubjectHeldLine;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Fly-over: ahead at one pace and one height while the tilt holds the subject, ever faster until it lies below. */
-final readonly class FlyOver extends HeldLine
+final readonly class FlyOver extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About(
-            'fly-over', 'Fly-over', Group::Toward, 4, 'run+ > tilt-', ['over-the-edge'],
-            does: 'A tall thing comes on, passes below, and the eye follows it down ever faster.',
-            clean: 'Pace perfectly constant; the wheel slow at first and quickest overhead; its tip may be cut.',
-            faults: [
-                'off-mark' => 'The last third asks twice the wheel of the first two: lead it.',
-                'uneven' => 'The right thumb is a rock; only the finger moves.',
-                'flick-stop' => 'Let craft and wheel end together.',
-            ], family: 'over-the-edge',
-        );
+        return new About('fly-over', Group::Toward, 4, 'run+ > tilt-', ['over-the-edge'], faults: ['off-mark', 'uneven', 'flick-stop'], family: 'over-the-edge');
     }
 
     public function parameters(): array

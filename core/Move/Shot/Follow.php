@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Following;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Shape\Following;
 use Larkspur\Rig\ModeTune;
 
 /** Follow: behind a moving subject, at its pace. */
@@ -18,18 +18,7 @@ final readonly class Follow extends Following
 {
     public function about(): About
     {
-        return new About(
-            'follow', 'Follow', Group::Follow, 2, 'run+', ['push-in'],
-            does: 'Behind a moving subject: it leads the eye into the picture.',
-            clean: 'The distance stays; the subject keeps its size.',
-            faults: [
-                'off-mark' => 'Watch the subject, not the craft; lead it by a breath.',
-                'uneven' => 'Its pace is yours: match it, then freeze the thumb.',
-                'leak' => 'One axis follows; the others rest.',
-                'drift' => 'If it grows, you are quicker than it.',
-            ], family: 'push-in',
-            caution: 'Keep the distance to people that your rules ask, and tell them what you will do.',
-        );
+        return new About('follow', Group::Follow, 2, 'run+', ['push-in'], faults: ['off-mark', 'uneven', 'leak', 'drift'], family: 'push-in', caution: true);
     }
 
     public function judging(Intent $intent): Judging

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Through the gap: straight ahead through the middle of an opening, with nothing but the run. */
@@ -20,17 +20,7 @@ final readonly class Gap extends Played
 {
     public function about(): About
     {
-        return new About(
-            'gap', 'Through the gap', Group::Toward, 4, 'run+', ['push-in', 'close-to-object'],
-            does: 'The edges of the opening rush past and the place beyond opens.',
-            clean: 'Through the middle, with no correction on the way.',
-            faults: [
-                'sway-off-centre' => 'Line up far out; if you must steer in the gap, fly past and come again.',
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-                'uneven' => 'Do not brake in the opening: one pace from far out to well beyond.',
-            ], family: 'push-in',
-            caution: 'Never without a margin on both sides; sensing set as you have practised it, and nobody beyond.',
-        );
+        return new About('gap', Group::Toward, 4, 'run+', ['push-in', 'close-to-object'], faults: ['sway-off-centre', 'leak', 'uneven'], family: 'push-in', caution: true);
     }
 
     public function parameters(): array

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Ground to horizon: ahead while the lens lifts from the ground until the horizon stands on the upper third. */
@@ -19,16 +19,7 @@ final readonly class GroundToHorizon extends Played
 {
     public function about(): About
     {
-        return new About(
-            'ground-to-horizon', 'Ground to horizon', Group::Reveal, 3, 'run+ (climb+) > tilt+', ['push-in', 'tilt'],
-            does: 'The ground runs past, the eye lifts, and the country opens to its horizon.',
-            clean: 'The tilt falls to almost nothing; the horizon comes to rest on the upper third.',
-            faults: [
-                'too-quick' => 'Half as fast as you think: the ground is part of the picture.',
-                'half-sky' => 'End below level: the horizon belongs on the upper third.',
-                'flick-stop' => 'The last ten degrees take as long as the first thirty.',
-            ], family: 'ground-to-horizon',
-        );
+        return new About('ground-to-horizon', Group::Reveal, 3, 'run+ (climb+) > tilt+', ['push-in', 'tilt'], faults: ['too-quick', 'half-sky', 'flick-stop'], family: 'ground-to-horizon');
     }
 
     public function parameters(): array

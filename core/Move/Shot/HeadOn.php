@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Passing;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Shape\Passing;
 use Larkspur\Rig\ModeTune;
 
 /** Head-on: toward a moving subject and past it; their speeds add up. */
@@ -18,17 +18,7 @@ final readonly class HeadOn extends Passing
 {
     public function about(): About
     {
-        return new About(
-            'head-on', 'Head-on', Group::Follow, 4, 'run+', ['overtake'],
-            does: 'Toward the subject and past it: twice the speed in the picture.',
-            clean: 'Well to one side, no correction after the start.',
-            faults: [
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'kick' => 'Decide the line far out; never steer at the meeting.',
-            ], family: 'push-in',
-            caution: 'Keep the distance to people that your rules ask, and tell them what you will do.',
-        );
+        return new About('head-on', Group::Follow, 4, 'run+', ['overtake'], faults: ['leak', 'uneven', 'kick'], family: 'push-in', caution: true);
     }
 
     public function judging(Intent $intent): Judging

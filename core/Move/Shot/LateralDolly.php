@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Stance;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Shape\Stance;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Lateral dolly: sideways past the subject, the heading kept. From far away it hardly shows. */
@@ -21,16 +21,7 @@ final readonly class LateralDolly extends Played
 {
     public function about(): About
     {
-        return new About(
-            'lateral-dolly', 'Lateral dolly', Group::Across, 1, 'slide±', ['pure-axis'],
-            does: 'Near things cross the frame quickly, far things slowly: depth shows by itself.',
-            clean: 'The distance to the subject does not change; nothing turns.',
-            faults: [
-                'leak' => 'Keep the thumb on three or nine o’clock; a touch of run bends the line.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'too-quick' => 'Go farther out or slower until a near post takes seven seconds to cross.',
-            ], family: 'lateral-dolly',
-        );
+        return new About('lateral-dolly', Group::Across, 1, 'slide±', ['pure-axis'], faults: ['leak', 'uneven', 'too-quick'], family: 'lateral-dolly');
     }
 
     public function parameters(): array

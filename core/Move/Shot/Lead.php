@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Following;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Shape\Following;
 use Larkspur\Rig\ModeTune;
 
 /** Lead backward: ahead of a moving subject, flying backward at its pace. */
@@ -18,18 +18,7 @@ final readonly class Lead extends Following
 {
     public function about(): About
     {
-        return new About(
-            'lead', 'Lead backward', Group::Follow, 4, 'run-', ['follow', 'straight-back'],
-            does: 'Ahead of a moving subject that comes on without coming nearer.',
-            clean: 'The distance stays; the way behind the craft is clear.',
-            faults: [
-                'off-mark' => 'Watch the subject, not the craft; lead it by a breath.',
-                'uneven' => 'Its pace is yours: match it, then freeze the thumb.',
-                'leak' => 'One axis follows; the others rest.',
-                'drift' => 'If it grows, it is quicker than you.',
-            ], family: 'straight-back',
-            caution: 'You fly blind: walk the line behind the craft first. Keep the distance to people that your rules ask, and tell them what you will do.',
-        );
+        return new About('lead', Group::Follow, 4, 'run-', ['follow', 'straight-back'], faults: ['off-mark', 'uneven', 'leak', 'drift'], family: 'straight-back', caution: true);
     }
 
     public function judging(Intent $intent): Judging

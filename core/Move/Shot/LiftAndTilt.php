@@ -4,36 +4,27 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
-use Larkspur\Move\HeldLine;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\SubjectHeldLine;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /**
  * Lift with tilt: straight up beside a subject, the tilt going down against it, so that the subject keeps its place
  * while the world moves. The climb leads; nothing moves over the ground.
  */
-final readonly class LiftAndTilt extends HeldLine
+final readonly class LiftAndTilt extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About(
-            'lift-and-tilt', 'Lift with tilt', Group::Upright, 2, 'climb+ > tilt-', ['rise', 'tilt'],
-            does: 'The subject keeps its place while the world sinks away behind it.',
-            clean: 'The subject nailed to its spot; nothing moves over the ground.',
-            faults: [
-                'off-mark' => 'Fix one point of the subject on one point of the screen and hold it there.',
-                'flick-start' => 'Climb first, then let the finger follow.',
-                'leak' => 'The right thumb rests.',
-            ], family: 'lift-and-tilt',
-        );
+        return new About('lift-and-tilt', Group::Upright, 2, 'climb+ > tilt-', ['rise', 'tilt'], faults: ['off-mark', 'flick-start', 'leak'], family: 'lift-and-tilt');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];

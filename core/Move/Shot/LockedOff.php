@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Larkspur\Move\Shot;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Framed;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Framed;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Wanted;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Locked off: parked in the air, nothing moves but what is filmed. */
@@ -21,15 +21,7 @@ final readonly class LockedOff extends Played
 {
     public function about(): About
     {
-        return new About(
-            'locked-off', 'Locked off', Group::Look, 1, '', ['hover'],
-            does: 'A tripod where no tripod could stand: the subject enters the frame and leaves it.',
-            clean: 'No drift, no turn, an empty frame before and after.',
-            faults: [
-                'drift' => 'Hover ten seconds first; start the take only when it is locked to one spot.',
-                'leak' => 'Both thumbs off the sticks; nothing needs correcting that moves less than a hand’s width.',
-            ],
-        );
+        return new About('locked-off', Group::Look, 1, '', ['hover'], faults: ['drift', 'leak']);
     }
 
     protected const MEASURE = ['duration_s', 'pace_mps'];
@@ -57,9 +49,9 @@ final readonly class LockedOff extends Played
         return new Pace(max(1.0, $intent->number('duration_s') ?? 14.0), 1.0, 0.5, 'duration_s');
     }
 
-    public function wanted(Intent $intent): Wanted
+    public function wanted(Intent $intent): TakeTarget
     {
-        return new Wanted(viewing: $intent->number('distance_m'));
+        return new TakeTarget(viewing: $intent->number('distance_m'));
     }
 
     protected function strokes(Intent $intent, Pace $pace): array

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Low over water: straight ahead close over the surface, where felt speed is greatest. */
@@ -20,17 +20,7 @@ final readonly class LowOverWater extends Played
 {
     public function about(): About
     {
-        return new About(
-            'low-over-water', 'Low over water', Group::Toward, 3, 'run+', ['push-in'],
-            does: 'The water streams under the lens and the far shore hardly moves.',
-            clean: 'One height, one pace, the horizon level.',
-            faults: [
-                'bobbing' => 'Do not chase the height read-out over water; it lies.',
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'push-in',
-            caution: 'Height sensors mislead over water: keep more height than you need and mind the reserve.',
-        );
+        return new About('low-over-water', Group::Toward, 3, 'run+', ['push-in'], faults: ['bobbing', 'leak', 'uneven'], family: 'push-in', caution: true);
     }
 
     public function parameters(): array

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Creeping tilt-up: close over the ground, slowly ahead, the lens lifting until the place is told. */
@@ -19,17 +19,7 @@ final readonly class LowTiltUp extends Played
 {
     public function about(): About
     {
-        return new About(
-            'low-tilt-up', 'Creeping tilt-up', Group::Reveal, 2, 'run+ > tilt+', ['tilt'],
-            does: 'From the texture of the ground to the place it belongs to.',
-            clean: 'A creep of the craft, a breath of the wheel, no change of height.',
-            faults: [
-                'bobbing' => 'Near the ground the air is rough: set the height, then leave it.',
-                'flick-stop' => 'Let the last degrees take their time.',
-                'too-quick' => 'Ten seconds at least.',
-            ], family: 'ground-to-horizon',
-            caution: 'Low and slow crashes more often: know what stands on the way.',
-        );
+        return new About('low-tilt-up', Group::Reveal, 2, 'run+ > tilt+', ['tilt'], faults: ['bobbing', 'flick-stop', 'too-quick'], family: 'ground-to-horizon', caution: true);
     }
 
     public function parameters(): array

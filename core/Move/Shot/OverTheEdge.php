@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Over the edge: ahead low over a foreground, then down with the lens onto what lay hidden behind it. */
@@ -19,16 +19,7 @@ final readonly class OverTheEdge extends Played
 {
     public function about(): About
     {
-        return new About(
-            'over-the-edge', 'Over the edge', Group::Reveal, 3, 'run+ > tilt-', ['push-in', 'tilt'],
-            does: 'A foreground hides it; the craft crosses the edge and it lies below.',
-            clean: 'Hidden in the first frame, readable in the last, the tilt begun at the edge.',
-            faults: [
-                'too-quick' => 'Wait for the edge to reach the lower third, then begin.',
-                'flick-stop' => 'Stop the wheel as if it ran into wool.',
-                'off-mark' => 'Low over the foreground: the lower, the later it shows.',
-            ], family: 'over-the-edge',
-        );
+        return new About('over-the-edge', Group::Reveal, 3, 'run+ > tilt-', ['push-in', 'tilt'], faults: ['too-quick', 'flick-stop', 'off-mark'], family: 'over-the-edge');
     }
 
     public function parameters(): array

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Passing;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Shape\Passing;
 use Larkspur\Rig\ModeTune;
 
 /** Overtake: from behind past a moving subject until the space ahead of it is told. */
@@ -18,17 +18,7 @@ final readonly class Overtake extends Passing
 {
     public function about(): About
     {
-        return new About(
-            'overtake', 'Overtake', Group::Follow, 4, 'run+', ['follow'],
-            does: 'Past the subject from behind, and the way ahead opens.',
-            clean: 'The pass is even: no rush as it goes by.',
-            faults: [
-                'uneven' => 'Have your pace before you are level with it.',
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-                'kick' => 'No steering while you pass.',
-            ], family: 'push-in',
-            caution: 'Keep the distance to people that your rules ask, and tell them what you will do.',
-        );
+        return new About('overtake', Group::Follow, 4, 'run+', ['follow'], faults: ['uneven', 'leak', 'kick'], family: 'push-in', caution: true);
     }
 
     public function judging(Intent $intent): Judging

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Framed;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Framed;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Pan in place: the craft turns over one spot. */
@@ -22,16 +22,7 @@ final readonly class Pan extends Played
 {
     public function about(): About
     {
-        return new About(
-            'pan', 'Pan in place', Group::Look, 1, 'turn±', ['hover-and-turn'],
-            does: 'The picture sweeps from one thing to another.',
-            clean: 'One even rate, a start without a lurch, and a stop on the mark.',
-            faults: [
-                'kick' => 'The turn runs away at a touch: rest the thumb on its tip and lean.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'too-quick' => 'Seven seconds for a thing to cross the frame; count them.',
-            ], family: 'pan',
-        );
+        return new About('pan', Group::Look, 1, 'turn±', ['hover-and-turn'], faults: ['kick', 'uneven', 'too-quick'], family: 'pan');
     }
 
     protected const MEASURE = ['turn_deg', 'spin_dps'];

@@ -4,37 +4,27 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
-use Larkspur\Move\HeldLine;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\SubjectHeldLine;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /**
  * Pull-away: back and up from a subject at once, the tilt holding it, until the place around it is told. Clear what
  * lies behind before it is flown.
  */
-final readonly class PullAway extends HeldLine
+final readonly class PullAway extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About(
-            'pull-away', 'Pull-away', Group::Away, 4, 'run- climb+ > tilt-', ['lift-and-tilt', 'straight-back'],
-            does: 'From the subject alone to the whole country it stands in, the subject in the middle throughout.',
-            clean: 'One pace, one slope; the tilt quick at first and slower and slower.',
-            faults: [
-                'off-mark' => 'The wheel is quickest in the first seconds: be ready for it.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-            ], family: 'pull-away',
-            caution: 'Walk the line behind the craft before you fly it backward.',
-        );
+        return new About('pull-away', Group::Away, 4, 'run- climb+ > tilt-', ['lift-and-tilt', 'straight-back'], faults: ['off-mark', 'uneven', 'leak'], family: 'pull-away', caution: true);
     }
 
     public function parameters(): array

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Push-in: straight ahead at an even pace, from wide to near. Without something close to the lens it hardly shows. */
@@ -20,16 +20,7 @@ final readonly class PushIn extends Played
 {
     public function about(): About
     {
-        return new About(
-            'push-in', 'Push-in', Group::Toward, 1, 'run+', ['slowest-line', 'pure-axis'],
-            does: 'The picture walks up to the subject: near things grow and slide out of the edges.',
-            clean: 'Dead straight, one pace throughout, and a start and stop that nobody sees.',
-            faults: [
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'flick-stop' => 'Bring the thumb back as slowly as it left; the last metre tells.',
-            ], family: 'push-in',
-        );
+        return new About('push-in', Group::Toward, 1, 'run+', ['slowest-line', 'pure-axis'], faults: ['leak', 'uneven', 'flick-stop'], family: 'push-in');
     }
 
     public function parameters(): array

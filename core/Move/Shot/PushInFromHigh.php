@@ -4,33 +4,24 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
-use Larkspur\Move\HeldLine;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\SubjectHeldLine;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Push-in from high: the pull-away the other way round, in and down onto a subject, which ends large and near. */
-final readonly class PushInFromHigh extends HeldLine
+final readonly class PushInFromHigh extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About(
-            'push-in-from-high', 'Push-in from high', Group::Toward, 4, 'run+ climb- > tilt+', ['pull-away'],
-            does: 'From the whole country in and down to the subject.',
-            clean: 'The subject never leaves its place; the tilt quickens toward the end.',
-            faults: [
-                'off-mark' => 'The wheel is quickest at the end: do not let it lag.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'flick-stop' => 'End well short of the subject.',
-            ], family: 'push-in-from-high',
-        );
+        return new About('push-in-from-high', Group::Toward, 4, 'run+ climb- > tilt+', ['pull-away'], faults: ['off-mark', 'uneven', 'flick-stop'], family: 'push-in-from-high');
     }
 
     public function parameters(): array

@@ -7,9 +7,9 @@ namespace Larkspur\Move\Shot;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Round;
+use Larkspur\Move\Shape\Round;
 use Larkspur\Rig\ModeTune;
 
 /**
@@ -20,16 +20,7 @@ final readonly class RevealOrbit extends Round
 {
     public function about(): About
     {
-        return new About(
-            'reveal-orbit', 'Reveal orbit', Group::Reveal, 5, 'run- slide± > turn∓ tilt+', ['orbit', 'reverse-tilt-up'],
-            does: 'From looking down on the subject, round it, until the background stands behind it.',
-            clean: 'The base of the subject is never cut; the finish has no jolt.',
-            faults: [
-                'flick-stop' => 'Slide, turn and wheel must die away together: drill the finish alone.',
-                'off-mark' => 'Watch the subject’s foot at the lower edge.',
-                'out-of-step' => 'Slide, then turn, then wheel; wheel last.',
-            ], family: 'orbit',
-        );
+        return new About('reveal-orbit', Group::Reveal, 5, 'run- slide± > turn∓ tilt+', ['orbit', 'reverse-tilt-up'], faults: ['flick-stop', 'off-mark', 'out-of-step'], family: 'orbit');
     }
 
     public function parameters(): array

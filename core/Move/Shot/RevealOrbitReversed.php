@@ -7,9 +7,9 @@ namespace Larkspur\Move\Shot;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Round;
+use Larkspur\Move\Shape\Round;
 use Larkspur\Rig\ModeTune;
 
 /** Reveal orbit, reversed: round a subject and in on it while the lens comes down, so that it takes the picture. */
@@ -17,16 +17,7 @@ final readonly class RevealOrbitReversed extends Round
 {
     public function about(): About
     {
-        return new About(
-            'reveal-orbit-reversed', 'Reveal orbit, reversed', Group::Around, 5, 'run+ slide± (climb-) > turn∓ tilt-', ['reveal-orbit'],
-            does: 'Background first; the subject comes in below and grows into the middle.',
-            clean: 'The subject is never lost while it grows.',
-            faults: [
-                'off-mark' => 'Expect several tries: the subject grows faster than you turn.',
-                'flick-stop' => 'The finish alone, ten times.',
-                'drift' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'orbit',
-        );
+        return new About('reveal-orbit-reversed', Group::Around, 5, 'run+ slide± (climb-) > turn∓ tilt-', ['reveal-orbit'], faults: ['off-mark', 'flick-stop', 'drift'], family: 'orbit');
     }
 
     public function parameters(): array

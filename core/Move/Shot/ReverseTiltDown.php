@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Backward, tilt down: back from the distant view while the lens comes down onto what is near. */
@@ -19,17 +19,7 @@ final readonly class ReverseTiltDown extends Played
 {
     public function about(): About
     {
-        return new About(
-            'reverse-tilt-down', 'Backward, tilt down', Group::Reveal, 3, 'run- (climb+) > tilt-', ['reverse-tilt-up'],
-            does: 'First the far view, then what lies close below comes in at the lower edge.',
-            clean: 'The near subject arrives as the wheel dies out.',
-            faults: [
-                'flick-stop' => 'Start the ease-out before the subject is in its place.',
-                'too-quick' => 'Let the far view stand before you leave it.',
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-            ], family: 'reverse-tilt-down',
-            caution: 'Walk the line behind the craft before you fly it backward.',
-        );
+        return new About('reverse-tilt-down', Group::Reveal, 3, 'run- (climb+) > tilt-', ['reverse-tilt-up'], faults: ['flick-stop', 'too-quick', 'leak'], family: 'reverse-tilt-down', caution: true);
     }
 
     public function parameters(): array

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Backward, tilt up: from steep over the subject, back while the lens lifts to the landscape. */
@@ -19,17 +19,7 @@ final readonly class ReverseTiltUp extends Played
 {
     public function about(): About
     {
-        return new About(
-            'reverse-tilt-up', 'Backward, tilt up', Group::Reveal, 3, 'run- (climb+) > tilt+', ['straight-back', 'ground-to-horizon'],
-            does: 'From the subject below the lens back to the landscape it stands in.',
-            clean: 'Even backward pace; the end frame reached without a visible stop.',
-            faults: [
-                'flick-stop' => 'Let the wheel die out; the picture must not nod.',
-                'too-quick' => 'The subject should leave the frame, not fall out of it.',
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-            ], family: 'reverse-tilt-up',
-            caution: 'Walk the line behind the craft before you fly it backward.',
-        );
+        return new About('reverse-tilt-up', Group::Reveal, 3, 'run- (climb+) > tilt+', ['straight-back', 'ground-to-horizon'], faults: ['flick-stop', 'too-quick', 'leak'], family: 'reverse-tilt-up', caution: true);
     }
 
     public function parameters(): array

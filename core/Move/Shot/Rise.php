@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Rise: straight up, nothing else. */
@@ -19,16 +19,7 @@ final readonly class Rise extends Played
 {
     public function about(): About
     {
-        return new About(
-            'rise', 'Rise', Group::Upright, 1, 'climb+', ['pure-axis'],
-            does: 'The picture climbs a face, or comes up from behind something and shows the other side.',
-            clean: 'The nose does not turn by a degree, and the craft stays over its spot.',
-            faults: [
-                'leak' => 'A thumb at eleven climbs and turns. Push straight up.',
-                'bobbing' => 'Press once and hold; do not pump.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'lift-and-tilt',
-        );
+        return new About('rise', Group::Upright, 1, 'climb+', ['pure-axis'], faults: ['leak', 'bobbing', 'uneven'], family: 'lift-and-tilt');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Rise and advance: both thumbs ahead, a straight slope upward. */
@@ -20,16 +20,7 @@ final readonly class RiseAndAdvance extends Played
 {
     public function about(): About
     {
-        return new About(
-            'rise-and-advance', 'Rise and advance', Group::Toward, 2, 'climb+ run+', ['push-in', 'rise'],
-            does: 'From low and near to high and far, over what stood in the way.',
-            clean: 'Both thumbs leave and return together; the slope never changes.',
-            faults: [
-                'out-of-step' => 'Breathe in, and move both thumbs on the breath.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-            ], family: 'push-in-from-high',
-        );
+        return new About('rise-and-advance', Group::Toward, 2, 'climb+ run+', ['push-in', 'rise'], faults: ['out-of-step', 'uneven', 'leak'], family: 'push-in-from-high');
     }
 
     public function parameters(): array

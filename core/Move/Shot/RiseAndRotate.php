@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Rise and rotate: straight up with a slow turn, one thumb off its upright. */
@@ -19,16 +19,7 @@ final readonly class RiseAndRotate extends Played
 {
     public function about(): About
     {
-        return new About(
-            'rise-and-rotate', 'Rise and rotate', Group::Reveal, 2, 'climb+ > turn±', ['rise', 'pan'],
-            does: 'From a detail to where we are: the place unrolls as the craft lifts.',
-            clean: 'The turn small and even beside the climb; their ratio never changes.',
-            faults: [
-                'uneven' => 'Lean the thumb off its upright once, and leave it there.',
-                'kick' => 'Feed the turn in after the climb, from a moving thumb.',
-                'drift' => 'Over one spot: the right thumb rests.',
-            ], family: 'rise-and-rotate',
-        );
+        return new About('rise-and-rotate', Group::Reveal, 2, 'climb+ > turn±', ['rise', 'pan'], faults: ['uneven', 'kick', 'drift'], family: 'rise-and-rotate');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];

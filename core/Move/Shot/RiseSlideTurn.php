@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Stance;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Shape\Stance;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Rise, slide and look: up and sideways while the craft turns the same way; its exact reverse goes down. */
@@ -20,17 +20,7 @@ final readonly class RiseSlideTurn extends Played
 {
     public function about(): About
     {
-        return new About(
-            'rise-slide-turn', 'Rise, slide and look', Group::Reveal, 4, 'climb* slide± > turn=', ['rise-and-rotate', 'lateral-dolly'],
-            does: 'From the foot of the stairs round and up to the floor above.',
-            clean: 'The thumb keeps its forty-five degrees; climb, slide and turn end as one.',
-            faults: [
-                'out-of-step' => 'Three rates, one breath in and one breath out.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-            ], family: 'climbing-orbit',
-            caution: 'Indoors: guards on, slow mode, one or two metres of room.',
-        );
+        return new About('rise-slide-turn', Group::Reveal, 4, 'climb* slide± > turn=', ['rise-and-rotate', 'lateral-dolly'], faults: ['out-of-step', 'uneven', 'leak'], family: 'climbing-orbit', caution: true);
     }
 
     public function parameters(): array

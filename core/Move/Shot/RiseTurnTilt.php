@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Rise, turn and tilt: straight up with a turn while the lens lifts. */
@@ -20,16 +20,7 @@ final readonly class RiseTurnTilt extends Played
 {
     public function about(): About
     {
-        return new About(
-            'rise-turn-tilt', 'Rise, turn and tilt', Group::Reveal, 4, 'climb+ > turn± tilt+', ['rise-and-rotate', 'tilt'],
-            does: 'From the floor of a place up and round until all of it is told.',
-            clean: 'The wheel keeps up with the thumb; the end frame stands.',
-            faults: [
-                'out-of-step' => 'One thumb, one corner; the wheel starts with it.',
-                'flick-stop' => 'The wheel is the last to leave.',
-                'too-quick' => 'Slower: there is a whole room to see.',
-            ], family: 'rise-and-rotate',
-        );
+        return new About('rise-turn-tilt', Group::Reveal, 4, 'climb+ > turn± tilt+', ['rise-and-rotate', 'tilt'], faults: ['out-of-step', 'flick-stop', 'too-quick'], family: 'rise-and-rotate');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Stance;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Shape\Stance;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Round the side: sideways out from behind something near, until the hidden thing stands in the frame. */
@@ -21,16 +21,7 @@ final readonly class RoundTheSide extends Played
 {
     public function about(): About
     {
-        return new About(
-            'round-the-side', 'Round the side', Group::Reveal, 2, 'slide±', ['lateral-dolly'],
-            does: 'Something near slides away, and what it hid comes out from behind it.',
-            clean: 'Hidden in the first frame, in its place in the last.',
-            faults: [
-                'stopped-short' => 'Fly on until it stands clear of the edge.',
-                'leak' => 'Keep the thumb on three or nine o’clock.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'lateral-dolly',
-        );
+        return new About('round-the-side', Group::Reveal, 2, 'slide±', ['lateral-dolly'], faults: ['stopped-short', 'leak', 'uneven'], family: 'lateral-dolly');
     }
 
     public function parameters(): array

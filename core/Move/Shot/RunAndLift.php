@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Move\MovePlan;
-use Larkspur\Move\Pace;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Stroke;
-use Larkspur\Move\Wanted;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
+use Larkspur\Move\Timing\Stroke;
 use Larkspur\Rig\ModeTune;
 
 /** Creep and lift: low and slow up to an edge, a lift just before it, then a little more pace. */
@@ -26,16 +26,7 @@ final readonly class RunAndLift extends Played
 
     public function about(): About
     {
-        return new About(
-            'run-and-lift', 'Creep and lift', Group::Reveal, 3, 'run+ > climb+', ['rise-and-advance'],
-            does: 'A low creep up to an edge, then the lift, and the view falls open.',
-            clean: 'The lift starts just before the edge, the extra pace just after.',
-            faults: [
-                'stopped-short' => 'Start at the foot of the slope: the creep needs its length.',
-                'kick' => 'Lift first, then hurry; never both on one press.',
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-            ], family: 'push-in-from-high',
-        );
+        return new About('run-and-lift', Group::Reveal, 3, 'run+ > climb+', ['rise-and-advance'], faults: ['stopped-short', 'kick', 'leak'], family: 'push-in-from-high');
     }
 
     public function parameters(): array
@@ -77,7 +68,7 @@ final readonly class RunAndLift extends Played
     }
 
     /** The speed planned at equal shares of the way: slow, then quicker. */
-    public function wanted(Intent $intent): Wanted
+    public function wanted(Intent $intent): TakeTarget
     {
         $wanted = parent::wanted($intent);
         if ($intent->number('length_m') === null || $intent->number('pace_mps') === null || $intent->number('pace_end_mps') === null) {
@@ -96,6 +87,6 @@ final readonly class RunAndLift extends Played
             }
         }
 
-        return new Wanted($wanted->aimU, $wanted->aimV, extent: $whole, viewing: $wanted->viewing, profile: $profile);
+        return new TakeTarget($wanted->aimU, $wanted->aimV, extent: $whole, viewing: $wanted->viewing, profile: $profile);
     }
 }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Following;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Stance;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Following;
+use Larkspur\Move\Shape\Stance;
 use Larkspur\Rig\ModeTune;
 
 /** Side track: sideways beside a moving subject, at its pace. */
@@ -20,17 +20,7 @@ final readonly class SideTrack extends Following
 {
     public function about(): About
     {
-        return new About(
-            'side-track', 'Side track', Group::Follow, 2, 'slide±', ['lateral-dolly'],
-            does: 'Beside a moving subject that keeps its place while its world runs past.',
-            clean: 'Its pace is the craft’s; it neither gains nor falls back.',
-            faults: [
-                'off-mark' => 'Watch the subject, not the craft; lead it by a breath.',
-                'uneven' => 'Its pace is yours: match it, then freeze the thumb.',
-                'leak' => 'One axis follows; the others rest.',
-            ], family: 'lateral-dolly',
-            caution: 'Keep the distance to people that your rules ask, and tell them what you will do.',
-        );
+        return new About('side-track', Group::Follow, 2, 'slide±', ['lateral-dolly'], faults: ['off-mark', 'uneven', 'leak'], family: 'lateral-dolly', caution: true);
     }
 
     public function judging(Intent $intent): Judging

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Stance;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Shape\Stance;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Sideways crane: sideways and up (or down) at once, the heading kept. */
@@ -21,16 +21,7 @@ final readonly class SidewaysCrane extends Played
 {
     public function about(): About
     {
-        return new About(
-            'sideways-crane', 'Sideways crane', Group::Across, 2, 'climb* slide±', ['lateral-dolly', 'rise'],
-            does: 'A slanting line past the subject, from its low side to its high one.',
-            clean: 'One straight diagonal; the heading rests.',
-            faults: [
-                'out-of-step' => 'Left thumb and right thumb on one breath.',
-                'leak' => 'Three or nine o’clock, not half past.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'sideways-crane',
-        );
+        return new About('sideways-crane', Group::Across, 2, 'climb* slide±', ['lateral-dolly', 'rise'], faults: ['out-of-step', 'leak', 'uneven'], family: 'sideways-crane');
     }
 
     public function parameters(): array

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Sink: straight down, nothing else. */
@@ -19,16 +19,7 @@ final readonly class Sink extends Played
 {
     public function about(): About
     {
-        return new About(
-            'sink', 'Sink', Group::Upright, 1, 'climb-', ['pure-axis'],
-            does: 'The picture comes down a face, or settles behind something that closes the view.',
-            clean: 'Straight down over one spot, slower toward the end, the heading kept.',
-            faults: [
-                'leak' => 'A thumb at five sinks and turns. Pull straight down.',
-                'flick-stop' => 'End the sink above the ground you fear, not at it.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'lift-and-tilt',
-        );
+        return new About('sink', Group::Upright, 1, 'climb-', ['pure-axis'], faults: ['leak', 'flick-stop', 'uneven'], family: 'lift-and-tilt');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Sink and retreat: both thumbs back, down a slope without turning. */
@@ -20,17 +20,7 @@ final readonly class SinkAndRetreat extends Played
 {
     public function about(): About
     {
-        return new About(
-            'sink-and-retreat', 'Sink and retreat', Group::Away, 2, 'climb- run-', ['rise-and-advance', 'straight-back'],
-            does: 'The view comes down and back until the foreground closes over it.',
-            clean: 'One slope, both thumbs together, and a stop well clear of the ground.',
-            faults: [
-                'out-of-step' => 'Both thumbs toward you on one breath.',
-                'flick-stop' => 'Plan the stop a craft’s height above where it must be.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'pull-away',
-            caution: 'Walk the line behind the craft before you fly it backward.',
-        );
+        return new About('sink-and-retreat', Group::Away, 2, 'climb- run-', ['rise-and-advance', 'straight-back'], faults: ['out-of-step', 'flick-stop', 'uneven'], family: 'pull-away', caution: true);
     }
 
     public function parameters(): array

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Sink to eye level: from straight down over the land to level with the subject. */
@@ -20,16 +20,7 @@ final readonly class SinkToEyeLevel extends Played
 {
     public function about(): About
     {
-        return new About(
-            'sink-to-eye-level', 'Sink to eye level', Group::Reveal, 3, 'climb- > tilt+', ['sink', 'tilt'],
-            does: 'From the map of a place down to the subject, eye to eye.',
-            clean: 'The lens comes up as the craft comes down; both end as the subject stands level.',
-            faults: [
-                'flick-stop' => 'End the sink above eye level and let the wheel finish it.',
-                'too-quick' => 'The landscape is half the picture: let it stand.',
-                'bobbing' => 'One long breath down.',
-            ], family: 'lift-and-tilt',
-        );
+        return new About('sink-to-eye-level', Group::Reveal, 3, 'climb- > tilt+', ['sink', 'tilt'], faults: ['flick-stop', 'too-quick', 'bobbing'], family: 'lift-and-tilt');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];

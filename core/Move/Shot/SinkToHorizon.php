@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Sink to the horizon: ahead, down and tilt up at once; the horizon comes to rest on the third as both sticks centre. */
@@ -19,16 +19,7 @@ final readonly class SinkToHorizon extends Played
 {
     public function about(): About
     {
-        return new About(
-            'sink-to-horizon', 'Sink to the horizon', Group::Reveal, 5, 'climb- run+ > tilt+', ['ground-to-horizon', 'drop-and-tilt'],
-            does: 'Ahead and down while the eye lifts: the horizon arrives as the craft comes to rest.',
-            clean: 'Three stops as one, the wheel the last to leave, the horizon on the third.',
-            faults: [
-                'out-of-step' => 'Both thumbs come back together; the wheel finishes half a breath later.',
-                'half-sky' => 'End below level: the horizon belongs on the upper third.',
-                'flick-stop' => 'The last ten degrees take as long as the first thirty.',
-            ], family: 'push-in-from-high',
-        );
+        return new About('sink-to-horizon', Group::Reveal, 5, 'climb- run+ > tilt+', ['ground-to-horizon', 'drop-and-tilt'], faults: ['out-of-step', 'half-sky', 'flick-stop'], family: 'push-in-from-high');
     }
 
     public function parameters(): array

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /**
@@ -23,16 +23,7 @@ final readonly class SinkTurnTilt extends Played
 {
     public function about(): About
     {
-        return new About(
-            'sink-turn-tilt', 'Sink, turn and tilt', Group::Reveal, 5, 'climb- run+ > turn± tilt-', ['sink-to-horizon', 'rise-and-rotate'],
-            does: 'From the wide country down and round onto the subject.',
-            clean: 'Everything comes to rest with the subject in the middle.',
-            faults: [
-                'off-mark' => 'Look where it must end before you start; fly the end in your head.',
-                'out-of-step' => 'Thumbs together, wheel last.',
-                'flick-stop' => 'The last degrees die away.',
-            ],
-        );
+        return new About('sink-turn-tilt', Group::Reveal, 5, 'climb- run+ > turn± tilt-', ['sink-to-horizon', 'rise-and-rotate'], faults: ['off-mark', 'out-of-step', 'flick-stop']);
     }
 
     public function parameters(): array

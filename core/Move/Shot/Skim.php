@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Skim: ahead low over something near, with a slight rise that opens the view. */
@@ -20,17 +20,7 @@ final readonly class Skim extends Played
 {
     public function about(): About
     {
-        return new About(
-            'skim', 'Skim over the foreground', Group::Toward, 2, 'run+ climb+', ['push-in', 'rise'],
-            does: 'Leaves and grass rush by under the lens before the view opens.',
-            clean: 'Low, even, the foreground near enough to fill the lower edge.',
-            faults: [
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'bobbing' => 'Let the climb be one steady breath, not many.',
-            ], family: 'push-in',
-            caution: 'Low and slow crashes more often: know the tallest twig on the way.',
-        );
+        return new About('skim', Group::Toward, 2, 'run+ climb+', ['push-in', 'rise'], faults: ['leak', 'uneven', 'bobbing'], family: 'push-in', caution: true);
     }
 
     public function parameters(): array

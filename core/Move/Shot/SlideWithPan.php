@@ -7,7 +7,7 @@ namespace Larkspur\Move\Shot;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Round;
+use Larkspur\Move\Shape\Round;
 use Larkspur\Rig\ModeTune;
 
 /** Slide with pan: part of an arc past the subject, the turn against the slide, so that it stays in its place. */
@@ -15,16 +15,7 @@ final readonly class SlideWithPan extends Round
 {
     public function about(): About
     {
-        return new About(
-            'slide-with-pan', 'Slide with pan', Group::Across, 3, 'slide± > turn∓', ['lateral-dolly', 'pan'],
-            does: 'Past the subject while the view stays on it: near and far move against each other.',
-            clean: 'The subject stays in its place; the turn belongs to the slide.',
-            faults: [
-                'off-mark' => 'Slide first; then only as much turn as the subject asks.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'drift' => 'The arc bends by itself; do not fly it straight.',
-            ], family: 'orbit',
-        );
+        return new About('slide-with-pan', Group::Across, 3, 'slide± > turn∓', ['lateral-dolly', 'pan'], faults: ['off-mark', 'uneven', 'drift'], family: 'orbit');
     }
 
     protected function usual(Intent $intent, ModeTune $mode): array

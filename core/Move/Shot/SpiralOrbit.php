@@ -7,9 +7,9 @@ namespace Larkspur\Move\Shot;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Round;
+use Larkspur\Move\Shape\Round;
 use Larkspur\Rig\ModeTune;
 
 /** Spiral: round a subject on a radius that widens or tightens, level or climbing. */
@@ -17,16 +17,7 @@ final readonly class SpiralOrbit extends Round
 {
     public function about(): About
     {
-        return new About(
-            'spiral-orbit', 'Spiral', Group::Around, 4, 'slide± (run*) (climb*) > turn∓ (tilt*)', ['climbing-orbit'],
-            does: 'Round and outward, or inward: the subject shrinks into its place or grows out of it.',
-            clean: 'The radius changes evenly; the subject keeps its place.',
-            faults: [
-                'off-mark' => 'The turn slows as the circle widens: ease it, do not drop it.',
-                'drift' => 'One touch of run for the whole spiral.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'orbit',
-        );
+        return new About('spiral-orbit', Group::Around, 4, 'slide± (run*) (climb*) > turn∓ (tilt*)', ['climbing-orbit'], faults: ['off-mark', 'drift', 'uneven'], family: 'orbit');
     }
 
     public function parameters(): array

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Straight back: away from the subject without turning. Easy for the thumbs, hard on what stands behind. */
@@ -20,17 +20,7 @@ final readonly class StraightBack extends Played
 {
     public function about(): About
     {
-        return new About(
-            'straight-back', 'Straight back', Group::Away, 1, 'run-', ['slowest-line'],
-            does: 'New things keep coming in from behind the lens, and the subject finds its place among them.',
-            clean: 'Straight as a rail, even, the heading untouched.',
-            faults: [
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-                'kick' => 'You can’t see where you go: be settled before you start, not during.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'straight-back',
-            caution: 'Walk the line behind the craft before you fly it backward.',
-        );
+        return new About('straight-back', Group::Away, 1, 'run-', ['slowest-line'], faults: ['leak', 'kick', 'uneven'], family: 'straight-back', caution: true);
     }
 
     public function parameters(): array

@@ -6,15 +6,15 @@ namespace Larkspur\Move\Shot;
 
 use Larkspur\Measure\Angle;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Framed;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Framed;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Wanted;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Tilt in place: the wheel alone. */
@@ -22,16 +22,7 @@ final readonly class Tilt extends Played
 {
     public function about(): About
     {
-        return new About(
-            'tilt', 'Tilt in place', Group::Look, 2, 'tilt±', ['return-to-centre'],
-            does: 'The picture lifts or lowers its eyes from one thing to another.',
-            clean: 'The last degrees so slow that the stop can’t be seen.',
-            faults: [
-                'flick-stop' => 'Stop sooner than you want to; the last degrees must all but die.',
-                'wrong-way' => 'Touch the wheel a hair before the take and see which way it goes.',
-                'flick-start' => 'Start the wheel from a resting finger.',
-            ], family: 'tilt',
-        );
+        return new About('tilt', Group::Look, 2, 'tilt±', ['return-to-centre'], faults: ['flick-stop', 'wrong-way', 'flick-start'], family: 'tilt');
     }
 
     protected const MEASURE = ['tilt_end_deg', 'duration_s'];
@@ -66,9 +57,9 @@ final readonly class Tilt extends Played
         return new Pace($degrees, $degrees / max(1.0, $intent->number('duration_s') ?? 11.0), $intent->number('ease_s') ?? self::EASE, 'duration_s');
     }
 
-    public function wanted(Intent $intent): Wanted
+    public function wanted(Intent $intent): TakeTarget
     {
-        return new Wanted(tiltStart: $intent->number('tilt_start_deg'), tiltEnd: $intent->number('tilt_end_deg'), viewing: $intent->number('distance_m'));
+        return new TakeTarget(tiltStart: $intent->angle('tilt_start_deg'), tiltEnd: $intent->angle('tilt_end_deg'), viewing: $intent->number('distance_m'));
     }
 
     protected function strokes(Intent $intent, Pace $pace): array

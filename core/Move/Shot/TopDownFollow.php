@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Following;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Shape\Following;
 use Larkspur\Rig\ModeTune;
 
 /** Top-down follow: straight over a moving subject, at its pace, the nose along its way. */
@@ -18,16 +18,7 @@ final readonly class TopDownFollow extends Following
 {
     public function about(): About
     {
-        return new About(
-            'top-down-follow', 'Top-down follow', Group::Above, 3, 'run+', ['top-down-travel', 'follow'],
-            does: 'Seen from above, the subject stands and the ground moves.',
-            clean: 'It keeps its place to a hand’s width.',
-            faults: [
-                'off-mark' => 'Watch the subject, not the craft; lead it by a breath.',
-                'uneven' => 'Its pace is yours: match it, then freeze the thumb.',
-                'leak' => 'Nose along its way; one axis only.',
-            ], family: 'top-down-travel',
-        );
+        return new About('top-down-follow', Group::Above, 3, 'run+', ['top-down-travel', 'follow'], faults: ['off-mark', 'uneven', 'leak'], family: 'top-down-travel');
     }
 
     public function judging(Intent $intent): Judging

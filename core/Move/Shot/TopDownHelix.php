@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
+use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Move\Played;
-use Larkspur\Move\Wanted;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Top-down helix: straight over the subject, climbing or sinking while the craft turns. */
@@ -22,16 +22,7 @@ final readonly class TopDownHelix extends Played
 {
     public function about(): About
     {
-        return new About(
-            'top-down-helix', 'Top-down helix', Group::Above, 3, 'climb* turn*', ['top-down-spin'],
-            does: 'The world turns and falls away, or comes up, about the subject.',
-            clean: 'Turn and climb both even and begun together; the subject on the centre.',
-            faults: [
-                'out-of-step' => 'One thumb, one corner: leave the centre along the diagonal.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'off-mark' => 'Centre over the subject first.',
-            ], family: 'top-down-helix',
-        );
+        return new About('top-down-helix', Group::Above, 3, 'climb* turn*', ['top-down-spin'], faults: ['out-of-step', 'uneven', 'off-mark'], family: 'top-down-helix');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];
@@ -54,7 +45,7 @@ final readonly class TopDownHelix extends Played
     }
 
     /** A picture turns about its middle, so that is where the subject stands, whatever the intent says. */
-    public function wanted(Intent $intent): Wanted
+    public function wanted(Intent $intent): TakeTarget
     {
         return parent::wanted($intent)->centred();
     }

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Larkspur\Move\Shot;
 
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
-use Larkspur\Move\Framed;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Framed;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Move\Wanted;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Top-down, held: straight down and at rest. Dull unless something moves in the frame. */
@@ -21,15 +21,7 @@ final readonly class TopDownHold extends Played
 {
     public function about(): About
     {
-        return new About(
-            'top-down-hold', 'Top-down, held', Group::Above, 1, '', ['hover'],
-            does: 'A map of the ground on which something moves.',
-            clean: 'Straight down, square to the lines on the ground, no drift.',
-            faults: [
-                'drift' => 'Line the edge of the frame up with something straight and watch that.',
-                'leak' => 'Both thumbs off the sticks.',
-            ],
-        );
+        return new About('top-down-hold', Group::Above, 1, '', ['hover'], faults: ['drift', 'leak']);
     }
 
     protected const MEASURE = ['duration_s', 'pace_mps'];
@@ -61,9 +53,9 @@ final readonly class TopDownHold extends Played
         return new Pace(max(1.0, $intent->number('duration_s') ?? 14.0), 1.0, 0.5, 'duration_s');
     }
 
-    public function wanted(Intent $intent): Wanted
+    public function wanted(Intent $intent): TakeTarget
     {
-        return new Wanted(viewing: $intent->number('height_m'));
+        return new TakeTarget(viewing: $intent->number('height_m'));
     }
 
     protected function strokes(Intent $intent, Pace $pace): array

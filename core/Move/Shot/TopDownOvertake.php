@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Passing;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Shape\Passing;
 use Larkspur\Rig\ModeTune;
 
 /** Top-down overtake: straight down, past a moving subject from behind. */
@@ -18,15 +18,7 @@ final readonly class TopDownOvertake extends Passing
 {
     public function about(): About
     {
-        return new About(
-            'top-down-overtake', 'Top-down overtake', Group::Above, 4, 'run+', ['top-down-follow', 'overtake'],
-            does: 'Seen from above, the subject comes in at one edge and leaves by the other.',
-            clean: 'One straight line, one pace.',
-            faults: [
-                'leak' => 'Look along the axis you fly: a thumb off twelve o’clock drags the other axis with it.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'top-down-travel',
-        );
+        return new About('top-down-overtake', Group::Above, 4, 'run+', ['top-down-follow', 'overtake'], faults: ['leak', 'uneven'], family: 'top-down-travel');
     }
 
     public function judging(Intent $intent): Judging

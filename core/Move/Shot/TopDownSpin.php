@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\PathKind;
+use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\PathKind;
-use Larkspur\Move\Played;
-use Larkspur\Move\Wanted;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Top-down spin: straight over the subject, turning about it. */
@@ -22,16 +22,7 @@ final readonly class TopDownSpin extends Played
 {
     public function about(): About
     {
-        return new About(
-            'top-down-spin', 'Top-down spin', Group::Above, 2, 'turn±', ['straight-down'],
-            does: 'The world turns about the subject like a record.',
-            clean: 'The subject stays on the centre of the turn; the rate never changes.',
-            faults: [
-                'off-mark' => 'Centre the craft over the subject before you start; once it spins it is too late.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-                'leak' => 'A turning thumb that climbs changes the size of everything.',
-            ], family: 'top-down-spin',
-        );
+        return new About('top-down-spin', Group::Above, 2, 'turn±', ['straight-down'], faults: ['off-mark', 'uneven', 'leak'], family: 'top-down-spin');
     }
 
     protected const MEASURE = ['turn_deg', 'spin_dps'];
@@ -54,7 +45,7 @@ final readonly class TopDownSpin extends Played
     }
 
     /** A picture turns about its middle, so that is where the subject stands, whatever the intent says. */
-    public function wanted(Intent $intent): Wanted
+    public function wanted(Intent $intent): TakeTarget
     {
         return parent::wanted($intent)->centred();
     }

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shot;
 
+use Larkspur\Controls\Finger;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\About;
-use Larkspur\Move\Crossing;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
-use Larkspur\Move\Judging;
-use Larkspur\Move\Pace;
+use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
-use Larkspur\Move\Played;
-use Larkspur\Rig\Finger;
+use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
 /** Top-down, travelling: straight down, the craft going any way over the ground. */
@@ -21,15 +21,7 @@ final readonly class TopDownTravel extends Played
 {
     public function about(): About
     {
-        return new About(
-            'top-down-travel', 'Top-down, travelling', Group::Above, 2, '(run*) (slide*)', ['straight-down'],
-            does: 'The ground runs past like a page being turned.',
-            clean: 'One direction, one pace, the edge of the frame parallel to the way.',
-            faults: [
-                'leak' => 'Fly along a wall, a path or a row and watch it stay parallel.',
-                'uneven' => 'Find the travel, then freeze the thumb against your own grip.',
-            ], family: 'top-down-travel',
-        );
+        return new About('top-down-travel', Group::Above, 2, '(run*) (slide*)', ['straight-down'], faults: ['leak', 'uneven'], family: 'top-down-travel');
     }
 
     public function parameters(): array

@@ -6,7 +6,7 @@
     foreach (\Larkspur\Move\Catalogue::move($plan['move']['id'])->parameters() as $parameter) {
         $value = ((array) $plan['intent']['parameters'])[$parameter->id] ?? null;
         if ($value !== null) {
-            $words[$parameter->label] = is_string($value) ? $value : match ($parameter->unit) { 'm' => $length($value), 'm/s' => $speed($value), 'deg' => number_format($value, 0).'°', 'deg/s' => number_format($value, 1).'°/s', 's' => number_format($value, 1).' s', default => number_format($value, 2) };
+            $words[\App\Spoken::to()->say($parameter->label())] = is_string($value) ? $value : match ($parameter->unit) { 'm' => $length($value), 'm/s' => $speed($value), 'deg' => number_format($value, 0).'°', 'deg/s' => number_format($value, 1).'°/s', 's' => number_format($value, 1).' s', default => number_format($value, 2) };
         }
     }
     // Where it would not fit on one page, pictures and cues make room: the staves, the numbers and the cautions stay.

@@ -5,20 +5,24 @@ declare(strict_types=1);
 namespace Tests\Core\Choreography;
 
 use Demo\Rigs;
+use Documents\Plan\Frame;
 use Larkspur\Choreography\ComfortRanges;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\ThumbSheet;
+use Larkspur\Controls\Finger;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
 use Larkspur\Refusal;
-use Larkspur\Rig\Finger;
 use Larkspur\Scoring\Expectation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\OrbitDraw;
 use Tests\Core\Shots;
+use Words\Speaker;
+
+use function Tests\said;
 
 final class PlannerTest extends TestCase
 {
@@ -56,8 +60,8 @@ final class PlannerTest extends TestCase
         $rig = Rigs::all()['lapwing'];
         [$slow, $fast] = [$rig['modes']['slow']['slide_mps'] ?? $rig['modes']['slow']['run_mps'], $rig['modes']['fast']['slide_mps'] ?? $rig['modes']['fast']['run_mps']];
 
-        self::assertStringContainsString('mode gives it.', $broken(1.3 * $slow, 'slow')[0]->text ?? '');
-        self::assertStringNotContainsString('mode gives it.', $broken(1.3 * $fast, 'fast')[0]->text ?? '');
+        self::assertStringContainsString('mode gives it.', said($broken(1.3 * $slow, 'slow')[0]->text ?? null));
+        self::assertStringNotContainsString('mode gives it.', said($broken(1.3 * $fast, 'fast')[0]->text ?? null));
         self::assertNotSame([], $broken(1.3 * $fast, 'fast'));
     }
 
@@ -98,7 +102,7 @@ final class PlannerTest extends TestCase
     {
         $plan = Shots::plan(['radius_m' => 14, 'pace_mps' => 2.0, 'arc_deg' => 150]);
         $onsets = [];
-        foreach ($plan->presses as $press) {
+        foreach ($plan->parts as $press) {
             $onsets[$press->finger->value] = $press->onset;
         }
         self::assertArrayHasKey('slide', $onsets);
@@ -115,7 +119,7 @@ final class PlannerTest extends TestCase
 
     public function test_on_a_circle_the_lag_is_led_by_a_touch_of_run(): void
     {
-        $run = array_values(array_filter(Shots::plan(['radius_m' => 9, 'pace_mps' => 2.2])->presses, static fn ($press): bool => $press->finger === Finger::Run))[0];
+        $run = array_values(array_filter(Shots::plan(['radius_m' => 9, 'pace_mps' => 2.2])->parts, static fn ($press): bool => $press->finger === Finger::Run))[0];
 
         self::assertGreaterThan(0.0, $run->hold, 'toward the middle');
         self::assertTrue($run->isTouch());
@@ -157,7 +161,7 @@ final class PlannerTest extends TestCase
 
         self::assertNotNull($expectation->score);
         self::assertLessThan(90.0, $expectation->score->score);
-        self::assertNotSame('', $expectation->toArray()['expected']['limited_by']);
+        self::assertNotNull($expectation->limitedBy());
     }
 
     public function test_a_path_through_something_solid_is_seen(): void
@@ -169,7 +173,7 @@ final class PlannerTest extends TestCase
         $finding = self::finding($plan, 'clearance');
 
         self::assertSame(Finding::BROKEN, $finding?->state);
-        self::assertStringContainsString('the ropewalk shed', $finding->text);
+        self::assertStringContainsString('the ropewalk shed', said($finding->text));
     }
 
     public function test_wind_beyond_the_craft_is_refused_and_named(): void
@@ -198,7 +202,7 @@ final class PlannerTest extends TestCase
 
         self::assertSame('slide', $fingers[0]);
         self::assertContains('turn', $fingers);
-        self::assertStringStartsWith('Slide left to ', $cues[1]->text);
+        self::assertStringStartsWith('Slide left to ', said($cues[1]->text));
         $times = array_map(static fn ($cue): float => $cue->t, $cues);
         $sorted = $times;
         sort($sorted);
@@ -208,11 +212,12 @@ final class PlannerTest extends TestCase
     public function test_frames_show_the_subject_on_its_mark(): void
     {
         $plan = Shots::plan(['radius_m' => 21.5], ['site' => Shots::stones()]);
-        foreach ($plan->frames() as $frame) {
-            self::assertNotNull($frame['mark']);
-            self::assertEqualsWithDelta([0.0, 0.0], $frame['mark'], 0.01);
+        $frames = Frame::along($plan, $plan->move->flight);
+        foreach ($frames as $frame) {
+            self::assertNotNull($frame->mark);
+            self::assertEqualsWithDelta([0.0, 0.0], $frame->mark, 0.01);
         }
-        self::assertCount(Plan::FRAMES, $plan->frames());
+        self::assertCount(6, $frames);
     }
 
     public function test_left_open_parameters_suit_the_craft_and_are_told(): void
@@ -259,8 +264,8 @@ final class PlannerTest extends TestCase
             self::fail('It was taken.');
         } catch (Refusal $refusal) {
             self::assertSame($place, $refusal->place);
-            self::assertStringContainsString($expected, $refusal->expected);
-            self::assertStringNotContainsString('#0', $refusal->line());
+            self::assertStringContainsString($expected, said($refusal->expected));
+            self::assertStringNotContainsString('#0', (new Speaker)->refusal($refusal));
         }
     }
 
@@ -269,8 +274,8 @@ final class PlannerTest extends TestCase
         $plan = Shots::plan(['radius_m' => 60, 'pace_mps' => 20, 'arc_deg' => 300]);
         $finding = self::finding($plan, 'rate-slide');
 
-        self::assertStringContainsString('standard mode gives 8.3', $finding->text ?? '');
-        self::assertStringContainsString('Fly at', $finding->mendText ?? '');
+        self::assertStringContainsString('standard mode gives 8.3', said($finding->text ?? null));
+        self::assertStringContainsString('Fly at', said($finding->mendText ?? null));
         foreach ($plan->sheet->travel as $travel) {
             self::assertLessThanOrEqual(1.0, max(0.0, ...array_map(abs(...), $travel)));
         }

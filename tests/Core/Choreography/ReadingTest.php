@@ -6,15 +6,15 @@ namespace Tests\Core\Choreography;
 
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Finding;
+use Larkspur\Choreography\Notes\DepthNotes;
+use Larkspur\Choreography\Notes\EditNotes;
+use Larkspur\Choreography\Notes\RevealNotes;
+use Larkspur\Choreography\Notes\RoomNotes;
+use Larkspur\Choreography\Notes\ShotNotes;
+use Larkspur\Choreography\Notes\Variants;
+use Larkspur\Choreography\Notes\WindNotes;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
-use Larkspur\Choreography\Reading\DepthReading;
-use Larkspur\Choreography\Reading\EditReading;
-use Larkspur\Choreography\Reading\RevealReading;
-use Larkspur\Choreography\Reading\RoomReading;
-use Larkspur\Choreography\Reading\ShotReading;
-use Larkspur\Choreography\Reading\Variants;
-use Larkspur\Choreography\Reading\WindReading;
 use Larkspur\Choreography\Shot;
 use Larkspur\Choreography\WantedPicture;
 use Larkspur\Fields;
@@ -23,6 +23,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Checks\Reference;
 use Tests\Core\Shots;
+
+use function Tests\said;
 
 /**
  * What is read off a plan, against closed forms: reveals and parallax of the outside tables (similar triangles and the pinhole camera), the
@@ -40,8 +42,8 @@ final class ReadingTest extends TestCase
             $plan = self::plan('push-in', ['distance_m' => (float) $far + 12, 'length_m' => 12.0, 'height_m' => (float) $from, 'start_bearing_deg' => 180.0], [
                 'solids' => [['id' => 'wall', 'name' => 'wall', 'shape' => 'box', 'east_m' => 0, 'north_m' => (float) $near - (float) $far, 'width_m' => 600, 'length_m' => 0.02, 'height_m' => (float) $top]],
             ], aim: (float) $aim);
-            $reading = RevealReading::of($plan)->toArray();
-            self::assertSame('behind wall', $reading['last']);
+            $reading = RevealNotes::of($plan)->toArray();
+            self::assertSame('behind wall', said($reading['last']));
             self::assertEqualsWithDelta((float) $clear, $reading['needed_height_m'], 0.06, "$far $near $top $aim");
             self::assertFalse($reading['readable']);
         }
@@ -52,14 +54,14 @@ final class ReadingTest extends TestCase
         $plan = self::plan('rise', ['distance_m' => 60.0, 'height_m' => 1.5, 'climb_mps' => 1.0, 'climb_m' => 20.0, 'start_bearing_deg' => 180.0], [
             'solids' => [['id' => 'wall', 'name' => 'wall', 'shape' => 'box', 'east_m' => 0, 'north_m' => -40, 'width_m' => 600, 'length_m' => 0.02, 'height_m' => 10.0]],
         ], aim: 2.0);
-        $reading = RevealReading::of($plan)->toArray();
+        $reading = RevealNotes::of($plan)->toArray();
 
         self::assertTrue($reading['hidden_first']);
         self::assertTrue($reading['readable']);
         // h* = 14 m by the table's second row.
         $index = $plan->move->flight->indexAt($reading['appears_s']);
         self::assertEqualsWithDelta(14.0, $plan->move->flight->up[$index], 0.15);
-        self::assertStringContainsString('appears at', $reading['sentences'][0]);
+        self::assertStringContainsString('appears at', said($reading['sentences'][0]));
     }
 
     public function test_the_horizon_ends_on_the_upper_third_where_the_tilt_says(): void
@@ -70,7 +72,7 @@ final class ReadingTest extends TestCase
             }
             $hfov = 2 * rad2deg(atan(tan(deg2rad((float) $vertical) / 2) * 16 / 9));
             $plan = self::plan('ground-to-horizon', ['tilt_end_deg' => (float) $tilt, 'distance_m' => 60.0, 'height_m' => 20.0], camera: $hfov);
-            self::assertEqualsWithDelta(1 / 3, RevealReading::of($plan)->toArray()['horizon'], 1e-3, (string) $name);
+            self::assertEqualsWithDelta(1 / 3, RevealNotes::of($plan)->toArray()['horizon'], 1e-3, (string) $name);
         }
     }
 
@@ -79,7 +81,7 @@ final class ReadingTest extends TestCase
         // The field guide's derived value: 30 m away, 30 degrees down, VFOV 45: it leaves the top 3.95 m above it.
         $hfov = 2 * rad2deg(atan(tan(deg2rad(22.5)) * 16 / 9));
         $plan = self::plan('drop-and-tilt', ['distance_m' => 30.0, 'height_m' => 17.32, 'climb_m' => -15.5], aim: 0.02, camera: $hfov);
-        $reading = RevealReading::of($plan)->toArray();
+        $reading = RevealNotes::of($plan)->toArray();
         $from = $plan->move->flight->indexAt($plan->move->onset);
         self::assertEqualsWithDelta(-30.0, rad2deg($plan->move->flight->tilt[$from]), 1.5);
         self::assertNotNull($reading['tilt_latest_s']);
@@ -98,7 +100,7 @@ final class ReadingTest extends TestCase
                     ['id' => 'far', 'name' => 'mast', 'shape' => 'cylinder', 'east_m' => 0, 'north_m' => 0, 'width_m' => 0.02, 'height_m' => 2.0],
                 ],
             ], aim: 1.0, camera: 73.739795, fast: true);
-            $reading = DepthReading::of($plan);
+            $reading = DepthNotes::of($plan);
             self::assertNotNull($reading->near);
             self::assertNotNull($reading->far);
             $solids = ['post' => (float) $nearSpeed / 3840, 'mast' => (float) $farSpeed / 3840];
@@ -116,7 +118,7 @@ final class ReadingTest extends TestCase
     {
         $plan = self::plan('push-in', ['distance_m' => 60.0, 'length_m' => 40.0, 'height_m' => 2.0, 'pace_mps' => 2.778]);
         // The field guide's derived value: 10 km/h at 2 m is 79.6 degrees a second of the ground below.
-        self::assertEqualsWithDelta(79.6, rad2deg(DepthReading::of($plan)->felt), 0.3);
+        self::assertEqualsWithDelta(79.6, rad2deg(DepthNotes::of($plan)->felt), 0.3);
     }
 
     public function test_wind_along_the_way_is_the_wind_triangle_s(): void
@@ -126,7 +128,7 @@ final class ReadingTest extends TestCase
                 continue;
             }
             $plan = self::plan('push-in', ['distance_m' => 300.0, 'length_m' => 250.0, 'height_m' => 10.0, 'pace_mps' => (float) $ground, 'start_bearing_deg' => fmod((float) $track + 180, 360)], wind: ['from_deg' => (float) $from, 'mean_mps' => (float) $wind, 'gust_mps' => (float) $wind], fast: true);
-            $reading = WindReading::of($plan);
+            $reading = WindNotes::of($plan);
             self::assertEqualsWithDelta((float) $air, $reading->upwind, 0.02 * (float) $air, 'air speed of the hardest stretch');
             self::assertEqualsWithDelta(abs(Reference::number($cross)), $reading->cross, 0.02);
             self::assertEqualsWithDelta(Reference::number($head), $reading->head, 0.02);
@@ -137,37 +139,37 @@ final class ReadingTest extends TestCase
     {
         // 5 m/s round and 6 m/s of wind take 1 to 11 m/s through the air (the outside catalogue's example), at 10 m.
         $plan = self::plan('orbit', ['radius_m' => 40.0, 'height_m' => 10.0, 'arc_deg' => 400.0, 'pace_mps' => 5.0], wind: ['from_deg' => 250, 'mean_mps' => 6, 'gust_mps' => 9], fast: true);
-        $reading = WindReading::of($plan);
+        $reading = WindNotes::of($plan);
 
         self::assertEqualsWithDelta(11.0, $reading->upwind, 0.05);
         self::assertLessThan(1.6, $reading->downwind);
         self::assertEqualsWithDelta(2 / M_PI, $reading->share, 0.05, 'the mean of |sin| over a circle');
-        self::assertSame(['Planned for still air. Set the wind to see what it does.'], WindReading::of(self::plan('orbit', []))->toArray()['sentences']);
+        self::assertSame(['Planned for still air. Set the wind to see what it does.'], array_map(said(...), WindNotes::of(self::plan('orbit', []))->toArray()['sentences']));
     }
 
     public function test_the_edit_s_room_is_the_crop_s_arithmetic(): void
     {
         $plan = self::plan('push-in', ['distance_m' => 60.0, 'length_m' => 40.0, 'height_m' => 8.0, 'pace_mps' => 2.0]);
-        $edit = EditReading::of($plan, new Brief(delivered: 1920, use: 6.0), 3840);
-        // The field guide's derived values: 1 degree of roll takes 1.031; a drift of x takes 1 / (1 - 2x); they multiply.
+        $edit = EditNotes::of($plan, new Brief(delivered: 1920, use: 6.0), 3840);
+        // By geometry: 1 degree of roll takes 1.031; a drift of x takes 1 / (1 - 2x); they multiply.
         self::assertEqualsWithDelta(1.031, $edit->level, 5e-4);
         self::assertEqualsWithDelta(2.0, $edit->level / (1 - 2 * $edit->stray), 1e-9);
         self::assertEqualsWithDelta($edit->hold - 8.0, $edit->spare, 1e-9);
-        $tight = EditReading::of($plan, new Brief(delivered: 3840), 3840);
+        $tight = EditNotes::of($plan, new Brief(delivered: 3840), 3840);
         self::assertSame(0.0, $tight->stray);
-        self::assertStringContainsString('no room', $tight->toArray()['sentences'][1]);
-        self::assertStringContainsString('blown up', EditReading::of($plan, new Brief(delivered: 3840), 1920)->toArray()['sentences'][1]);
+        self::assertStringContainsString('no room', said($tight->toArray()['sentences'][1]));
+        self::assertStringContainsString('blown up', said(EditNotes::of($plan, new Brief(delivered: 3840), 1920)->toArray()['sentences'][1]));
         self::assertSame([], $edit->moving);
     }
 
     public function test_what_moves_by_itself_forbids_speeding_up(): void
     {
         $sea = ['areas' => [['id' => 'bay', 'name' => 'the bay', 'kind' => 'water', 'points' => [[-20, 8], [20, 8], [20, 40], [-20, 40]]]]];
-        $edit = EditReading::of(self::plan('push-in', ['distance_m' => 30.0, 'length_m' => 20.0, 'height_m' => 8.0, 'start_bearing_deg' => 180.0], $sea), new Brief, 3840);
-        self::assertSame(['the bay'], $edit->moving);
+        $edit = EditNotes::of(self::plan('push-in', ['distance_m' => 30.0, 'length_m' => 20.0, 'height_m' => 8.0, 'start_bearing_deg' => 180.0], $sea), new Brief, 3840);
+        self::assertSame(['the bay'], array_map(said(...), $edit->moving));
         self::assertFalse($edit->toArray()['speed_up']);
         $railcar = ['solids' => [['id' => 'car', 'name' => 'railcar', 'role' => 'subject', 'shape' => 'box', 'east_m' => 0, 'north_m' => 0, 'width_m' => 2, 'length_m' => 5, 'height_m' => 3, 'moves' => true]]];
-        self::assertSame(['railcar'], EditReading::of(self::plan('push-in', ['distance_m' => 30.0, 'start_bearing_deg' => 180.0], $railcar), new Brief, 3840)->moving);
+        self::assertSame(['railcar'], array_map(said(...), EditNotes::of(self::plan('push-in', ['distance_m' => 30.0, 'start_bearing_deg' => 180.0], $railcar), new Brief, 3840)->moving));
     }
 
     public function test_a_gap_needs_the_craft_its_error_and_its_margins(): void
@@ -177,24 +179,24 @@ final class ReadingTest extends TestCase
             ['id' => 'r', 'name' => 'right post', 'shape' => 'box', 'east_m' => $half + 1, 'north_m' => -20, 'width_m' => 2, 'length_m' => 2, 'height_m' => 9],
         ]];
         $way = ['distance_m' => 40.0, 'length_m' => 30.0, 'height_m' => 4.0, 'start_bearing_deg' => 180.0];
-        $wide = RoomReading::of(self::plan('push-in', $way, $posts(4.5)))->toArray();
+        $wide = RoomNotes::of(self::plan('push-in', $way, $posts(4.5)))->toArray();
         self::assertEqualsWithDelta(9.0, $wide['gap']['width_m'], 0.1);
         self::assertTrue($wide['gap']['ok']);
-        $tight = RoomReading::of(self::plan('push-in', $way, $posts(2.0)))->toArray();
+        $tight = RoomNotes::of(self::plan('push-in', $way, $posts(2.0)))->toArray();
         self::assertFalse($tight['gap']['ok']);
-        self::assertStringContainsString('Do not plan a way through it', implode(' ', $tight['sentences']));
-        self::assertNull(RoomReading::of(self::plan('push-in', $way))->gap);
+        self::assertStringContainsString('Do not plan a way through it', implode(' ', array_map(said(...), $tight['sentences'])));
+        self::assertNull(RoomNotes::of(self::plan('push-in', $way))->gap);
     }
 
     public function test_what_lies_behind_a_backward_flight_is_said(): void
     {
         $barn = ['solids' => [['id' => 'barn', 'name' => 'barn', 'shape' => 'box', 'east_m' => 0, 'north_m' => -45, 'width_m' => 30, 'length_m' => 4, 'height_m' => 20]]];
         $way = ['distance_m' => 15.0, 'length_m' => 18.0, 'height_m' => 5.0, 'start_bearing_deg' => 180.0];
-        $room = RoomReading::of(self::plan('straight-back', $way, $barn))->toArray();
+        $room = RoomNotes::of(self::plan('straight-back', $way, $barn))->toArray();
         self::assertSame('barn', $room['behind']['name']);
         self::assertEqualsWithDelta(45 - 2 - 15 - 18, $room['behind']['metres'], 1.2);
-        self::assertNull(RoomReading::of(self::plan('straight-back', $way))->behind['name'] ?? null);
-        self::assertNull(RoomReading::of(self::plan('push-in', ['distance_m' => 60.0]))->behind);
+        self::assertNull(RoomNotes::of(self::plan('straight-back', $way))->behind['name'] ?? null);
+        self::assertNull(RoomNotes::of(self::plan('push-in', ['distance_m' => 60.0]))->behind);
     }
 
     /** @return iterable<string, array{string, array<string, float|string>}> */
@@ -276,8 +278,8 @@ final class ReadingTest extends TestCase
         self::assertSame('ok', $state(['areas' => [['id' => 'b', 'name' => 'march dyke', 'kind' => 'boundary', 'points' => [[-90, 60], [90, 60]]]]], 'boundary')?->state);
         // A barn between the operator (at the subject's side) and the way.
         $barn = [['id' => 'barn', 'name' => 'barn', 'shape' => 'box', 'east_m' => 0, 'north_m' => -8, 'width_m' => 16, 'length_m' => 4, 'height_m' => 12]];
-        self::assertStringContainsString('nobody sees it', $state(['solids' => $barn], 'sight-line')->text ?? '');
-        self::assertStringContainsString('still sees it', $state(['solids' => $barn, 'observers' => [['id' => 'o', 'name' => 'the watcher', 'east_m' => 30, 'north_m' => -30]]], 'sight-line')->text ?? '');
+        self::assertStringContainsString('nobody sees it', said($state(['solids' => $barn], 'sight-line')->text ?? null));
+        self::assertStringContainsString('still sees it', said($state(['solids' => $barn, 'observers' => [['id' => 'o', 'name' => 'the watcher', 'east_m' => 30, 'north_m' => -30]]], 'sight-line')->text ?? null));
     }
 
     public function test_the_ceiling_counts_from_the_ground_and_not_from_take_off(): void
@@ -288,8 +290,8 @@ final class ReadingTest extends TestCase
         $height = array_values(array_filter($plan->findings, static fn (Finding $finding): bool => $finding->id === 'height'))[0];
         self::assertSame('broken', $height->state);
         self::assertEqualsWithDelta(55.0, $height->value ?? 0.0, 0.5);
-        $room = RoomReading::of($plan)->toArray();
-        self::assertStringContainsString('The two differ here', implode(' ', $room['sentences']));
+        $room = RoomNotes::of($plan)->toArray();
+        self::assertStringContainsString('The two differ here', implode(' ', array_map(said(...), $room['sentences'])));
     }
 
     public function test_a_whole_reading_holds_figures_only(): void
@@ -301,7 +303,7 @@ final class ReadingTest extends TestCase
             if ($move === 'combination') {
                 $shot['intent'] = [...$shot['intent'], 'join' => 'sequence', 'parts' => [['move' => 'orbit', 'parameters' => []], ['move' => 'pull-away', 'parameters' => []]]];
             }
-            $reading = ShotReading::of(Planner::plan(Shot::read(Fields::of($shot))), new Brief, 3840);
+            $reading = ShotNotes::of(Planner::plan(Shot::read(Fields::of($shot))), new Brief, 3840);
             $text = json_encode($reading, JSON_THROW_ON_ERROR);
             self::assertStringNotContainsStringIgnoringCase('nan', str_replace(['nance', 'Nance'], '', $text), $move);
         }

@@ -7,9 +7,9 @@ namespace Tests\Core\Choreography;
 use Demo\Rigs;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\ShotDemands;
+use Larkspur\Controls\Finger;
 use Larkspur\Rig\Demand;
-use Larkspur\Rig\Finger;
-use Larkspur\Scoring\Lesson;
+use Larkspur\Training\Lesson;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -42,7 +42,7 @@ final class ShotDemandsTest extends TestCase
     {
         $plan = self::plan($move);
         $demands = array_column(array_map(static fn (Demand $demand): array => [$demand->finger->value, $demand->hold], ShotDemands::of($plan, $move)), 1, 0);
-        foreach ($plan->presses as $press) {
+        foreach ($plan->parts as $press) {
             $held = $demands[$press->finger->value] ?? 0.0;
             if ($press->rests() || $press->isTouch()) {
                 self::assertSame(0.0, $held, $press->finger->value);

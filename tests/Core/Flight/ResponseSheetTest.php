@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Flight;
 
 use Demo\Rigs;
+use Larkspur\Controls\Finger;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
 use Larkspur\Flight\FingerInput;
 use Larkspur\Flight\Pose;
 use Larkspur\Flight\ResponseSheet;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\Rig;
 use PHPUnit\Framework\TestCase;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Flight;
 
 use Demo\Rigs;
+use Larkspur\Controls\Finger;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
 use Larkspur\Flight as FlightSeries;
@@ -16,7 +17,6 @@ use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Flight\Slip;
 use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
-use Larkspur\Rig\Finger;
 use Larkspur\Rig\Rig;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Flight;
 
 use Larkspur\Choreography\Plan;
+use Larkspur\Controls\Finger;
 use Larkspur\Fields;
 use Larkspur\Flight as FlightSeries;
 use Larkspur\Flight\OperatorHabits;
@@ -13,7 +14,6 @@ use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Flight\Slip;
 use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
-use Larkspur\Rig\Finger;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -20,6 +20,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Shots;
 
+use function Tests\said;
+
 /** Lift and drop with tilt, pull-away and push-in from high: straight ways on which the tilt holds the subject. */
 final class HeldLineTest extends TestCase
 {
@@ -130,8 +132,8 @@ final class HeldLineTest extends TestCase
             foreach (self::planned($move, $given)->findings as $finding) {
                 if (in_array($finding->state, [Finding::BROKEN, Finding::NOTE], true) && $finding->mend !== [] && (str_starts_with($finding->id, 'phases') || str_starts_with($finding->id, 'rate'))) {
                     $mended = array_values(array_filter(self::planned($move, [...$given, ...$finding->mend])->findings, static fn (Finding $one): bool => $one->id === $finding->id));
-                    self::assertSame([], array_filter($mended, static fn (Finding $one): bool => $one->state === Finding::BROKEN), $finding->text);
-                    self::assertStringNotContainsString('degrees', $finding->mendText);
+                    self::assertSame([], array_filter($mended, static fn (Finding $one): bool => $one->state === Finding::BROKEN), said($finding->text));
+                    self::assertStringNotContainsString('degrees', said($finding->mendText));
                     $tried++;
                 }
             }
@@ -146,7 +148,7 @@ final class HeldLineTest extends TestCase
             self::fail('It went through.');
         } catch (Refusal $refusal) {
             self::assertSame('intent.parameters.length_m', $refusal->place);
-            self::assertStringContainsString('19.0 m', $refusal->expected);
+            self::assertStringContainsString('19.0 m', said($refusal->expected));
         }
     }
 

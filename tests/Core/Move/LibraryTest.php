@@ -11,18 +11,20 @@ use Larkspur\Choreography\Planner;
 use Larkspur\Fields;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Combination;
-use Larkspur\Move\Glossary;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
-use Larkspur\Scoring\Fault;
-use Larkspur\Scoring\FaultKinds;
-use Larkspur\Scoring\Lesson;
+use Larkspur\Scoring\Fault\Fault;
+use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Scoring\Recognition;
+use Larkspur\Training\Lesson;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\MoveDraw;
 use Tests\Core\Sweep;
+use Words\Glossary;
+
+use function Tests\said;
 
 /** What holds of every move and drill of the library, one by one. */
 final class LibraryTest extends TestCase
@@ -41,14 +43,14 @@ final class LibraryTest extends TestCase
         $about = Catalogue::move($id)->about();
 
         self::assertSame($id, $about->id);
-        self::assertNotSame('', $about->name);
-        self::assertStringEndsWith('.', $about->does);
-        self::assertStringEndsWith('.', $about->clean);
+        self::assertNotSame("move.$id", said($about->name()));
+        self::assertStringEndsWith('.', said($about->does()));
+        self::assertStringEndsWith('.', said($about->clean()));
         self::assertThat($about->level, self::logicalAnd(self::greaterThanOrEqual(1), self::lessThanOrEqual(5)));
         self::assertTrue($about->family === '' || in_array($about->family, Recognition::FAMILIES, true), $about->family);
-        foreach ($about->faults as $fault => $cue) {
-            self::assertNotSame($fault, FaultKinds::name($fault));
-            self::assertStringEndsWith('.', $cue);
+        foreach ($about->faults as $fault) {
+            self::assertContains($fault, FaultKinds::ids());
+            self::assertStringEndsWith('.', said($about->cueAgainst($fault)));
         }
     }
 
@@ -98,7 +100,7 @@ final class LibraryTest extends TestCase
     {
         $plan = self::plan($id);
         $broken = array_filter($plan->findings, static fn (Finding $finding): bool => $finding->state === Finding::BROKEN);
-        self::assertSame([], array_map(static fn (Finding $finding): string => $finding->text, $broken));
+        self::assertSame([], array_map(static fn (Finding $finding): string => said($finding->text), $broken));
         self::assertTrue($plan->feasible());
 
         $flown = Sweep::fly($plan);
@@ -146,7 +148,7 @@ final class LibraryTest extends TestCase
             return; // a figure of several legs has no one order
         }
         $onsets = [];
-        $presses = self::plan($id)->presses;
+        $presses = self::plan($id)->parts;
         self::assertCount(5, $presses);
         foreach ($presses as $press) {
             $group = $about->fingering->group($press->finger);
@@ -169,16 +171,44 @@ final class LibraryTest extends TestCase
         }
     }
 
+    /**
+     * Faults that are put in and do not come out under their own name, and why they can't. Everything else must: where one of these is named
+     * one day, it leaves the table.
+     */
+    private const TOLD_OTHERWISE = [
+        'lateral-dolly' => ['too-quick' => 'at this distance the slide of the craft is at its limit before the picture crosses too fast'],
+        'ascent-late-tilt' => ['out-of-step' => self::LATE_BY_PLAN],
+        'reveal-orbit' => ['out-of-step' => self::LATE_BY_PLAN],
+        'sink-to-horizon' => ['out-of-step' => self::LATE_BY_PLAN],
+        'rise-turn-tilt' => ['out-of-step' => self::LATE_BY_PLAN],
+        'back-rise-tilt' => ['out-of-step' => self::LATE_BY_PLAN],
+        'sink-turn-tilt' => ['out-of-step' => self::LATE_BY_PLAN, 'off-mark' => 'a tilt that falls short on the way down still ends within an eighth of the frame'],
+        'curved-retreat' => ['drift' => 'its way has no distance to keep: a bend that is off shows as a pace that comes and goes'],
+        'rise-slide-turn' => ['leak' => 'all three axes of the thumbs play, so none is at rest to leak into'],
+        'pure-axis' => ['leak' => self::FIGURE], 'square-fixed-heading' => ['leak' => self::FIGURE], 'circle-fixed-heading' => ['leak' => self::FIGURE],
+        'square-with-turns' => ['leak' => self::FIGURE], 'nose-in-bay' => ['leak' => self::FIGURE, 'wrong-way' => self::FIGURE], 'return-home' => ['leak' => self::FIGURE],
+        'out-and-back' => ['wrong-way' => self::FIGURE],
+        'return-to-centre' => ['flick-stop' => 'it is pressed to a fifth of the travel, too lightly to tell letting go from coming back'],
+        'speed-by-pitch' => ['throttle-bounce' => self::BOBS], 'indoor-tour' => ['throttle-bounce' => self::BOBS],
+    ];
+
+    private const LATE_BY_PLAN = 'in a reveal the tilt has a time of its own by plan, so that lateness shows where the picture ends';
+
+    private const FIGURE = 'in a figure every finger has its turn: what leaks or sets out wrongly shows as leaving the figure';
+
+    private const BOBS = 'a figure is judged by its way, in which a hopping height is named as bobbing';
+
     #[DataProvider('moves')]
-    public function test_every_fault_put_in_on_purpose_costs_points_or_is_named(string $id): void
+    public function test_every_fault_put_in_on_purpose_is_named_or_is_known_to_be_told_otherwise(string $id): void
     {
         $plan = self::plan($id);
         $clean = Lesson::flown($plan, null)->score->score;
         self::assertGreaterThan(80.0, $clean);
-        foreach (array_keys(Catalogue::move($id)->about()->faults) as $fault) {
+        foreach (Catalogue::move($id)->about()->faults as $fault) {
             $lesson = Lesson::flown($plan, $fault);
             self::assertSame($fault, $lesson->fault);
             $named = array_map(static fn (Fault $one): string => $one->id, $lesson->score->faults);
+            self::assertSame(! isset(self::TOLD_OTHERWISE[$id][$fault]), in_array($fault, $named, true), "$fault: named are ".implode(', ', $named));
             self::assertTrue($lesson->score->score < $clean || in_array($fault, $named, true), $fault);
         }
     }
@@ -223,7 +253,7 @@ final class LibraryTest extends TestCase
             self::fail('There is no such move.');
         } catch (Refusal $refusal) {
             self::assertSame('intent.move', $refusal->place);
-            self::assertStringContainsString('push-in', $refusal->expected);
+            self::assertStringContainsString('push-in', said($refusal->expected));
         }
     }
 

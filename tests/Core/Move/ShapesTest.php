@@ -16,10 +16,12 @@ use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
-use Larkspur\Move\Mark;
+use Larkspur\Move\Judging\Mark;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Shots;
+
+use function Tests\said;
 
 /** The shape of the moves: where they begin, where they end, and what stays as it was on the way. */
 final class ShapesTest extends TestCase
@@ -249,7 +251,7 @@ final class ShapesTest extends TestCase
         $plan = self::plan('sink', ['climb_m' => -30.0, 'height_m' => 10.0]);
         self::assertFalse($plan->feasible());
         $broken = array_values(array_filter($plan->findings, static fn (Finding $finding): bool => $finding->state === Finding::BROKEN));
-        self::assertSame('The way leads 20.0 m into the ground.', $broken[0]->text);
+        self::assertSame('The way leads 20.0 m into the ground.', said($broken[0]->text));
         // The nearest mend holds.
         self::assertTrue(self::plan('sink', ['climb_m' => -30.0, ...$broken[0]->mend])->feasible());
     }

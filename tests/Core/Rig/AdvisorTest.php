@@ -6,21 +6,23 @@ namespace Tests\Core\Rig;
 
 use Demo\Rigs;
 use Larkspur\Choreography\ShotDemands;
+use Larkspur\Controls\Finger;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
-use Larkspur\Rig\Advice;
 use Larkspur\Rig\AdviceWish;
-use Larkspur\Rig\Advisor;
 use Larkspur\Rig\Craft;
 use Larkspur\Rig\Demand;
-use Larkspur\Rig\Finger;
+use Larkspur\Rig\DemandFit;
 use Larkspur\Rig\Hands;
 use Larkspur\Rig\House;
 use Larkspur\Rig\ModeTune;
-use Larkspur\Rig\Reading;
-use Larkspur\Scoring\Lesson;
+use Larkspur\Rig\SettingsAdvice;
+use Larkspur\Rig\SettingsAdvisor;
+use Larkspur\Training\Lesson;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+
+use function Tests\said;
 
 /** What the advisor recommends, against a search that tries everything, and against what each house stands for. */
 final class AdvisorTest extends TestCase
@@ -42,7 +44,7 @@ final class AdvisorTest extends TestCase
     {
         $craft = self::craft($craftName);
         $mode = $craft->stock->mode($modeName);
-        $advisor = new Advisor($craft, $mode, self::demands($craftName, $modeName, self::FIVE), self::wish($house));
+        $advisor = new SettingsAdvisor($craft, $mode, self::demands($craftName, $modeName, self::FIVE), self::wish($house));
         $advised = $advisor->recommended();
         foreach (Finger::cases() as $finger) {
             if ($advisor->of($finger) === []) {
@@ -70,13 +72,13 @@ final class AdvisorTest extends TestCase
         $craft = self::craft($craftName);
         $demands = self::demands($craftName, $modeName, self::FIVE);
         $wish = self::wish($house);
-        $advice = Advice::of($craft, $craft->stock->mode($modeName), $demands, $wish);
+        $advice = SettingsAdvice::of($craft, $craft->stock->mode($modeName), $demands, $wish);
 
         $craft->setUp(['modes' => [...$craft->stock->toArray()['modes'], $modeName => $advice->advised->toArray()]]);
         foreach ($demands as $demand) {
-            $now = Reading::of($demand, $craft->stock->mode($modeName), $wish->nudge);
+            $now = DemandFit::of($demand, $craft->stock->mode($modeName), $wish->nudge);
             if ($now->reach <= 1) {
-                self::assertLessThanOrEqual(1.0, Reading::of($demand, $advice->advised, $wish->nudge)->reach, $demand->shot.' '.$demand->finger->value);
+                self::assertLessThanOrEqual(1.0, DemandFit::of($demand, $advice->advised, $wish->nudge)->reach, $demand->shot.' '.$demand->finger->value);
             }
         }
     }
@@ -85,7 +87,7 @@ final class AdvisorTest extends TestCase
     {
         $craft = self::craft('lapwing');
         $demands = self::demands('lapwing', 'standard', ['orbit', 'slide-with-pan', 'pull-away']);
-        $of = static fn (House $house): ModeTune => Advice::of($craft, $craft->stock->mode('standard'), $demands, self::wish($house))->advised;
+        $of = static fn (House $house): ModeTune => SettingsAdvice::of($craft, $craft->stock->mode('standard'), $demands, self::wish($house))->advised;
         [$limit, $middle, $trust] = [$of(House::LimitTheMachine), $of(House::Middle), $of(House::TrustTheFingers)];
 
         foreach ([Finger::Turn, Finger::Tilt] as $finger) {
@@ -102,20 +104,20 @@ final class AdvisorTest extends TestCase
         $demands = self::demands('lapwing', 'standard', ['pull-away']);
         $tilt = array_values(array_filter($demands, static fn (Demand $demand): bool => $demand->finger === Finger::Tilt))[0];
         $wish = self::wish(House::LimitTheMachine);
-        $now = Reading::of($tilt, $mode, $wish->nudge);
+        $now = DemandFit::of($tilt, $mode, $wish->nudge);
 
         self::assertGreaterThan(1.0, $now->reach);
-        self::assertStringContainsString('deg/s at', implode(' ', $now->troubles($wish)));
-        self::assertLessThan(1.0, Reading::of($tilt, Advice::of($craft, $mode, $demands, $wish)->advised, $wish->nudge)->reach);
+        self::assertStringContainsString('deg/s at', implode(' ', array_map(said(...), $now->troubles($wish))));
+        self::assertLessThan(1.0, DemandFit::of($tilt, SettingsAdvice::of($craft, $mode, $demands, $wish)->advised, $wish->nudge)->reach);
     }
 
     public function test_what_no_setting_can_give_is_said_and_not_hidden(): void
     {
         $craft = self::craft('curlew');
         $demand = new Demand('Too quick a pan', Finger::Turn, 2.6, [[3.0, 2.6, 0.0]], 1.3);
-        $advice = Advice::of($craft, $craft->stock->mode('slow'), [$demand], self::wish(House::Middle))->toArray();
+        $advice = SettingsAdvice::of($craft, $craft->stock->mode('slow'), [$demand], self::wish(House::Middle))->toArray();
 
-        self::assertStringContainsString('More than Curlew 900 gives', $advice['fingers'][1]['why']);
+        self::assertStringContainsString('More than Curlew 900 gives', said($advice['fingers'][1]['why']));
         self::assertNotSame([], $advice['fingers'][1]['shots'][0]['advised']['troubles']);
     }
 
@@ -123,7 +125,7 @@ final class AdvisorTest extends TestCase
     {
         $craft = self::craft('lapwing');
         $demands = self::demands('lapwing', 'standard', ['orbit', 'pan']);
-        $top = static fn (float $nudge): float => Advice::of($craft, $craft->stock->mode('standard'), $demands, new AdviceWish(House::TrustTheFingers, $nudge, 0.25, 0.65))->advised->top(Finger::Turn);
+        $top = static fn (float $nudge): float => SettingsAdvice::of($craft, $craft->stock->mode('standard'), $demands, new AdviceWish(House::TrustTheFingers, $nudge, 0.25, 0.65))->advised->top(Finger::Turn);
 
         self::assertLessThan($top(0.01), $top(0.06));
     }
@@ -131,26 +133,26 @@ final class AdvisorTest extends TestCase
     public function test_every_recommendation_says_its_house_and_what_other_numbers_cost(): void
     {
         $craft = self::craft('lapwing');
-        $advice = Advice::of($craft, $craft->stock->mode('standard'), self::demands('lapwing', 'standard', self::FIVE), self::wish(House::Middle))->toArray();
+        $advice = SettingsAdvice::of($craft, $craft->stock->mode('standard'), self::demands('lapwing', 'standard', self::FIVE), self::wish(House::Middle))->toArray();
 
         self::assertSame('middle', $advice['house']);
         foreach ($advice['fingers'] as $finger) {
             if ($finger['asked']) {
-                self::assertStringStartsWith('The middle way:', $finger['why']);
+                self::assertStringStartsWith('The middle way:', said($finger['why']));
                 self::assertNotSame([], $finger['trades']);
                 $said = array_merge(...array_map(static fn (array $trade): array => [...$trade['buys'], ...$trade['costs']], $finger['trades']));
                 self::assertNotSame([], $said);
             }
         }
         $lower = $advice['fingers'][1]['trades'][0];
-        self::assertStringStartsWith('Top ', $lower['change']);
+        self::assertStringStartsWith('Top ', said($lower['change']));
         self::assertNotSame([], $lower['buys'], 'a lower top makes a nudge finer');
     }
 
     public function test_no_shots_change_nothing(): void
     {
         $craft = self::craft('lapwing');
-        $advice = Advice::of($craft, $craft->stock->mode('slow'), [], self::wish(House::Middle));
+        $advice = SettingsAdvice::of($craft, $craft->stock->mode('slow'), [], self::wish(House::Middle));
 
         self::assertEquals($craft->stock->mode('slow')->toArray(), $advice->advised->toArray());
     }

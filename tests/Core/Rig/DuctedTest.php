@@ -15,12 +15,14 @@ use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Measure\Angle;
 use Larkspur\Refusal;
-use Larkspur\Rig\BobIndex;
 use Larkspur\Rig\Ducted;
-use Larkspur\Rig\HoverPoint;
 use Larkspur\Rig\Rig;
+use Larkspur\Telemetry\Analysis\BobIndex;
+use Larkspur\Telemetry\Analysis\HoverPoint;
 use Larkspur\Telemetry\FlightLog;
 use PHPUnit\Framework\TestCase;
+
+use function Tests\said;
 
 /** Hover point, throttle, camera angle and bob of a small ducted craft. */
 final class DuctedTest extends TestCase
@@ -109,8 +111,8 @@ final class DuctedTest extends TestCase
         self::assertGreaterThan($lean->index, $both->index);
         self::assertLessThan($throttle->index, $both->index);
         self::assertLessThan(10.0, $air->index);
-        self::assertStringContainsString('throttle', $throttle->words());
-        self::assertStringContainsString('air', $air->words());
+        self::assertStringContainsString('throttle', said($throttle->words()));
+        self::assertStringContainsString('air', said($air->words()));
     }
 
     /** @param  callable(float): array{run: float, climb: float}  $fingers */

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Tests\Core\Rig;
 
 use Larkspur\Choreography\Planner;
+use Larkspur\Controls\StickMode;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Rig\Grip;
 use Larkspur\Rig\Hands;
-use Larkspur\Rig\StickMode;
-use Larkspur\Rig\Tremble;
 use Larkspur\Site\Wind;
+use Larkspur\Telemetry\Analysis\Tremble;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Shots;
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Rig;
 
 use Demo\Rigs;
+use Larkspur\Controls\Finger;
+use Larkspur\Controls\Response;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
 use Larkspur\Flight\FingerInput;
 use Larkspur\Flight\Pose;
-use Larkspur\Rig\Finger;
-use Larkspur\Rig\Response;
 use Larkspur\Rig\Rig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -35,7 +35,7 @@ final class ResponseTest extends TestCase
     {
         $rig = Rig::read(Fields::of(Rigs::all()[$craft]));
         $mode = $rig->mode($modeName);
-        $response = Response::of($mode, $finger);
+        $response = $mode->response($finger);
         $step = 0.002;
         $aircraft = new Aircraft($rig, $mode, $step);
         // Tilt begins at its lowest, so that the gimbal's stop is not in the way.

@@ -12,13 +12,14 @@ use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Measure\Angle;
 use Larkspur\Refusal;
-use Larkspur\Rig\Response;
 use Larkspur\Rig\Rig;
-use Larkspur\Rig\StepFit;
-use Larkspur\Rig\StepTest;
+use Larkspur\Telemetry\Analysis\StepFit;
+use Larkspur\Telemetry\Analysis\StepTest;
 use Larkspur\Telemetry\FlightLog;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+
+use function Tests\said;
 
 /** The fit of a step test against a craft whose numbers are known, because it is simulated. */
 final class StepTestTest extends TestCase
@@ -42,8 +43,8 @@ final class StepTestTest extends TestCase
 
         self::assertCount(5, $fits);
         foreach ($fits as $fit) {
-            $true = Response::of($rig->mode($mode), $fit->finger);
-            $back = Response::of($rig->mode($mode), $fit->finger, false);
+            $true = $rig->mode($mode)->response($fit->finger);
+            $back = $rig->mode($mode)->response($fit->finger, false);
             self::assertEqualsWithDelta($true->top, $fit->tops[1]['value'], 0.02 * $true->top, $fit->finger->value);
             self::assertEqualsWithDelta($back->top, $fit->tops[-1]['value'], 0.02 * $back->top, $fit->finger->value);
             self::assertEqualsWithDelta($true->lag, $fit->response->lag, 0.05 * $true->lag, $fit->finger->value);
@@ -57,7 +58,7 @@ final class StepTestTest extends TestCase
         foreach ([1, 2, 3] as $seed) {
             $clean = StepTest::fit(self::recorded($rig, 'standard', new Recorder(10.0, 0.05, 0.2, 0.03 * Angle::DEGREE, 0.02), $seed));
             foreach (StepTest::fit(self::recorded($rig, 'standard', new Recorder(10.0, 0.16, 0.4, 0.3 * Angle::DEGREE, 0.08), $seed)) as $i => $fit) {
-                $true = Response::of($rig->mode('standard'), $fit->finger);
+                $true = $rig->mode('standard')->response($fit->finger);
                 if ($fit->finger->value !== 'tilt') {
                     self::assertGreaterThan($clean[$i]->sd['lag'], $fit->sd['lag'], $fit->finger->value);
                     self::assertLessThan(4.0, abs($fit->response->lag - $true->lag) / $fit->sd['lag'], $fit->finger->value);
@@ -70,7 +71,7 @@ final class StepTestTest extends TestCase
     {
         $rig = Rig::read(Fields::of(Rigs::all()['lapwing']));
         foreach (StepTest::fit(self::recorded($rig, 'standard', new Recorder(10.0, 0.05, 0.1, 0.0), 4)) as $fit) {
-            $true = Response::of($rig->mode('standard'), $fit->finger);
+            $true = $rig->mode('standard')->response($fit->finger);
             self::assertEqualsWithDelta($true->top, $fit->tops[1]['value'], 0.02 * $true->top, $fit->finger->value);
             self::assertEqualsWithDelta($true->stopWay(), $fit->response->stopWay(), 0.1 * $true->stopWay(), $fit->finger->value);
         }
@@ -103,8 +104,8 @@ final class StepTestTest extends TestCase
                 StepTest::fit(new FlightLog($columns));
                 self::fail('A step was found.');
             } catch (Refusal $refusal) {
-                self::assertStringContainsString('no step', $refusal->getMessage());
-                self::assertStringContainsString('90 %', $refusal->expected);
+                self::assertStringContainsString('no step', said($refusal->fact));
+                self::assertStringContainsString('90 %', said($refusal->expected));
             }
         }
     }

@@ -10,7 +10,7 @@ use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Ramp;
 use Larkspur\Move\Intent;
-use Larkspur\Scoring\Fault;
+use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Telemetry\FlightLog;

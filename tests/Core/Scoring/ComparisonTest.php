@@ -8,19 +8,21 @@ use Larkspur\Scoring\Comparison;
 use Larkspur\Scoring\Verdict;
 use PHPUnit\Framework\TestCase;
 
+use function Tests\said;
+
 /** Takes of one shot side by side: which is best, and why. */
 final class ComparisonTest extends TestCase
 {
     public function test_a_clear_difference_is_told_by_its_petal_and_its_faults(): void
     {
         $comparison = Comparison::of([
-            self::take(1, 71.0, facets: ['ease' => 90, 'flow' => 60, 'hold' => 80, 'line' => 90, 'frame' => 90], faults: ['Kick']),
+            self::take(1, 71.0, facets: ['ease' => 90, 'flow' => 60, 'hold' => 80, 'line' => 90, 'frame' => 90], faults: ['kick']),
             self::take(2, 92.0, facets: ['ease' => 95, 'flow' => 95, 'hold' => 85, 'line' => 91, 'frame' => 92]),
         ]);
 
         self::assertSame([2, 1], $comparison->order);
         self::assertSame(2, $comparison->best);
-        self::assertSame('Take 2 is ahead of Take 1 by 21 points. Most of it is Flow (35 more). Take 1 has kick, which it does not.', $comparison->reason);
+        self::assertSame('Take 2 is ahead of Take 1 by 21 points. Most of it is Flow (35 more). Faults that only Take 1 has: Kick.', said($comparison->reason));
     }
 
     public function test_scores_within_their_uncertainty_are_not_ranked_by_score(): void
@@ -28,9 +30,9 @@ final class ComparisonTest extends TestCase
         $comparison = Comparison::of([self::take(1, 88.0, 2.0, clean: 9.0), self::take(2, 87.0, 2.0, clean: 14.0)]);
 
         self::assertSame([2, 1], $comparison->order);
-        self::assertStringContainsString('can’t tell Take 2 and Take 1 apart (87 and 88, give or take 3)', $comparison->reason);
-        self::assertStringContainsString('longer clean stretch: 14.0 s against 9.0', $comparison->reason);
-        self::assertStringContainsString('large screen', Comparison::of([self::take(1, 88.0, 2.0), self::take(2, 87.0, 2.0)])->reason);
+        self::assertStringContainsString('can’t tell Take 2 and Take 1 apart (87 and 88, give or take 3)', said($comparison->reason));
+        self::assertStringContainsString('longer clean stretch: 14.0 s against 9.0', said($comparison->reason));
+        self::assertStringContainsString('large screen', said(Comparison::of([self::take(1, 88.0, 2.0), self::take(2, 87.0, 2.0)])->reason));
     }
 
     public function test_a_take_that_can_be_kept_comes_before_a_higher_one_that_cannot(): void
@@ -38,7 +40,7 @@ final class ComparisonTest extends TestCase
         $comparison = Comparison::of([self::take(1, 90.0, verdict: Verdict::AGAIN), self::take(2, 78.0, verdict: Verdict::FIX), self::take(3, 76.0, verdict: Verdict::KEEP)]);
 
         self::assertSame([3, 2, 1], $comparison->order);
-        self::assertStringStartsWith('Take 3 is the only one of its kind', $comparison->reason);
+        self::assertStringStartsWith('Take 3 is the only one of its kind', said($comparison->reason));
     }
 
     public function test_what_automation_flew_is_not_credited_to_the_hands(): void
@@ -46,16 +48,16 @@ final class ComparisonTest extends TestCase
         $comparison = Comparison::of([self::take(1, 70.0), self::take(2, 95.0, automated: true)]);
 
         self::assertSame(2, $comparison->best);
-        self::assertStringContainsString('flown by automation', $comparison->reason);
-        self::assertStringNotContainsString('automation', Comparison::of([self::take(1, 70.0), self::take(2, 95.0)])->reason);
+        self::assertStringContainsString('flown by automation', said($comparison->reason));
+        self::assertStringNotContainsString('automation', said(Comparison::of([self::take(1, 70.0), self::take(2, 95.0)])->reason));
     }
 
     public function test_one_and_none(): void
     {
         self::assertNull(Comparison::of([])->best);
-        self::assertSame('', Comparison::of([])->reason);
+        self::assertNull(Comparison::of([])->reason);
         self::assertSame(4, Comparison::of([self::take(4, 50.0)])->best);
-        self::assertStringContainsString('one take so far', Comparison::of([self::take(4, 50.0)])->reason);
+        self::assertStringContainsString('one take so far', said(Comparison::of([self::take(4, 50.0)])->reason));
     }
 
     public function test_a_petal_that_was_not_judged_is_not_compared(): void
@@ -65,7 +67,7 @@ final class ComparisonTest extends TestCase
             self::take(2, 80.0, facets: ['ease' => 80, 'flow' => 61, 'hold' => 61, 'line' => 61, 'frame' => 99]),
         ]);
 
-        self::assertStringContainsString('Most of it is Ease', $comparison->reason);
+        self::assertStringContainsString('Most of it is Ease', said($comparison->reason));
     }
 
     /**

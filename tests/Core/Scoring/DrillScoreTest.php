@@ -13,10 +13,11 @@ use Larkspur\Flight;
 use Larkspur\Flight\Recorder;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Dimension;
 use Larkspur\Measure\Warp;
-use Larkspur\Move\Mark;
-use Larkspur\Scoring\Fault;
-use Larkspur\Scoring\Figure;
+use Larkspur\Move\Judging\Mark;
+use Larkspur\Scoring\Fault\Fault;
+use Larkspur\Scoring\Metric;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use PHPUnit\Framework\TestCase;
@@ -41,8 +42,8 @@ final class DrillScoreTest extends TestCase
         $score = self::scored($plan, static fn (Position $place, float $t): Position => $place->plus(max(0.0, min(1.0, ($t - $from) / 3.0)), 0.0, 0.0));
         $closure = self::figure($score, 'closure') ?? self::fail('It is not measured.');
 
-        self::assertEqualsWithDelta(1.0, $closure->value, 0.15);
-        self::assertSame('m', $closure->unit);
+        self::assertEqualsWithDelta(1.0, $closure->value->value, 0.15);
+        self::assertSame(Dimension::Length, $closure->value->dimension);
         self::assertLessThan(75.0, $closure->score);
         self::assertContains('off-mark', self::names($score));
     }
@@ -53,7 +54,7 @@ final class DrillScoreTest extends TestCase
         $score = self::scored($plan, static fn (Position $place, float $t): Position => $place->plus(0.0, $t > $plan->move->onset + 4.0 ? min(0.9, 0.3 * ($t - $plan->move->onset - 4.0)) : 0.0, 0.0));
         $touchdown = self::figure($score, 'touchdown') ?? self::fail('It is not measured.');
 
-        self::assertEqualsWithDelta(0.9, $touchdown->value, 0.25);
+        self::assertEqualsWithDelta(0.9, $touchdown->value->value, 0.25);
         self::assertLessThan(98.0, $score->score);
     }
 
@@ -65,8 +66,8 @@ final class DrillScoreTest extends TestCase
         $score = self::scored($plan, static fn (Position $place, float $t): Position => $place, static fn (float $t): float => $t > $corner - 1.0 ? 12.0 * min(1.0, $t - $corner + 1.0) : 0.0);
         $heading = self::figure($score, 'corner') ?? self::fail('It is not measured.');
 
-        self::assertEqualsWithDelta(12.0, $heading->value, 3.0);
-        self::assertSame('deg', $heading->unit);
+        self::assertEqualsWithDelta(12.0, rad2deg($heading->value->value), 3.0);
+        self::assertSame(Dimension::Angle, $heading->value->dimension);
     }
 
     public function test_an_eight_that_crosses_beside_its_middle_is_measured_there(): void
@@ -106,7 +107,7 @@ final class DrillScoreTest extends TestCase
         $score = self::scored($plan, static fn (Position $place, float $t): Position => $plan->move->flight->position((int) round(min($t, $half) / 0.02)));
         $completion = self::figure($score, 'completion') ?? self::fail('It is not measured.');
 
-        self::assertEqualsWithDelta(50.0, $completion->value, 12.0);
+        self::assertEqualsWithDelta(0.5, $completion->value->value, 0.12);
         self::assertLessThan(85.0, $score->score);
     }
 
@@ -182,10 +183,10 @@ final class DrillScoreTest extends TestCase
         return array_values(array_filter($plan->move->marks, static fn (Mark $mark): bool => $mark->kind === $kind))[$which]->t;
     }
 
-    private static function figure(Score $score, string $id): ?Figure
+    private static function figure(Score $score, string $id): ?Metric
     {
         foreach ($score->facets as $facet) {
-            foreach ($facet->figures as $figure) {
+            foreach ($facet->metrics as $figure) {
                 if ($figure->id === $id) {
                     return $figure;
                 }

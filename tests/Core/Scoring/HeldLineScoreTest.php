@@ -7,15 +7,15 @@ namespace Tests\Core\Scoring;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
+use Larkspur\Controls\Finger;
+use Larkspur\Controls\StickMode;
 use Larkspur\Fields;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Flight\Slip;
 use Larkspur\Move\Intent;
-use Larkspur\Rig\Finger;
-use Larkspur\Rig\StickMode;
-use Larkspur\Scoring\Fault;
+use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Replay;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
@@ -23,6 +23,8 @@ use Larkspur\Site\Wind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Shots;
+
+use function Tests\said;
 
 /** Takes of lifts, drops, pull-aways and push-ins from high, flown by simulated hands and judged from their logs. */
 final class HeldLineScoreTest extends TestCase
@@ -97,7 +99,7 @@ final class HeldLineScoreTest extends TestCase
 
         self::assertNull($score->facetScores()['frame']);
         self::assertGreaterThan(97.0, $score->score);
-        self::assertStringContainsString('No subject was given', implode(' ', $score->remarks));
+        self::assertStringContainsString('No subject was given', implode(' ', array_map(said(...), $score->remarks)));
     }
 
     public function test_an_orbit_is_a_bad_lift(): void

@@ -12,11 +12,11 @@ use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Group;
-use Larkspur\Scoring\Lesson;
 use Larkspur\Scoring\MoveUnsure;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
 use Larkspur\Telemetry\FlightLog;
+use Larkspur\Training\Lesson;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -82,7 +82,7 @@ final class RecognitionTest extends TestCase
         $share = static function (OperatorHabits $habits, Wind $wind) use ($plan): ?float {
             $flight = SimulatedOperator::fly($plan, $habits, $wind, 5);
 
-            return Scorer::score((new Recorder(10.0))->record($flight, $plan->shot->site->frame(), 5), $plan->move->intent)->windShare;
+            return Scorer::score((new Recorder(10.0))->record($flight, $plan->shot->site->frame(), 5), $plan->move->intent)->wind->share;
         };
         $still = $share(OperatorHabits::named('hurried'), Wind::still());
         $gusty = $share(OperatorHabits::named('hurried'), new Wind(0.0, 6.0, 10.0));
@@ -94,7 +94,7 @@ final class RecognitionTest extends TestCase
         self::assertGreaterThan($still + 1.0, $gusty);
         // Without finger columns nobody can say.
         $log = self::orbit();
-        self::assertNull(Scorer::score(new FlightLog(array_diff_key($log->columns, array_flip(['stick_climb', 'stick_turn', 'stick_run', 'stick_slide', 'stick_tilt']))), $plan->move->intent)->windShare);
+        self::assertNull(Scorer::score(new FlightLog(array_diff_key($log->columns, array_flip(['stick_climb', 'stick_turn', 'stick_run', 'stick_slide', 'stick_tilt']))), $plan->move->intent)->wind->share);
     }
 
     public function test_the_logs_own_speed_narrows_the_doubt(): void
@@ -108,7 +108,7 @@ final class RecognitionTest extends TestCase
         self::assertLessThanOrEqual($without->uncertainty, $with->uncertainty);
         $sources = [];
         foreach ($with->facets as $facet) {
-            foreach ($facet->figures as $figure) {
+            foreach ($facet->metrics as $figure) {
                 $sources[$figure->source] = true;
             }
         }

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Scoring;
 
+use Documents\Score\ScoreDocument;
+use Documents\Wire;
 use Larkspur\Camera\RescueCrop;
 use Larkspur\Choreography\Plan;
+use Larkspur\Controls\Finger;
+use Larkspur\Controls\StickMode;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
 use Larkspur\Flight\OperatorHabits;
@@ -13,12 +17,12 @@ use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Flight\Slip;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
-use Larkspur\Rig\Finger;
-use Larkspur\Rig\StickMode;
-use Larkspur\Scoring\Fault;
-use Larkspur\Scoring\FaultFinder;
+use Larkspur\Scoring\Fault\Fault;
+use Larkspur\Scoring\Fault\FaultKinds;
+use Larkspur\Scoring\Fault\Kick;
 use Larkspur\Scoring\Replay;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
@@ -28,6 +32,9 @@ use Larkspur\Telemetry\FlightLog;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Shots;
+use Words\Speaker;
+
+use function Tests\said;
 
 final class ScorerTest extends TestCase
 {
@@ -46,7 +53,7 @@ final class ScorerTest extends TestCase
             Scorer::score($log, self::plan()->move->intent);
             self::fail('Three takes were scored as one.');
         } catch (Refusal $refusal) {
-            self::assertStringContainsString('take 3 from', $refusal->getMessage());
+            self::assertStringContainsString('take 3 from', said($refusal->fact));
         }
     }
 
@@ -59,7 +66,7 @@ final class ScorerTest extends TestCase
         self::assertSame([1, 2, 3], array_keys($scores));
         foreach ($scores as $number => $score) {
             self::assertInstanceOf(Score::class, $score);
-            self::assertSame(Scorer::score($log, $intent, $number)->toArray(), $score->toArray());
+            self::assertEquals(ScoreDocument::of(Scorer::score($log, $intent, $number)), ScoreDocument::of($score));
         }
         self::assertSame([], iterator_to_array(Scorer::each(ClosedForm::log([], 10.0, static fn (): float => 0.0))));
     }
@@ -80,21 +87,21 @@ final class ScorerTest extends TestCase
         [$first, $second] = Scorer::takes($log);
         $score = Scorer::score($log, self::plan()->move->intent, 2);
 
-        self::assertGreaterThan($first['to'], $score->cut->from());
-        self::assertLessThan($second['from'], $score->cut->from());
+        self::assertGreaterThan($first['window']->to, $score->cut->from());
+        self::assertLessThan($second['window']->from, $score->cut->from());
     }
 
     public function test_without_a_plan_the_recognised_move_and_its_fit_serve_and_say_so(): void
     {
         $score = Scorer::score(self::log(self::plan()));
 
-        self::assertFalse($score->moveGiven);
+        self::assertFalse($score->assignment->given);
         self::assertSame('orbit', $score->intent->move);
         self::assertSame(['subject', 'radius_m', 'arc_deg', 'pace_mps', 'direction'], $score->fitted);
         self::assertEqualsWithDelta(22.0, $score->intent->number('radius_m') ?? 0.0, 0.5);
         self::assertSame('clockwise', $score->intent->choice('direction'));
         self::assertTrue($score->intent->lens->assumed);
-        self::assertStringContainsString('assumed', implode(' ', $score->remarks));
+        self::assertStringContainsString('assumed', implode(' ', array_map(said(...), $score->remarks)));
         self::assertGreaterThan(95.0, $score->score);
     }
 
@@ -109,7 +116,7 @@ final class ScorerTest extends TestCase
         self::assertSame('push-in', Scorer::takes($log)[0]['recognition']->move);
         $score = Scorer::score($log);
         self::assertSame('push-in', $score->intent->move);
-        self::assertFalse($score->moveGiven);
+        self::assertFalse($score->assignment->given);
         self::assertEqualsWithDelta(45.0, $score->intent->number('length_m') ?? 0.0, 1.0);
     }
 
@@ -120,7 +127,7 @@ final class ScorerTest extends TestCase
             $rows .= sprintf("%.1f,57.6,-0.4,20,10,-8\n", $i / 10);
         }
         self::assertSame([], Scorer::takes(Shots::readCsv($rows)));
-        $this->expectExceptionMessage('no take in it');
+        $this->expectExceptionMessage('take.none');
         Scorer::score(Shots::readCsv($rows));
     }
 
@@ -161,7 +168,7 @@ final class ScorerTest extends TestCase
         $score = Scorer::score(new FlightLog($columns), $intent);
 
         self::assertGreaterThan(97.0, $score->score);
-        self::assertStringContainsString('4.0 m were added', implode(' ', $score->remarks));
+        self::assertStringContainsString('4.0 m were added', implode(' ', array_map(said(...), $score->remarks)));
     }
 
     public function test_the_other_way_round_is_named(): void
@@ -228,7 +235,8 @@ final class ScorerTest extends TestCase
     public function test_the_contract_of_a_score(): void
     {
         $plan = self::plan();
-        $score = Scorer::score(self::log($plan, 'hurried'), $plan->move->intent)->toArray();
+        $score = Wire::document(ScoreDocument::of(Scorer::score(self::log($plan, 'hurried'), $plan->move->intent)), new Speaker);
+        $score = json_decode(json_encode($score, JSON_THROW_ON_ERROR), true, flags: JSON_THROW_ON_ERROR);
 
         self::assertSame('larkspur/score/2', $score['method']);
         self::assertSame(['ease', 'flow', 'hold', 'line', 'frame'], array_keys($score['facets']));
@@ -245,7 +253,6 @@ final class ScorerTest extends TestCase
             self::assertNotSame('', $fault['try']);
         }
         self::assertContains($score['verdict'], ['keep', 'fix', 'again']);
-        json_encode($score, JSON_THROW_ON_ERROR);
     }
 
     public function test_the_overall_score_follows_from_its_parts(): void
@@ -284,7 +291,7 @@ final class ScorerTest extends TestCase
     /** @return iterable<string, array{float, list<Fault>, float, string, string}> */
     public static function verdicts(): iterable
     {
-        $kick = static fn (float $severity, bool $held): Fault => new Fault('kick', 'turn', 10, 10, $severity, $held ? 'hold' : 'start', 30, 'deg/s2');
+        $kick = static fn (float $severity, bool $held): Fault => new Fault(new Kick, 'turn', 10, 10, $held ? 'hold' : 'start', $severity, Quantity::number(30));
         yield 'good and tight' => [91.0, [], 0.05, 'keep', 'Keep'];
         yield 'good but too wide for the delivery' => [91.0, [], 0.2, 'fix', 'Fix in post (crop 20 %)'];
         yield 'good with a kick in the hold' => [91.0, [$kick(1.6, true)], 0.05, 'fix', 'Fix in post (trim to %.1f s, crop 3 %%)'];
@@ -302,8 +309,8 @@ final class ScorerTest extends TestCase
         $verdict = Verdict::of($score, $faults, new RescueCrop($crop), $usable, new RescueCrop(0.025), 0.15);
 
         self::assertSame($expected, $verdict->verdict);
-        self::assertSame(str_contains($headline, '%%') ? sprintf($headline, $usable->longest()) : $headline, $verdict->headline);
-        self::assertNotSame('', $verdict->reason);
+        self::assertSame(str_contains($headline, '%%') ? sprintf($headline, $usable->longest()) : $headline, said($verdict->headline));
+        self::assertStringEndsWith('.', said($verdict->reason));
     }
 
     public function test_a_trim_asks_only_for_the_crop_of_its_own_seconds(): void
@@ -319,8 +326,8 @@ final class ScorerTest extends TestCase
 
     public function test_only_faults_worth_a_word_are_shown(): void
     {
-        $fault = static fn (string $id, string $axis, float $severity, float $t = 10.0): Fault => new Fault($id, $axis, $t, $t + 3, $severity, 'hold', 1, 's');
-        $shown = FaultFinder::worthShowing([
+        $fault = static fn (string $id, string $axis, float $severity, float $t = 10.0): Fault => new Fault(FaultKinds::of($id), $axis, $t, $t + 3, 'hold', $severity, Quantity::seconds(1));
+        $shown = FaultKinds::worthSaying([
             $fault('kick', 'turn', 1.1), $fault('uneven', 'turn', 3.0), $fault('shaky', 'turn', 2.0, 9.0), $fault('kick', 'turn', 1.6), $fault('stall', 'travel', 2.0),
         ]);
 
@@ -351,7 +358,7 @@ final class ScorerTest extends TestCase
         $bare = new FlightLog(array_intersect_key($log->columns, array_flip(FlightLog::REQUIRED)));
         $replay = Replay::of(Scorer::score($bare, $plan->move->intent), $plan, $plan->shot->tune(), StickMode::Mode2);
         $middle = intdiv(count($replay['t']), 2);
-        $press = array_values(array_filter($plan->presses, static fn ($press): bool => $press->finger->value === 'slide'))[0];
+        $press = array_values(array_filter($plan->parts, static fn ($press): bool => $press->finger->value === 'slide'))[0];
 
         self::assertTrue($replay['fingers_inferred']);
         self::assertEqualsWithDelta($press->hold, $replay['fingers']['slide'][$middle], 0.03);

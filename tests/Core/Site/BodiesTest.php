@@ -16,6 +16,8 @@ use Larkspur\Site\Solid;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+use function Tests\said;
+
 /** Outlines, prisms, canopies, wires, the ground and areas, against brute force: dense sampling of what the closed forms say. */
 final class BodiesTest extends TestCase
 {
@@ -236,7 +238,7 @@ final class BodiesTest extends TestCase
             self::fail('It was read.');
         } catch (Refusal $refusal) {
             self::assertSame($place, $refusal->place);
-            self::assertStringContainsString($words, $refusal->getMessage());
+            self::assertStringContainsString($words, said($refusal->fact));
         }
     }
 

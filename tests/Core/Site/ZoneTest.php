@@ -10,6 +10,8 @@ use Larkspur\Site\Site;
 use Larkspur\Site\Zone;
 use PHPUnit\Framework\TestCase;
 
+use function Tests\said;
+
 /** The clock of a site. */
 final class ZoneTest extends TestCase
 {
@@ -46,7 +48,7 @@ final class ZoneTest extends TestCase
             self::fail('There is no such zone.');
         } catch (Refusal $refusal) {
             self::assertSame('document.zone', $refusal->place);
-            self::assertStringContainsString('Skerrow/Moor', $refusal->getMessage());
+            self::assertStringContainsString('Skerrow/Moor', said($refusal->fact));
         }
     }
 }

@@ -10,9 +10,12 @@ use Larkspur\Telemetry\FlightCsvReader;
 use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
 use Larkspur\Telemetry\GeoJsonWriter;
+use Larkspur\Telemetry\LogNote;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Shots;
+
+use function Tests\said;
 
 /** Reading and writing Flight CSV: RFC 4180 with one record a line (docs/formats.md). */
 final class FlightCsvTest extends TestCase
@@ -58,7 +61,7 @@ final class FlightCsvTest extends TestCase
         $log = Shots::readCsv(str_replace('alt_m', 'alt_ft', self::rows(40)));
 
         self::assertEqualsWithDelta(12 * 0.3048, $log->column('alt_m')[0], 1e-9);
-        self::assertStringContainsString('alt_ft', $log->notes[0]->text);
+        self::assertStringContainsString('alt_ft', said($log->notes[0]->text));
     }
 
     public function test_rows_that_cannot_be_read_are_named_by_line_and_left_out(): void
@@ -74,9 +77,9 @@ final class FlightCsvTest extends TestCase
 
         self::assertSame(55, $log->count());
         self::assertSame([[11, 'lat'], [21, ''], [31, 'alt_m'], [41, 'lat'], [51, '']], array_slice($notes, 0, 5));
-        self::assertStringContainsString('unit of its own', $log->notes[2]->text);
-        self::assertStringContainsString('wrong way round', $log->notes[3]->text);
-        self::assertStringContainsString('quote', $log->notes[4]->text);
+        self::assertStringContainsString('unit of its own', said($log->notes[2]->text));
+        self::assertStringContainsString('wrong way round', said($log->notes[3]->text));
+        self::assertStringContainsString('quote', said($log->notes[4]->text));
     }
 
     public function test_time_that_repeats_or_goes_back_is_mended_and_said(): void
@@ -91,9 +94,9 @@ final class FlightCsvTest extends TestCase
 
         self::assertSame($sorted, $t);
         self::assertSame(59, $log->count());
-        $words = implode(' ', array_map(static fn ($note): string => $note->text, $log->notes));
+        $words = implode(' ', array_map(static fn ($note): string => said($note->text), $log->notes));
         self::assertStringContainsString('goes back once', $words);
-        self::assertStringContainsString('1 rows repeat a time', $words);
+        self::assertStringContainsString('One row repeats a time', $words);
     }
 
     public function test_gaps_are_told(): void
@@ -102,7 +105,7 @@ final class FlightCsvTest extends TestCase
         array_splice($lines, 30, 20);
         $log = Shots::readCsv(implode("\n", $lines));
 
-        self::assertStringContainsString('One gap in the log, the longest 2.1 s', $log->notes[0]->text);
+        self::assertStringContainsString('One gap in the log, the longest 2.1 s', said($log->notes[0]->text));
     }
 
     /** @return iterable<string, array{string, string, string}> */
@@ -130,8 +133,19 @@ final class FlightCsvTest extends TestCase
             self::fail('It was read.');
         } catch (Refusal $refusal) {
             self::assertSame($place, $refusal->place);
-            self::assertStringContainsString($words, $refusal->getMessage());
+            self::assertStringContainsString($words, said($refusal->fact));
         }
+    }
+
+    public function test_a_log_whose_times_run_backwards_throughout_says_so(): void
+    {
+        $rows = explode("\n", trim(self::rows(60)));
+        $header = array_shift($rows);
+        $log = Shots::readCsv($header."\n".implode("\n", array_reverse($rows))."\n");
+        $notes = array_map(static fn (LogNote $note): string => said($note->text), $log->notes);
+
+        self::assertCount(60, $log->column('t'));
+        self::assertCount(1, preg_grep('/backwards/', $notes) ?: [], implode(' | ', $notes));
     }
 
     /** @return iterable<string, array{string}> */
@@ -186,7 +200,7 @@ final class FlightCsvTest extends TestCase
                 $ask();
                 self::fail('It was taken.');
             } catch (Refusal $refusal) {
-                self::assertStringContainsString('.csv', $refusal->expected);
+                self::assertStringContainsString('.csv', said($refusal->expected));
             }
         }
     }

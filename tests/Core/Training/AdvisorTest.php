@@ -4,33 +4,35 @@ declare(strict_types=1);
 
 namespace Tests\Core\Training;
 
-use Larkspur\Training\Advisor;
 use Larkspur\Training\PastTake;
+use Larkspur\Training\PracticeAdvisor;
 use PHPUnit\Framework\TestCase;
+
+use function Tests\said;
 
 final class AdvisorTest extends TestCase
 {
     public function test_nobody_starts_without_an_orbit(): void
     {
-        self::assertSame('first', Advisor::next([], 0.0)->kind);
+        self::assertSame('first', PracticeAdvisor::next([], 0.0)->kind);
     }
 
     public function test_the_shortest_petal_of_the_last_takes_is_worked_on(): void
     {
         $takes = [self::take(1, ['ease' => 55]), self::take(2, ['ease' => 60]), self::take(3, ['ease' => 62])];
-        $advice = Advisor::next($takes, 4.0);
+        $advice = PracticeAdvisor::next($takes, 4.0);
 
         self::assertSame('mend-facet', $advice->kind);
         self::assertSame('ease', $advice->facet);
-        self::assertStringContainsString('median 60', $advice->reason);
+        self::assertStringContainsString('median 60', said($advice->reason));
     }
 
     public function test_the_petals_shown_with_it_are_the_medians_it_rests_on(): void
     {
         $takes = [self::take(1, ['ease' => 20]), self::take(2, ['ease' => 55]), self::take(3, ['ease' => 60]), self::take(4, ['ease' => 62])];
-        $typical = Advisor::next($takes, 5.0)->typical;
+        $typical = PracticeAdvisor::next($takes, 5.0)->typical;
 
-        self::assertNull(Advisor::next([], 0.0)->typical);
+        self::assertNull(PracticeAdvisor::next([], 0.0)->typical);
         self::assertSame(3, $typical['takes'] ?? null);
         self::assertSame(60.0, $typical['facets']['ease'] ?? null);
         self::assertSame(['ease', 'flow', 'hold', 'line', 'frame'], array_keys($typical['facets'] ?? []));
@@ -40,7 +42,7 @@ final class AdvisorTest extends TestCase
     {
         $takes = [self::take(1, ['hold' => 70]), self::take(2, ['hold' => 72]), self::take(3, ['frame' => 20, 'hold' => 74])];
 
-        self::assertSame('hold', Advisor::next($takes, 4.0)->facet);
+        self::assertSame('hold', PracticeAdvisor::next($takes, 4.0)->facet);
     }
 
     public function test_taking_the_last_three_takes_away_changes_the_advice_and_its_reason(): void
@@ -49,8 +51,8 @@ final class AdvisorTest extends TestCase
         foreach (range(1, 6) as $day) {
             $takes[] = self::take($day, $day <= 3 ? ['ease' => 50] : ['hold' => 60]);
         }
-        $with = Advisor::next($takes, 7.0);
-        $without = Advisor::next(array_slice($takes, 0, -3), 7.0);
+        $with = PracticeAdvisor::next($takes, 7.0);
+        $without = PracticeAdvisor::next(array_slice($takes, 0, -3), 7.0);
 
         self::assertSame('hold', $with->facet);
         self::assertSame('ease', $without->facet);
@@ -63,17 +65,17 @@ final class AdvisorTest extends TestCase
         foreach ([50, 52, 51, 65, 66, 67] as $day => $ease) {
             $takes[] = self::take($day, ['ease' => $ease]);
         }
-        self::assertStringContainsString('it is coming', Advisor::next($takes, 7.0)->reason);
+        self::assertStringContainsString('it is coming', said(PracticeAdvisor::next($takes, 7.0)->reason));
     }
 
     public function test_good_takes_one_way_call_for_the_other(): void
     {
         $takes = array_map(static fn (int $day): PastTake => self::take($day, []), range(1, 5));
-        $advice = Advisor::next($takes, 6.0);
+        $advice = PracticeAdvisor::next($takes, 6.0);
 
         self::assertSame('other-way', $advice->kind);
         self::assertSame(['direction' => 'counterclockwise'], $advice->change);
-        self::assertStringContainsString('no keeper counterclockwise', $advice->reason);
+        self::assertStringContainsString('no keeper counterclockwise', said($advice->reason));
     }
 
     public function test_good_takes_both_ways_call_for_a_tighter_circle(): void
@@ -82,7 +84,7 @@ final class AdvisorTest extends TestCase
         foreach (range(1, 8) as $day) {
             $takes[] = self::take($day, [], $day % 2 === 0 ? 'clockwise' : 'counterclockwise');
         }
-        $advice = Advisor::next($takes, 9.0, 30.0);
+        $advice = PracticeAdvisor::next($takes, 9.0, 30.0);
 
         self::assertSame('tighter', $advice->kind);
         self::assertSame(['radius_m' => 24.0], $advice->change);
@@ -90,10 +92,10 @@ final class AdvisorTest extends TestCase
 
     public function test_after_a_long_time_away_the_hand_is_found_again(): void
     {
-        $advice = Advisor::next([self::take(1, ['ease' => 40])], 30.0);
+        $advice = PracticeAdvisor::next([self::take(1, ['ease' => 40])], 30.0);
 
         self::assertSame('come-back', $advice->kind);
-        self::assertStringContainsString('29 days', $advice->reason);
+        self::assertStringContainsString('29 days', said($advice->reason));
     }
 
     /** @param  array<string, int>  $facets */

@@ -8,6 +8,8 @@ use Larkspur\Measure\SeededNoise;
 use Larkspur\Training\SinceChange;
 use PHPUnit\Framework\TestCase;
 
+use function Tests\said;
+
 /** How scores moved since a change, and when nobody can tell. */
 final class SinceChangeTest extends TestCase
 {
@@ -26,7 +28,7 @@ final class SinceChangeTest extends TestCase
         // Two samples of five, variance 2.5 each (n - 1): t(8) sqrt(2.5 (1/5 + 1/5)) = 2.306.
         self::assertEqualsWithDelta(10.0, (float) $since->change, 1e-9);
         self::assertEqualsWithDelta(2.306, (float) $since->margin, 0.01);
-        self::assertStringContainsString('rose by 10.0', $since->words);
+        self::assertStringContainsString('rose by 10.0', said($since->words));
     }
 
     public function test_harder_moves_after_a_change_are_not_a_fall(): void
@@ -36,7 +38,7 @@ final class SinceChangeTest extends TestCase
         $since = SinceChange::of($before, $after);
 
         self::assertGreaterThan(0.0, (float) $since->change, 'although the plain mean fell by ten points');
-        self::assertStringNotContainsString('fell', $since->words);
+        self::assertStringNotContainsString('fell', said($since->words));
     }
 
     public function test_too_few_takes_tell_nothing(): void
@@ -44,7 +46,7 @@ final class SinceChangeTest extends TestCase
         foreach ([[[], []], [self::takes('orbit', [70, 71, 72]), self::takes('orbit', [80, 81, 82, 83])], [self::takes('orbit', [70, 71, 72, 73]), self::takes('pan', [80, 81, 82, 83])]] as [$before, $after]) {
             $since = SinceChange::of($before, $after);
             self::assertNull($since->change);
-            self::assertStringContainsString('Too few', $since->words);
+            self::assertStringContainsString('Too few', said($since->words));
         }
     }
 

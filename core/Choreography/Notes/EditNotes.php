@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography\Notes;
+
+use Larkspur\Camera\RescueCrop;
+use Larkspur\Choreography\Brief;
+use Larkspur\Choreography\Plan;
+use Larkspur\Fact;
+use Larkspur\Geo\Position;
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
+use Larkspur\Site\Area;
+
+/** What the edit can do with a take of this shot: handles, room to crop and to level, and whether it may be speeded up. */
+final readonly class EditNotes
+{
+    /** Kept at each end for a crossfade, s (common practice, no published source). */
+    public const HANDLE = 1.0;
+
+    /** A roll that a gimbal is commonly off by, rad. */
+    private const ROLL = 1.0 * Angle::DEGREE;
+
+    /**
+     * @param  float  $spare  seconds of the hold beyond use and handles; negative where it is too short
+     * @param  float  $scale  recorded width over delivered width
+     * @param  float  $level  scale that levelling 1 degree of roll takes
+     * @param  float  $stray  greatest drift, as a share of the width, that can be recentred after levelling
+     * @param  list<Fact>  $moving  what moves by itself in the picture
+     */
+    private function __construct(public float $hold, public float $use, public float $spare, public int $recorded, public int $delivered, public float $scale, public float $level, public float $stray, public array $moving)
+    {
+    }
+
+    /** @param  int  $recorded  width of what the camera records, pixels */
+    public static function of(Plan $plan, Brief $brief, int $recorded): self
+    {
+        $hold = $plan->move->holdTo - $plan->move->holdFrom;
+        $scale = $recorded / $brief->delivered;
+        $level = 1 / (1 - (RescueCrop::ofStray(0.0, self::ROLL, $plan->shot->intent->lens->aspect)->level ?? 0.0));
+        // Recentring a drift of x takes a scale of 1 / (1 - 2x); the scales multiply.
+        $stray = max(0.0, (1 - $level / max(1e-6, $scale)) / 2);
+
+        return new self($hold, $brief->use, $hold - $brief->use - 2 * self::HANDLE, $recorded, $brief->delivered, $scale, $level, $stray, self::moving($plan));
+    }
+
+    /** @return list<Fact> */
+    private static function moving(Plan $plan): array
+    {
+        $moving = [];
+        if ($plan->move->subject?->moves() === true) {
+            $moving[] = Fact::of('edit.the-subject');
+        }
+        foreach ([0.1, 0.5, 0.9] as $share) {
+            $index = $plan->move->flight->indexAt($plan->move->onset + $share * ($plan->move->stop - $plan->move->onset));
+            $view = $plan->view($index);
+            $seen = static fn (Position $place): bool => $view->project($place)?->isInside() === true;
+            foreach ($plan->shot->site->solids as $solid) {
+                $middle = $solid->body->middle();
+                if (($solid->moves || $solid->shape === 'canopy') && ($seen($middle) || $seen($middle->plus(0, 0, $solid->body->top() - $middle->up)))) {
+                    $moving[] = Fact::name($solid->name);
+                }
+            }
+            foreach ($plan->shot->site->areas as $area) {
+                if ($area->kind !== Area::BOUNDARY && array_filter($area->points, $seen) !== []) {
+                    $moving[] = Fact::name($area->name);
+                }
+            }
+        }
+
+        return Fact::unique($moving);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'hold_s' => round($this->hold, 1), 'use_s' => $this->use, 'handle_s' => self::HANDLE, 'spare_s' => round($this->spare, 1),
+            'recorded_px' => $this->recorded, 'delivered_px' => $this->delivered, 'scale' => round($this->scale, 3), 'level_scale' => round($this->level, 3),
+            'stray_percent' => round(100 * $this->stray, 1), 'speed_up' => $this->moving === [], 'moving' => $this->moving,
+            'safe' => round(min(1.0, 1 / max(1.0, $this->scale)), 4),
+            'sentences' => $this->sentences(),
+        ];
+    }
+
+    /** @return list<Fact> */
+    public function sentences(): array
+    {
+        return [
+            $this->spare >= 0
+                ? Fact::of('edit.hold-use-handle-each', hold: Quantity::seconds($this->hold), use: Quantity::seconds($this->use), handle: Quantity::seconds(self::HANDLE), spare: Quantity::seconds($this->spare))
+                : Fact::of('edit.hold-too-few-use', hold: Quantity::seconds($this->hold), spare: Quantity::seconds(-$this->spare), use: Quantity::seconds($this->use), handle: Quantity::seconds(self::HANDLE)),
+            match (true) {
+                $this->scale < 1 => Fact::of('edit.recorded-pixels-wide-delivered', recorded: $this->recorded, delivered: $this->delivered),
+                $this->stray <= 0 => Fact::of('edit.recorded-pixels-wide-room', recorded: $this->recorded, delivered: $this->delivered, level: $this->level),
+                default => Fact::of('edit.recorded-pixels-wide-1', recorded: $this->recorded, delivered: $this->delivered, level: $this->level, stray: Quantity::share($this->stray)),
+            },
+            $this->moving === []
+                ? Fact::of('edit.nothing-drawn-moves-itself')
+                : Fact::of('edit.do-not-speed-up', moving: $this->moving),
+        ];
+    }
+}

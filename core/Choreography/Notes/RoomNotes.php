@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Choreography\Notes;
+
+use Larkspur\Choreography\Plan;
+use Larkspur\Choreography\SiteChecks;
+use Larkspur\Fact;
+use Larkspur\Geo\Position;
+use Larkspur\Measure\Quantity;
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\MovePlan;
+use Larkspur\Site\Area;
+use Larkspur\Site\Solid;
+
+/** How much room a path has: to everything that stands near it, in gaps, behind a backward flight, above ground, to people. */
+final readonly class RoomNotes
+{
+    /** How far the craft may be from where it believes to be, m (common practice for positioning under open sky; no published source). */
+    public const POSITION_ERROR = 1.5;
+
+    /** What lies so far beside the path makes no gap, m. */
+    private const GAP = 8.0;
+
+    /** Slower than this backward is no backward flight, m/s. */
+    private const BACKWARD = 0.3;
+
+    private const NEAREST = 8;
+
+    /**
+     * @param  list<array{id: string, name: string, distance: float, at: float, margin: float}>  $solids  nearest first
+     * @param  ?array{left: string, right: string, width: float, needed: float, at: float}  $gap
+     * @param  ?array{metres: float, name: ?string}  $behind  free way behind where it ends a backward stretch; the name is of what stands there
+     * @param  array{least: float, most: float, launch: float, ceiling: float}  $height
+     */
+    private function __construct(public array $solids, public ?array $gap, public ?array $behind, public array $height, public float $farthest, public float $sightLine, public ?float $people, public float $peopleLeast)
+    {
+    }
+
+    public static function of(Plan $plan): self
+    {
+        $shot = $plan->shot;
+        $solids = [];
+        foreach ($shot->site->solids as $solid) {
+            [$distance, $at] = SiteChecks::nearest($solid, $plan->move);
+            $solids[] = ['id' => $solid->id, 'name' => $solid->name, 'distance' => $distance, 'at' => $at, 'margin' => SiteChecks::margin($shot, $solid)];
+        }
+        usort($solids, static fn (array $a, array $b): int => $a['distance'] <=> $b['distance']);
+        $flight = $plan->move->flight;
+        [$least, $most, $farthest, $people] = [INF, -INF, 0.0, null];
+        for ($i = 0, $n = $flight->count(); $i < $n; $i += 10) {
+            $place = $flight->position($i);
+            $above = $place->up - SiteChecks::ground($shot, $plan->move, $place);
+            [$least, $most, $farthest] = [min($least, $above), max($most, $above), max($farthest, $place->length())];
+            foreach ($shot->site->areasOf(Area::PEOPLE) as $area) {
+                $people = min($people ?? INF, $area->distance($place));
+            }
+        }
+
+        return new self(
+            array_slice($solids, 0, self::NEAREST), self::gap($plan), self::behind($plan),
+            ['least' => $least, 'most' => $most, 'launch' => Statistics::greatest($flight->up), 'ceiling' => $shot->site->ceiling],
+            $farthest, $shot->site->sightLine, $people, $shot->site->people,
+        );
+    }
+
+    /**
+     * The narrowest place between something on the left of the way and something on the right.
+     *
+     * @return ?array{left: string, right: string, width: float, needed: float, at: float}
+     */
+    private static function gap(Plan $plan): ?array
+    {
+        $flight = $plan->move->flight;
+        $narrowest = null;
+        for ($i = 10, $n = $flight->count(); $i < $n; $i += 10) {
+            $place = $flight->position($i);
+            $way = $place->minus($flight->position($i - 10));
+            if ($way->ground() < 0.02) {
+                continue;
+            }
+            $sides = ['left' => null, 'right' => null];
+            foreach ($plan->shot->site->solids as $solid) {
+                if ($solid->leastDistance($place) > self::GAP || $place->up > $solid->body->top()) {
+                    continue;
+                }
+                $distance = $solid->distance($place);
+                $side = self::sideOf($solid, $place, $way);
+                if ($distance <= self::GAP && ($sides[$side] === null || $distance < $sides[$side][0])) {
+                    $sides[$side] = [$distance, $solid->name];
+                }
+            }
+            if ($sides['left'] !== null && $sides['right'] !== null) {
+                $width = $sides['left'][0] + $sides['right'][0];
+                if ($narrowest === null || $width < $narrowest['width']) {
+                    $narrowest = ['left' => $sides['left'][1], 'right' => $sides['right'][1], 'width' => $width, 'needed' => self::needed($plan), 'at' => $flight->t[$i]];
+                }
+            }
+        }
+
+        return $narrowest;
+    }
+
+    /** @return 'left'|'right' */
+    private static function sideOf(Solid $solid, Position $place, Position $way): string
+    {
+        $to = $solid->body->middle()->minus($place);
+
+        return $way->east * $to->north - $way->north * $to->east > 0 ? 'left' : 'right';
+    }
+
+    /** A gap takes the craft, its error of position to both sides, and the margin that any path keeps to both sides. */
+    private static function needed(Plan $plan): float
+    {
+        return $plan->shot->rig->width + 2 * self::POSITION_ERROR + 2 * SiteChecks::CLEARANCE;
+    }
+
+    /**
+     * What lies behind a craft that flies backward: from the end of the way on, along it, at its height.
+     *
+     * @return ?array{metres: float, name: ?string}
+     */
+    private static function behind(Plan $plan): ?array
+    {
+        $flight = $plan->move->flight;
+        $last = null;
+        for ($i = 5, $n = $flight->count(); $i < $n; $i += 5) {
+            $way = $flight->position($i)->minus($flight->position($i - 5));
+            $ahead = ($way->east * sin($flight->heading[$i]) + $way->north * cos($flight->heading[$i])) / (5 * MovePlan::STEP);
+            if ($ahead < -self::BACKWARD) {
+                $last = [$flight->position($flight->count() - 1), $way];
+            }
+        }
+        if ($last === null) {
+            return null;
+        }
+        [$end, $way] = $last;
+        $length = max(1e-6, $way->length());
+        for ($metres = 0.0; $metres <= 40.0; $metres += 0.5) {
+            $place = $end->plus($way->east / $length * $metres, $way->north / $length * $metres, $way->up / $length * $metres);
+            foreach ($plan->shot->site->solids as $solid) {
+                if ($solid->leastDistance($place) < 3 && $solid->distance($place) < $plan->shot->rig->width / 2 + 0.5) {
+                    return ['metres' => $metres, 'name' => $solid->name];
+                }
+            }
+        }
+
+        return ['metres' => 40.0, 'name' => null];
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'solids' => array_map(static fn (array $one): array => ['id' => $one['id'], 'name' => $one['name'], 'distance_m' => round($one['distance'], 2), 'at_s' => round($one['at'], 1), 'margin_m' => round($one['margin'], 2), 'ok' => $one['distance'] >= $one['margin']], $this->solids),
+            'gap' => $this->gap === null ? null : ['left' => $this->gap['left'], 'right' => $this->gap['right'], 'width_m' => round($this->gap['width'], 2), 'needed_m' => round($this->gap['needed'], 2), 'at_s' => round($this->gap['at'], 1), 'ok' => $this->gap['width'] >= $this->gap['needed']],
+            'behind' => $this->behind === null ? null : ['metres' => round($this->behind['metres'], 1), 'name' => $this->behind['name']],
+            'height' => ['least_m' => round($this->height['least'], 1), 'most_m' => round($this->height['most'], 1), 'above_launch_m' => round($this->height['launch'], 1), 'ceiling_m' => $this->height['ceiling']],
+            'farthest_m' => round($this->farthest, 0), 'sight_line_m' => $this->sightLine,
+            'people_m' => $this->people === null ? null : round($this->people, 0), 'people_least_m' => $this->peopleLeast,
+            'sentences' => $this->sentences(),
+        ];
+    }
+
+    /** @return list<Fact> */
+    public function sentences(): array
+    {
+        $out = [];
+        if ($this->gap !== null) {
+            $out[] = Fact::of('room.between-craft-error-position', left: $this->gap['left'], right: $this->gap['right'], width: Quantity::metres($this->gap['width']), needed: Quantity::metres($this->gap['needed']));
+            $out[] = Fact::of($this->gap['width'] >= $this->gap['needed'] ? 'room.it-fits' : 'room.do-not-plan-way');
+        }
+        if ($this->behind !== null) {
+            $out[] = $this->behind['name'] === null
+                ? Fact::of('room.flies-backward-nothing-drawn', metres: Quantity::metres($this->behind['metres']))
+                : Fact::of('room.flies-backward-stands-behind', name: $this->behind['name'], metres: Quantity::metres($this->behind['metres']));
+        }
+        $off = $this->height['launch'] - $this->height['most'];
+        $out[] = Fact::of('room.above-ground-ceiling-craft', least: Quantity::metres($this->height['least']), most: Quantity::metres($this->height['most']), ceiling: Quantity::metres($this->height['ceiling']), launch: Quantity::metres($this->height['launch']));
+        if (abs($off) > 2) {
+            $out[] = Fact::of('room.two-differ-ceiling-counts');
+        }
+        $out[] = Fact::of('room.you-farthest', farthest: Quantity::metres($this->farthest), sightLine: Quantity::metres($this->sightLine));
+        if ($this->people !== null) {
+            $out[] = Fact::of('room.people-nearest-what-site', people: Quantity::metres($this->people), peopleLeast: Quantity::metres($this->peopleLeast));
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Move\Shape;
+
+use Larkspur\Controls\Finger;
+use Larkspur\Measure\Angle;
+use Larkspur\Move\Intent;
+use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Parameter;
+use Larkspur\Move\Timing\Pace;
+use Larkspur\Rig\ModeTune;
+
+/**
+ * Round a subject, the subject held at its place: at one distance or a changing one, level or climbing.
+ *
+ * Slide one way, turn the other: seen from above, slide left with turn right goes clockwise. The way is counted along the
+ * tangent; where the radius grows by k metres for each of them, the bearing gained is ln(r / r0) / k.
+ */
+abstract readonly class Round extends SubjectHeld
+{
+    protected const MEASURE = ['arc_deg', 'pace_mps'];
+
+    /** What such moves are shaped by; their own parameters follow. */
+    protected const DIALS = ['radius_m', 'height_m', 'arc_deg', 'direction', 'pace_mps', 'start_bearing_deg', 'ease_s'];
+
+    public function parameters(): array
+    {
+        return Parameter::common(...self::DIALS);
+    }
+
+    public function judging(Intent $intent): Judging
+    {
+        return Judging::orbit();
+    }
+
+    protected function usual(Intent $intent, ModeTune $mode): array
+    {
+        $radius = $intent->number('radius_m') ?? 25.0;
+        // Nine seconds to cross the frame, and the slide near the middle of its travel where that is slower.
+        $pace = min($intent->lens->horizontal / 9 * $radius, $mode->asked(Finger::Slide, 0.5), $mode->asked(Finger::Turn, 0.5) * $radius);
+
+        return [
+            'radius_m' => $radius, 'height_m' => max(3.0, round(0.4 * $radius, 1)), 'arc_deg' => 180.0, 'direction' => Stance::CLOCKWISE,
+            'pace_mps' => max(0.2, floor($pace * 10) / 10), 'start_bearing_deg' => 0.0,
+        ];
+    }
+
+    /** The arc of a length in metres, degrees. */
+    protected function inUnits(float $amount, Intent $intent): float
+    {
+        return round($amount / self::tangent($intent) / Angle::DEGREE, 2);
+    }
+
+    /** Metres of tangent for each radian of arc: the radius, or the logarithmic mean of a radius that changes. */
+    private static function tangent(Intent $intent): float
+    {
+        $radius = max(0.5, $intent->number('radius_m') ?? 25.0);
+        $end = max(0.5, $intent->number('radius_end_m') ?? $radius);
+
+        return abs($end - $radius) < 1e-6 ? $radius : ($end - $radius) / log($end / $radius);
+    }
+
+    protected function pace(Intent $intent): Pace
+    {
+        return new Pace(($intent->number('arc_deg') ?? 180.0) * Angle::DEGREE * self::tangent($intent), $intent->number('pace_mps') ?? 1.0, $intent->number('ease_s') ?? self::EASE);
+    }
+
+    protected function pan(Intent $intent, Pace $pace): float
+    {
+        return $pace->rate / min($intent->number('radius_m') ?? 25.0, $intent->number('radius_end_m') ?? INF);
+    }
+
+    protected function path(Intent $intent, Pace $pace): callable
+    {
+        $radius = $intent->number('radius_m') ?? 25.0;
+        $growth = (($intent->number('radius_end_m') ?? $radius) - $radius) / $pace->length;
+        $start = ($intent->number('start_bearing_deg') ?? 0.0) * Angle::DEGREE;
+        $way = Stance::way($intent, 'direction');
+        $height = $intent->number('height_m') ?? 0.0;
+        $climb = ($intent->number('climb_m') ?? 0.0) / $pace->length;
+
+        return static function (float $gone) use ($radius, $growth, $start, $way, $height, $climb): array {
+            $reach = $radius + $growth * $gone;
+            $bearing = abs($growth) < 1e-9 ? $gone / $radius : log($reach / $radius) / $growth;
+
+            return [$reach, $start + $way * $bearing, $height + $climb * $gone];
+        };
+    }
+}

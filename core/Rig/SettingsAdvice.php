@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Rig;
+
+use Larkspur\Controls\Finger;
+use Larkspur\Fact;
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
+
+/** The advisor's answer for one flight mode: what to set, why, what it does to every shot, and what other numbers would buy and cost. */
+final readonly class SettingsAdvice
+{
+    /** Variants shown beside each recommendation, as factors of the number. */
+    private const LOWER = 0.8;
+
+    private const HIGHER = 1.25;
+
+    private function __construct(public ModeTune $now, public ModeTune $advised, private SettingsAdvisor $advisor, private AdviceWish $wish, private Craft $craft)
+    {
+    }
+
+    /** @param  list<Demand>  $demands */
+    public static function of(Craft $craft, ModeTune $mode, array $demands, AdviceWish $wish): self
+    {
+        $advisor = new SettingsAdvisor($craft, $mode, $demands, $wish);
+
+        return new self($mode, $advisor->recommended(), $advisor, $wish, $craft);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $fingers = [];
+        foreach (Finger::cases() as $finger) {
+            $demands = $this->advisor->of($finger);
+            $scale = $finger->rotates() ? 1 / Angle::DEGREE : 1.0;
+            $fingers[] = [
+                'finger' => $finger->value,
+                'unit' => $finger->rotates() ? 'deg/s' : 'm/s',
+                'asked' => $demands !== [],
+                'now' => $this->numbers($this->now, $finger, $scale),
+                'advised' => $this->numbers($this->advised, $finger, $scale),
+                'why' => $demands === [] ? Fact::of('settings-advice.shot-list-moves-finger') : $this->why($finger, $demands),
+                'cost_now' => round($this->advisor->cost($this->now, $finger), 4),
+                'cost_advised' => round($this->advisor->cost($this->advised, $finger), 4),
+                'shots' => array_map(fn (Demand $demand): array => [
+                    'shot' => $demand->shot,
+                    'now' => DemandFit::of($demand, $this->now, $this->wish->nudge)->toArray($this->wish),
+                    'advised' => DemandFit::of($demand, $this->advised, $this->wish->nudge)->toArray($this->wish),
+                ], $demands),
+                'trades' => $demands === [] ? [] : $this->trades($finger, $demands),
+            ];
+        }
+
+        return [
+            'mode' => $this->now->name, 'house' => $this->wish->house->value, 'house_words' => $this->wish->house->words(), 'house_why' => $this->wish->house->why(),
+            'nudge' => round($this->wish->nudge, 4), 'seen_widths' => $this->wish->seen, 'comfort' => ['least' => $this->wish->least, 'most' => $this->wish->most],
+            'settings' => $this->advised->toArray(), 'fingers' => $fingers,
+        ];
+    }
+
+    /** @return array{top: float, top_back: float, curve: array<string, mixed>, half: float, cushion_s: ?float} */
+    private function numbers(ModeTune $mode, Finger $finger, float $scale): array
+    {
+        return [
+            'top' => round($mode->top($finger) * $scale, 2), 'top_back' => round($mode->top($finger, false) * $scale, 2),
+            'curve' => $mode->curve($finger)->toArray(), 'half' => round($mode->curve($finger)->output(0.5), 3),
+            'cushion_s' => $finger->rotates() ? round($mode->cushion($finger), 2) : null,
+        ];
+    }
+
+    /** @param  non-empty-list<Demand>  $demands */
+    private function why(Finger $finger, array $demands): Fact
+    {
+        $most = null;
+        $held = [];
+        foreach ($demands as $demand) {
+            $reading = DemandFit::of($demand, $this->advised, $this->wish->nudge);
+            if ($most === null || $reading->reach > $most->reach) {
+                $most = $reading;
+            }
+            if ($reading->travel !== null) {
+                $held[] = $reading->travel;
+            }
+        }
+        $same = $held !== [] && max($held) - min($held) < 0.005;
+
+        return Fact::all(
+            Fact::of('settings-advice.asks-most', house: $this->wish->house->words(), shot: $most->demand->shot, most: $finger->rate($most->asked), at: Quantity::moment($most->at)),
+            match (true) {
+                $held === [] => null,
+                $same => Fact::of('settings-advice.held-at', travel: Quantity::share(min($held))),
+                default => Fact::of('settings-advice.holds-between', least: Quantity::share(min($held)), most: Quantity::share(max($held))),
+            },
+            $most->reach > 1 + 1e-9 ? Fact::of('settings-advice.more-than-there-is', craft: $this->craft->name, mode: Fact::of("mode.{$this->now->name}")) : null,
+        );
+    }
+
+    /**
+     * What each number, loosened or tightened, buys and costs.
+     *
+     * @param  non-empty-list<Demand>  $demands
+     * @return list<array{change: Fact, buys: list<Fact>, costs: list<Fact>}>
+     */
+    private function trades(Finger $finger, array $demands): array
+    {
+        $top = $this->advised->top($finger);
+        $half = $this->advised->curve($finger)->output(0.5);
+        $cushion = $finger->rotates() ? $this->advised->cushion($finger) : null;
+        $ceiling = $this->craft->ceiling($this->advised->name, $finger);
+        $variants = [
+            [Fact::of('settings-advice.top', top: $finger->rate(self::LOWER * $top)), self::LOWER * $top, $half, $cushion],
+            [Fact::of('settings-advice.top', top: $finger->rate(min($ceiling, self::HIGHER * $top))), min($ceiling, self::HIGHER * $top), $half, $cushion],
+            [Fact::of('settings-advice.softer-curve'), $top, max(0.15, $half - 0.08), $cushion],
+            [Fact::of('settings-advice.straighter-curve'), $top, min(0.55, $half + 0.08), $cushion],
+        ];
+        if ($cushion !== null) {
+            $variants[] = [Fact::of('settings-advice.a-cushion-of', cushion: Quantity::seconds($cushion / 2)), $top, $half, $cushion / 2];
+            $variants[] = [Fact::of('settings-advice.a-cushion-of', cushion: Quantity::seconds($cushion * 1.6)), $top, $half, $cushion * 1.6];
+        }
+        $trades = [];
+        foreach ($variants as [$change, $otherTop, $otherHalf, $otherCushion]) {
+            if ($otherTop === $top && $otherHalf === $half && $otherCushion === $cushion) {
+                continue;
+            }
+            $other = $this->advisor->candidate($this->advised, $finger, $otherTop, $otherHalf, $otherCushion);
+            $buys = $costs = [];
+            foreach ($demands as $demand) {
+                $here = DemandFit::of($demand, $this->advised, $this->wish->nudge);
+                $there = DemandFit::of($demand, $other, $this->wish->nudge);
+                foreach ($there->troubles($this->wish) as $trouble) {
+                    if (! $trouble->isAmong($here->troubles($this->wish))) {
+                        $costs[] = Fact::of('settings-advice.of-shot', shot: $demand->shot, trouble: $trouble);
+                    }
+                }
+                if ($there->nudge !== null && $here->nudge !== null && $there->nudge < 0.97 * $here->nudge) {
+                    $buys[] = Fact::of('settings-advice.nudge-shows-less', shot: $demand->shot, nudge: Quantity::share(1 - $there->nudge / $here->nudge));
+                }
+                if ($there->nudge !== null && $here->nudge !== null && $there->nudge > 1.03 * $here->nudge && $there->troubles($this->wish) === []) {
+                    $costs[] = Fact::of('settings-advice.nudge-shows-more', shot: $demand->shot, nudge: Quantity::share($there->nudge / $here->nudge - 1));
+                }
+                if ($there->reach < 0.97 * $here->reach) {
+                    $buys[] = Fact::of('settings-advice.rate-reserve-instead', shot: $demand->shot, reach: Quantity::share(max(0.0, 1 - $there->reach)), reach2: Quantity::share(max(0.0, 1 - $here->reach)));
+                }
+            }
+            $was = $this->advised->response($finger)->stopSeconds();
+            $is = $other->response($finger)->stopSeconds();
+            if (abs($is - $was) > 0.04) {
+                $stops = Fact::of($is > $was ? 'settings-advice.softer-stops' : 'settings-advice.harder-stops', is: Quantity::seconds($is), was: Quantity::seconds($was));
+                $is > $was ? $buys[] = $stops : $costs[] = $stops;
+            }
+            $trades[] = ['change' => $change, 'buys' => $buys, 'costs' => $costs];
+        }
+
+        return $trades;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring\Fault;
+
+use Larkspur\Controls\Finger;
+use Larkspur\Fact;
+use Larkspur\Flight\Slip;
+use Larkspur\Measure\Quantity;
+use Larkspur\Move\Judging\PathKind;
+use Larkspur\Scoring\Measurements;
+
+/** The path leaves its circle or its line, slowly. */
+final readonly class Drift extends NamedFault
+{
+    /** Percent of the distance over the hold, and metres off the figure of a drill. */
+    private const PERCENT = 7.0;
+
+    private const OFF_FIGURE = 0.6;
+
+    public function id(): string
+    {
+        return 'drift';
+    }
+
+    public function find(Measurements $take): array
+    {
+        if ($take->drill !== null) {
+            $main = $take->take->main;
+
+            return $take->drill->stray <= self::OFF_FIGURE ? [] : [Fault::lasting($this, 'travel', $take->take, $main->from, $main->to)->measured(
+                Quantity::metres($take->drill->stray), $take->drill->stray / self::OFF_FIGURE, Fact::of('picture.off-figure', stray: Quantity::metres($take->drill->stray)),
+            )];
+        }
+
+        return $take->drift <= self::PERCENT ? [] : [Fault::ofHold($this, 'travel', $take->take)->measured(
+            Quantity::percent($take->drift), $take->drift / self::PERCENT, Fact::of('picture.size-changes', drift: Quantity::percent($take->drift)),
+        )];
+    }
+
+    public function stage(Staging $staging): Staging
+    {
+        $staging = $staging->unseen();
+        [$begin, $hold] = [$staging->begin(), $staging->hold()];
+
+        return $staging->path() === PathKind::Arc
+            ? $staging->slipping(new Slip('sag', Finger::Slide, $begin + 0.4 * $hold, 0.8, 0.5 * $hold))
+            : $staging->slipping(new Slip('kick', $staging->drifting(), $begin, $staging->driftPress(0.6 * $hold), 0.6 * $hold));
+    }
+}

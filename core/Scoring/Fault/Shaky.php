@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring\Fault;
+
+use Larkspur\Fact;
+use Larkspur\Flight\Slip;
+use Larkspur\Measure\Quantity;
+use Larkspur\Scoring\Measurements;
+
+/** A picture that trembles by turn or tilt through the hold. */
+final readonly class Shaky extends NamedFault
+{
+    /** Image speed, % of the frame's width a second. */
+    private const TREMBLES = 1.2;
+
+    /** Seconds about it within which a kick explains it. */
+    private const EXPLAINED = 0.5;
+
+    public function id(): string
+    {
+        return 'shaky';
+    }
+
+    public function find(Measurements $take): array
+    {
+        if ($take->drill !== null) {
+            return [];
+        }
+        $grid = $take->take->grid;
+        $main = $take->take->main;
+        $faults = [];
+        foreach ([['turn', $grid->heading, $take->shake->pan->value], ['tilt', $grid->tilt, $take->shake->tilt->value]] as [$axis, $channel, $shake]) {
+            if ($shake > self::TREMBLES) {
+                $squares = [];
+                for ($i = $main->holdFrom; $i <= $main->holdTo; $i++) {
+                    $squares[] = $channel->band($i) ** 2;
+                }
+                [$from, $to] = Runs::window($main->holdFrom, Runs::worst($squares)[0], $grid->count() - 1);
+                $faults[] = Fault::lasting($this, $axis, $take->take, $from, $to)
+                    ->measured(Quantity::percentPerSecond($shake), $shake / self::TREMBLES, Fact::of('picture.trembles', shake: Quantity::percentPerSecond($shake)));
+            }
+        }
+
+        return $faults;
+    }
+
+    /** A kick of the same axis within it explains it. */
+    public function isWorthSaying(Fault $fault, array $others): bool
+    {
+        foreach ($others as $other) {
+            $beside = $other->t >= $fault->t - self::EXPLAINED && $other->t <= $fault->until + self::EXPLAINED;
+            if ($other->kind instanceof Kick && $other->axis === $fault->axis && $beside && $other->kind->isWorthSaying($other, [])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function stage(Staging $staging): Staging
+    {
+        return $staging->slipping(new Slip('tremble', $staging->turning(), $staging->begin(), 0.07, $staging->hold()));
+    }
+}

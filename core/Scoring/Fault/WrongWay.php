@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring\Fault;
+
+use Larkspur\Controls\Axis;
+use Larkspur\Controls\Finger;
+use Larkspur\Fact;
+use Larkspur\Flight\Slip;
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\Judging\Role;
+use Larkspur\Scoring\Measurements;
+
+/** A turn or tilt that sets out against its own way and has to come back, or a circle flown the other way round. */
+final readonly class WrongWay extends NamedFault
+{
+    /** How far it may set out against its way, and how long before it moves off it is looked at, nodes. */
+    private const AGAINST = 2.0 * Angle::DEGREE;
+
+    private const LOOK_BACK = 20;
+
+    private const OTHER_WAY_ROUND = 2.5;
+
+    public function id(): string
+    {
+        return 'wrong-way';
+    }
+
+    public function rank(): int
+    {
+        return 4;
+    }
+
+    public function find(Measurements $take): array
+    {
+        $faults = [];
+        foreach ([Axis::Turn, Axis::Tilt] as $axis) {
+            $span = $take->take->spans[$axis->value] ?? null;
+            if ($span === null || $take->take->judging->role($axis) !== Role::Steady) {
+                continue;
+            }
+            $value = $take->take->channel($axis)->value;
+            $first = max(0, $span->from - self::LOOK_BACK);
+            $way = $value[$span->to] >= $value[$span->from] ? 1.0 : -1.0;
+            $against = array_map(static fn (float $v): float => $way * ($value[$first] - $v), array_slice($value, $first, $span->holdFrom - $first + 1));
+            $back = Statistics::greatest($against);
+            if ($back > self::AGAINST) {
+                $at = $first + (int) array_search($back, $against, true);
+                $faults[] = Fault::momentary($this, $axis->value, $take->take->grid->t[$at], 'start')
+                    ->measured(Quantity::radians($back), $back / self::AGAINST, Fact::of('picture.goes-wrong-way', back: Quantity::radians($back)));
+            }
+        }
+        if ($take->otherWayRound) {
+            $main = $take->take->main;
+            $faults[] = Fault::lasting($this, 'travel', $take->take, $main->from, $main->to)
+                ->measured(Quantity::share(1.0), self::OTHER_WAY_ROUND, Fact::of('picture.turns-other-way'));
+        }
+
+        return $faults;
+    }
+
+    public function stage(Staging $staging): Staging
+    {
+        return $staging->nothingTurns()
+            ? $staging->slipping(new Slip('nose-in', Finger::Slide, $staging->begin() + 0.3 * $staging->hold(), 0.3, 4.0))
+            : $staging->slipping(new Slip('wrong-way', $staging->turning(), $staging->onset($staging->turning()), 1.0, 1.6));
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Documents;
+
+use Larkspur\Controls\StickMode;
+
+/** Something about a flight by somebody who may hold the sticks otherwise than the reader: its thumbs are those of whoever flies. */
+final readonly class InHands
+{
+    public function __construct(public mixed $value, public StickMode $sticks)
+    {
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Documents\Plan;
+
+use Documents\Document;
+use Larkspur\Choreography\Cue as PlannedCue;
+use Larkspur\Fact;
+
+/** One instruction of a thumb sheet: when which finger does what. */
+final readonly class Cue implements Document
+{
+    public function __construct(
+        public float $t,
+        public string $finger,
+        public Fact $text,
+    ) {
+    }
+
+    public static function of(PlannedCue $cue): self
+    {
+        return new self(round($cue->t, 2), $cue->finger, $cue->text);
+    }
+}
