@@ -36,6 +36,13 @@ describe('speaking to the API', () => {
     expect(sent.map((item) => item.address)).toEqual(['/sanctum/csrf-cookie', '/api/v1/shots']);
   });
 
+  it('says so where the connection is cut in the middle of an answer', async () => {
+    answer(new Response('{"id":'));
+    await expect(call('GET', '/shots/4')).rejects.toBeInstanceOf(Problem);
+    answer(new Response('', { status: 202 }));
+    expect(await call('POST', '/password', {})).toBeNull();
+  });
+
   it('turns problem details into words with what was expected', async () => {
     const details = {
       type: 'urn:larkspur:problem:refused',

@@ -13,6 +13,17 @@ export class Problem extends Error {
     super(details.detail);
   }
 
+  /** Something that went wrong on the page itself. */
+  static unforeseen(): Problem {
+    return new Problem(0, {
+      type: 'urn:larkspur:problem:page',
+      title: 'Something broke here',
+      status: 0,
+      detail: 'Something broke on this page. What you entered is still here; try again.',
+      errors: [],
+    });
+  }
+
   /** Message for one field of a form, if the server named it. */
   at(place: string): string | undefined {
     return this.details.errors.find((error) => error.place === place)?.message;
@@ -92,11 +103,16 @@ export async function call<T>(
   if (!response.ok) {
     throw await problemOf(response);
   }
-  return (
-    response.status === 204 || response.status === 202
-      ? await response.text().then((text) => (text === '' || text === 'null' ? null : JSON.parse(text)))
-      : await response.json()
-  ) as T;
+  try {
+    const text = await response.text();
+    return (text === '' ? null : JSON.parse(text)) as T;
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') {
+      throw error;
+    }
+    // The connection was cut in the middle of the answer.
+    throw await problemOf(new Response('', { status: 599 }));
+  }
 }
 
 /** Sends a file with its progress, 0 to 1; fetch can't tell how much has gone. */

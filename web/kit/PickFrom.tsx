@@ -6,7 +6,7 @@ import { Notice } from './Notice';
 import { Pick } from './Pick';
 import { Sheet } from './Sheet';
 
-export type Option = { value: string; label: string };
+type Option = { value: string; label: string };
 
 type Props = {
   label: string;

@@ -26,19 +26,25 @@ export function useLatest<W, A>(request: (wish: W) => Promise<A>, name: string):
     asking.current = true;
     setBusy(true);
     void (async () => {
-      while (next.current !== null) {
-        const { wish: now, asked } = next.current;
-        next.current = null;
-        try {
-          const value = await send.current(now);
-          if (alive.current) setAnswer({ value, problem: null, asked });
-        } catch (error) {
-          if (!(error instanceof Problem)) throw error;
-          if (alive.current) setAnswer((last) => ({ ...last, problem: error, asked }));
+      try {
+        while (next.current !== null) {
+          const { wish: now, asked } = next.current;
+          next.current = null;
+          try {
+            const value = await send.current(now);
+            if (alive.current) setAnswer({ value, problem: null, asked });
+          } catch (error) {
+            // What nobody foresaw is told as well, and goes to the console of whoever mends it.
+            const problem = error instanceof Problem ? error : Problem.unforeseen();
+            if (problem !== error) reportError(error);
+            if (alive.current) setAnswer((last) => ({ ...last, problem, asked }));
+          }
         }
+      } finally {
+        // Whatever happened, the next wish is asked for.
+        asking.current = false;
+        if (alive.current) setBusy(false);
       }
-      asking.current = false;
-      if (alive.current) setBusy(false);
     })();
   }, []);
 

@@ -2,7 +2,7 @@
 // is set now (ring) and as advised (filled).
 import { useSize } from '~/kit/useSize';
 
-export type Hold = { shot: string; now: number | null; advised: number | null; trouble: boolean };
+type Hold = { shot: string; now: number | null; advised: number | null; trouble: boolean };
 
 type Props = { holds: Hold[]; comfort: { least: number; most: number }; color: string; label: string };
 

@@ -1,6 +1,6 @@
 // The petal mark: five facets as the five sepals of a larkspur, petal length the sub-score, the overall score in the
 // middle. Works from 24 px to 320 px, in one colour, and says itself in words.
-export type Facets = Record<'ease' | 'flow' | 'hold' | 'line' | 'frame', number | null>;
+type Facets = Record<'ease' | 'flow' | 'hold' | 'line' | 'frame', number | null>;
 
 export const FACETS = ['ease', 'flow', 'hold', 'line', 'frame'] as const;
 

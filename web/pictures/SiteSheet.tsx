@@ -8,7 +8,7 @@ import { coverOf } from './footprint';
 import { around, meet, placeLabels } from './labels';
 import { Mesh } from './Mesh';
 import { SiteThings } from './SiteThings';
-import { indexAt, linear, roundUp, through } from './scale';
+import { indexAt, linear, roundUp, type Scale, through } from './scale';
 
 type Path = { t: number[]; east_m: number[]; north_m: number[]; heading_deg?: number[] };
 
@@ -47,9 +47,15 @@ const MOST_LABELS = 24;
 
 type Bounds = { east: [number, number]; north: [number, number] };
 
+/** What is flown and filmed fills the sheet; whoever stands far off is pointed to at its edge. */
 function boundsOf(props: Props): Bounds {
-  const east = [0, props.subject?.east_m ?? 0, ...(props.subjectWay?.east_m ?? [])];
-  const north = [0, props.subject?.north_m ?? 0, ...(props.subjectWay?.north_m ?? [])];
+  const alone = !props.planned && !props.flown;
+  const east = [...(props.subject ? [props.subject.east_m] : []), ...(props.subjectWay?.east_m ?? [])];
+  const north = [...(props.subject ? [props.subject.north_m] : []), ...(props.subjectWay?.north_m ?? [])];
+  if (alone) {
+    east.push(0);
+    north.push(0);
+  }
   for (const path of [props.planned, props.flown]) {
     if (path) {
       for (let i = 0; i < path.east_m.length; i += 4) {
@@ -108,8 +114,8 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
 
   const { x, y, grid } = useMemo(() => {
     const pad = 26;
-    const w = bounds.east[1] - bounds.east[0] + 8;
-    const h = bounds.north[1] - bounds.north[0] + 8;
+    const w = Math.max(24, bounds.east[1] - bounds.east[0] + 8);
+    const h = Math.max(24, bounds.north[1] - bounds.north[0] + 8);
     const per = Math.max(0.05, Math.min((width - 2 * pad) / w, (height - 2 * pad) / h));
     const ce = (bounds.east[0] + bounds.east[1]) / 2;
     const cn = (bounds.north[0] + bounds.north[1]) / 2;
@@ -160,6 +166,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
   };
   const end = planned ? { x: x(planned.east_m.at(-1) ?? 0), y: y(planned.north_m.at(-1) ?? 0) } : null;
 
+  const you = useMemo(() => takeOffOn(x, y, width, height), [x, y, width, height]);
   const solids = useMemo(() => {
     const sheet = { left: 0, top: 0, right: width, bottom: height };
     return site.solids
@@ -190,12 +197,12 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
   );
   const fixed = useMemo(
     () => [
-      around(x(0) + 16, y(0), 22),
+      around(you.x + (you.far > 0 ? -24 : 16), you.y, you.far > 0 ? 34 : 22),
       signs,
       { left: 0, top: height - 36, right: 120, bottom: height },
       ...suns.map((one) => around((one.x + one.fromX) / 2, (one.y + one.fromY) / 2, 14)),
     ],
-    [signs, suns, x, y, height],
+    [signs, suns, you, height],
   );
   const sunLabels = useMemo(
     () =>
@@ -323,12 +330,7 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
             <path d="M-8 0H-4M4 0H8M0 -8V-4M0 4V8" />
           </g>
         )}
-        <g transform={`translate(${x(0)} ${y(0)})`} className="text-leaf">
-          <circle r={5} fill="var(--card)" stroke="var(--leaf)" strokeWidth={2} />
-          <text x={9} y={4} fontSize={12}>
-            you
-          </text>
-        </g>
+        <TakeOff at={you} width={width} units={units} />
         {craft && (
           <circle
             cx={craft.x}
@@ -417,3 +419,45 @@ export const SiteSheet = memo(function SiteSheet(props: Props) {
     </div>
   );
 });
+
+type Place = { x: number; y: number; far: number; angle: number };
+
+/** Take-off on the sheet, or where its edge is met on the way there, and then how far it is, m. */
+function takeOffOn(x: Scale, y: Scale, width: number, height: number): Place {
+  const [left, top, right, bottom] = [14, 14, width - 14, height - 14];
+  const [dx, dy] = [x(0) - width / 2, y(0) - height / 2];
+  if (width === 0 || (x(0) >= left && x(0) <= right && y(0) >= top && y(0) <= bottom))
+    return { x: x(0), y: y(0), far: 0, angle: 0 };
+  const share = Math.min(
+    (right - left) / 2 / Math.max(1e-6, Math.abs(dx)),
+    (bottom - top) / 2 / Math.max(1e-6, Math.abs(dy)),
+  );
+  return {
+    x: width / 2 + share * dx,
+    y: height / 2 + share * dy,
+    far: Math.hypot(x.invert(width / 2), y.invert(height / 2)),
+    angle: (Math.atan2(dy, dx) * 180) / Math.PI,
+  };
+}
+
+function TakeOff({ at, width, units }: { at: Place; width: number; units: Units }) {
+  const right = at.x > width / 2;
+  return (
+    <g transform={`translate(${at.x} ${at.y})`} className="text-leaf" data-role="take-off">
+      {at.far > 0 ? (
+        <path d="M-8 -5L2 0L-8 5Z" fill="var(--leaf)" transform={`rotate(${at.angle})`} />
+      ) : (
+        <circle r={5} fill="var(--card)" stroke="var(--leaf)" strokeWidth={2} />
+      )}
+      <text
+        className={at.far > 0 ? 'halo' : undefined}
+        x={at.far > 0 && right ? -13 : at.far > 0 ? 11 : 9}
+        y={4}
+        fontSize={12}
+        textAnchor={at.far > 0 && right ? 'end' : 'start'}
+      >
+        {at.far > 0 ? `you, ${withUnit(at.far, 'm', units, 0)}` : 'you'}
+      </text>
+    </g>
+  );
+}

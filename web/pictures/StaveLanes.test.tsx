@@ -49,6 +49,21 @@ describe('stave lanes', () => {
     expect(laneOf({ ...press, ends: [...press.ends], kind: 'rests', hold: 0 }).value).toBe('rests');
   });
 
+  it('lets the clock go when a touch is interrupted', () => {
+    const onTime = vi.fn();
+    render(
+      <StaveLanes lanes={lanes} planned={planned} flown={null} from={0} to={3} time={1} onTime={onTime} />,
+    );
+    const slider = screen.getByRole('slider', { name: /Clock/ });
+    slider.setPointerCapture = vi.fn();
+    fireEvent.pointerDown(slider, { pointerId: 1, clientX: 300 });
+    fireEvent.pointerMove(slider, { pointerId: 1, clientX: 320 });
+    expect(onTime).toHaveBeenCalledTimes(2);
+    fireEvent.pointerCancel(slider, { pointerId: 1 });
+    fireEvent.pointerMove(slider, { pointerId: 1, clientX: 500 });
+    expect(onTime).toHaveBeenCalledTimes(2);
+  });
+
   it('moves the clock from the keyboard, within the take', () => {
     const onTime = vi.fn();
     render(

@@ -73,6 +73,9 @@ export const StaveLanes = memo(function StaveLanes({
 }: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const scrubbing = useRef(false);
+  const letGo = () => {
+    scrubbing.current = false;
+  };
   const narrow = width < 560;
   const left = narrow ? 86 : 166;
   const right = narrow ? 8 : 96;
@@ -140,9 +143,9 @@ export const StaveLanes = memo(function StaveLanes({
             seek(event);
           }}
           onPointerMove={(event) => scrubbing.current && seek(event)}
-          onPointerUp={() => {
-            scrubbing.current = false;
-          }}
+          onPointerUp={letGo}
+          onPointerCancel={letGo}
+          onLostPointerCapture={letGo}
           data-handle="clock"
         />
         <g pointerEvents="none">

@@ -15,9 +15,9 @@ import { usePlayback } from '~/kit/usePlayback';
 import { FrameTrace } from '~/pictures/FrameTrace';
 import { SiteSheet } from '~/pictures/SiteSheet';
 import { type Lane, type Pin, STAVES, StaveLanes, staveOf } from '~/pictures/StaveLanes';
+import { verdictColor } from '~/pictures/TakeRow';
 import { useSession } from '~/shell/session';
 import { clock, day, hour, withUnit } from '~/units';
-import { verdictColor } from '../progress/TakeRow';
 import { Comments } from './Comments';
 import { Facets } from './Facets';
 import { Faults } from './Faults';
@@ -180,7 +180,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
           </Button>
         </div>
       </div>
-      <div className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
+      <div className="grid gap-3 content-start min-h-0 max-lg:order-last lg:overflow-auto lg:pr-1">
         {decide.error && <Notice error={decide.error} />}
         <Facets take={take}>
           <div>
@@ -226,7 +226,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
       <div className="grid gap-3 min-w-0 min-h-0 lg:grid-rows-[minmax(230px,0.9fr)_minmax(280px,1fr)]">
         <div className="grid gap-3 sm:grid-cols-[1.1fr_1fr] min-h-0">
           <Card
-            caption="Flown over planned, metres"
+            caption={`Flown over planned, ${units === 'feet' ? 'feet' : 'metres'}`}
             aside={<Legend />}
             className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0"
           >

@@ -4,7 +4,7 @@ import type { Schemas } from '~/api/client';
 import { useComparison } from '~/api/queries';
 import { Card } from '~/kit/Card';
 import { PetalMark } from '~/pictures/PetalMark';
-import { verdictColor } from '../progress/TakeRow';
+import { verdictColor } from '~/pictures/TakeRow';
 
 const VERDICT = { keep: 'keep', fix: 'fix in post', again: 'fly again' } as const;
 

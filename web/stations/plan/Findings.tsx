@@ -63,7 +63,7 @@ export const Findings = memo(function Findings({ findings, expectation, onMend }
         })}
       </ul>
       {/* It comes later than the rest: below, where it pushes nothing from under a finger. */}
-      {expected && expected.limited_by !== '' && (
+      {expected?.limited_by && (
         <p className="m-0 py-2 border-t border-line text-sm text-ink-soft">{expected.limited_by}</p>
       )}
       <p className="m-0 pt-2 border-t border-line text-sm text-ink-soft">

@@ -169,7 +169,19 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   );
   const planned = useMemo(() => plan && { t: plan.samples.t, fingers: plan.fingers }, [plan]);
   const lanes = useMemo(() => plan?.presses.map(laneOf) ?? [], [plan]);
-  const chooseMove = useCallback((move: string) => change((now) => withMove(now, move)), [change]);
+  const chooseMove = useCallback(
+    (move: string) => {
+      const own = moves.find((one) => one.id === move)?.parameters ?? [];
+      change((now) =>
+        withMove(
+          now,
+          move,
+          own.map((parameter) => parameter.id),
+        ),
+      );
+    },
+    [change, moves],
+  );
   const has = (id: string) => parameters.some((parameter) => parameter.id === id);
   const setClimb = useCallback((climb: number) => set({ climb_m: rounded(climb, 0.5) }), [set]);
   const setTilt = useCallback(
@@ -214,18 +226,11 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
     () => keep.mutate(undefined, { onSuccess: (kept) => navigate(`/fly/${kept.id}`) }),
     [keep, navigate],
   );
+  const opposite = plan?.opposite ?? null;
   const turnRound = useCallback(() => {
-    const arc = Number(values.arc_deg ?? 180);
-    const way = values.direction === 'counterclockwise' ? -1 : 1;
-    const end = (((Number(values.start_bearing_deg ?? 0) + way * arc) % 360) + 360) % 360;
-    set({ direction: way === 1 ? 'counterclockwise' : 'clockwise', start_bearing_deg: Math.round(end) });
-  }, [values, set]);
-  useKeys(
-    useMemo(
-      () => ({ o: bothWays ? turnRound : () => {}, k: keepIt, f: flyIt }),
-      [bothWays, turnRound, keepIt, flyIt],
-    ),
-  );
+    if (opposite) set(opposite);
+  }, [opposite, set]);
+  useKeys(useMemo(() => ({ o: turnRound, k: keepIt, f: flyIt }), [turnRound, keepIt, flyIt]));
 
   if (!site) return null;
   return (
@@ -248,7 +253,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
           <Link className={buttonLook()} to={`/plan/moves/${draft.move}`}>
             All moves
           </Link>
-          {bothWays && <Button onClick={turnRound}>Other way round</Button>}
+          {opposite && <Button onClick={turnRound}>Other way round</Button>}
           <Button onClick={keepIt} disabled={keep.isPending || plan === null}>
             Keep
           </Button>
@@ -263,7 +268,7 @@ function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
       >
         <div className="grid gap-3 sm:grid-cols-[1.25fr_1fr] min-h-0">
           <Card
-            caption="From above, metres"
+            caption={`From above, ${units === 'feet' ? 'feet' : 'metres'}`}
             className="grid grid-rows-[auto_1fr] min-h-64 lg:min-h-0 overflow-hidden"
           >
             <SiteSheet

@@ -27,7 +27,7 @@ type Props = {
 };
 
 /** A draft without the shape of its move. */
-export type Setting = Omit<Draft, 'parameters'>;
+type Setting = Omit<Draft, 'parameters'>;
 
 const OWN_PLACE = 'own-place';
 

@@ -24,13 +24,13 @@ export const Shape = memo(function Shape(props: Props) {
   const { set, values, parameters, plan, problem, move, moves, onMove } = props;
   const { units } = useSession();
   const wrong = (id: string) => problem?.details.errors.some((error) => error.place.endsWith(id)) ?? false;
-  const chosen = parameters.filter((parameter) => parameter.choices !== undefined);
+  const chosen = parameters.filter((parameter) => parameter.choices);
   return (
     <Card className="p-3 grid gap-1.5">
       <h2>Shape it</h2>
       <MovePick move={move} moves={moves} onMove={onMove} />
       {parameters
-        .filter((parameter) => parameter.choices === undefined)
+        .filter((parameter) => !parameter.choices)
         .map((parameter) => (
           <ParameterDial
             key={parameter.id}

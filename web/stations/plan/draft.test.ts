@@ -62,8 +62,11 @@ describe('another move', () => {
     parameters: { radius_m: 22, arc_deg: 120, start_bearing_deg: 40, direction: 'clockwise' },
   };
 
+  const round = ['radius_m', 'height_m', 'arc_deg', 'direction', 'start_bearing_deg'];
+  const straight = ['length_m', 'distance_m', 'height_m', 'start_bearing_deg'];
+
   it('starts from the same side and as far away, and leaves the rest open', () => {
-    expect(withMove(orbit, 'pull-away')).toEqual({
+    expect(withMove(orbit, 'pull-away', straight)).toEqual({
       ...orbit,
       move: 'pull-away',
       parameters: { distance_m: 22, start_bearing_deg: 40 },
@@ -71,7 +74,18 @@ describe('another move', () => {
   });
 
   it('comes back to an orbit of that radius', () => {
-    const back = withMove(withMove(orbit, 'lift-and-tilt'), 'orbit');
+    const back = withMove(withMove(orbit, 'lift-and-tilt', straight), 'orbit', round);
     expect(back.parameters).toEqual({ radius_m: 22, start_bearing_deg: 40 });
+  });
+
+  it('keeps the radius from one round move to another', () => {
+    expect(withMove(orbit, 'climbing-orbit', round).parameters).toEqual({
+      radius_m: 22,
+      start_bearing_deg: 40,
+    });
+  });
+
+  it('carries nothing over that the other move does not have', () => {
+    expect(withMove(orbit, 'sink', ['climb_m', 'height_m']).parameters).toEqual({});
   });
 });

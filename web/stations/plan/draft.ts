@@ -51,14 +51,19 @@ function partsOf(move: string): Pick<Draft, 'join' | 'parts'> {
     : {};
 }
 
-/** Another move of the same subject: it starts from the same side and as far away; the rest suits the craft anew. */
-export function withMove(draft: Draft, move: string): Draft {
+/**
+ * Another move of the same subject: it starts from the same side and as far away; the rest suits the craft anew.
+ * @param own ids of the parameters that the other move has
+ */
+export function withMove(draft: Draft, move: string, own: string[]): Draft {
   const values = draft.parameters as Values;
   const away = values.radius_m ?? values.distance_m;
   const parameters: Values = {};
-  if (values.start_bearing_deg !== undefined) parameters.start_bearing_deg = values.start_bearing_deg;
-  if (away !== undefined && move === 'orbit') parameters.radius_m = away;
-  if (away !== undefined && move !== 'orbit') parameters.distance_m = away;
+  const keep = (id: string, value: number | string | undefined) => {
+    if (value !== undefined && own.includes(id)) parameters[id] = value;
+  };
+  keep('start_bearing_deg', values.start_bearing_deg);
+  keep(own.includes('radius_m') ? 'radius_m' : 'distance_m', away);
   return { ...draft, move, parameters, join: undefined, parts: undefined, ...partsOf(move) };
 }
 

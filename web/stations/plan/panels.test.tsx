@@ -83,7 +83,16 @@ describe('cues', () => {
 
 describe('the dials of a move', () => {
   const parameters = [
-    { id: 'radius_m', label: 'Radius', unit: 'm', least: 2, most: 500, step: 0.5, usual: [4, 80] },
+    {
+      id: 'radius_m',
+      label: 'Radius',
+      unit: 'm',
+      least: 2,
+      most: 500,
+      step: 0.5,
+      usual: [4, 80],
+      choices: null,
+    },
     {
       id: 'start_bearing_deg',
       label: 'Start',
@@ -92,9 +101,19 @@ describe('the dials of a move', () => {
       most: 360,
       step: 5,
       usual: [0, 360],
+      choices: null,
     },
-    { id: 'direction', label: 'Way round', choices: ['clockwise', 'counterclockwise'] },
-  ] as Schemas['Parameter'][];
+    {
+      id: 'direction',
+      label: 'Way round',
+      unit: null,
+      least: null,
+      most: null,
+      step: null,
+      usual: null,
+      choices: ['clockwise', 'counterclockwise'],
+    },
+  ] satisfies Schemas['Parameter'][];
   const dials = (values: Record<string, number | string>, set = vi.fn()) => {
     draw(
       <Shape

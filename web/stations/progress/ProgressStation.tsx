@@ -5,8 +5,8 @@ import { useTakes, useTrend } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Skeleton } from '~/kit/Skeleton';
+import { TakeRow } from '~/pictures/TakeRow';
 import { useSession } from '~/shell/session';
-import { TakeRow } from './TakeRow';
 import { Trend } from './Trend';
 
 export default function ProgressStation() {

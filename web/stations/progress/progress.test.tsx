@@ -1,9 +1,9 @@
 import { screen } from '@testing-library/react';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Schemas } from '~/api/client';
+import { TakeRow } from '~/pictures/TakeRow';
 import { draw, giveSize } from '~/testing/page';
 import { aTake } from '~/testing/records';
-import { TakeRow } from './TakeRow';
 import { Trend } from './Trend';
 
 beforeAll(() => giveSize(1000, 150));

@@ -5,7 +5,7 @@ import { figure, type Units, withUnit } from '~/units';
 
 type Change = Schemas['RigChange'];
 
-export function changeValue(value: Change['from'], unit: string, units: Units): string {
+function changeValue(value: Change['from'], unit: string, units: Units): string {
   if (value === null) return 'not said';
   if (typeof value === 'boolean') return value ? 'on' : 'off';
   if (typeof value === 'string') return value;

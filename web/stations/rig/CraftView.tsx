@@ -448,7 +448,7 @@ function Fits({ fits }: { fits: Schemas['StepFit'][] }) {
   );
 }
 
-export function RigFiles() {
+function RigFiles() {
   const client = useQueryClient();
   const navigate = useNavigate();
   const take = useMutation({

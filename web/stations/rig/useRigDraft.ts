@@ -7,7 +7,7 @@ import { useLatest } from '~/kit/useLatest';
 export type Mode = Schemas['RigDraft']['mode'];
 export type Settings = Schemas['RigSettings'];
 export type Finger = keyof Schemas['RigCurves'];
-export type Reading = Schemas['RigReading'];
+type Reading = Schemas['RigReading'];
 
 export type RigDraft = {
   rig: Schemas['RigDetail'];

@@ -35,7 +35,7 @@ describe('today, for an operator', () => {
     open(today());
     expect(await screen.findByRole('heading', { name: 'Work on Flow' })).toBeTruthy();
     expect(screen.getByText(advice.reason)).toBeTruthy();
-    expect(screen.getByText(advice.cue)).toBeTruthy();
+    expect(screen.getByText(advice.cue ?? '')).toBeTruthy();
     const fly = screen.getByRole('link', { name: 'Fly “Seven stones” again' });
     expect(fly.getAttribute('href')).toBe('/fly/3');
     expect(screen.getByRole('img', { name: /flow the shortest/ })).toBeTruthy();

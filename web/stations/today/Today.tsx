@@ -6,9 +6,9 @@ import { buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Skeleton } from '~/kit/Skeleton';
 import { PetalMark } from '~/pictures/PetalMark';
+import { TakeRow } from '~/pictures/TakeRow';
 import { useSession } from '~/shell/session';
 import { clock, day } from '~/units';
-import { TakeRow } from '../progress/TakeRow';
 
 export default function Today() {
   const { user } = useSession();

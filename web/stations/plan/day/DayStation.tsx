@@ -150,7 +150,7 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
   const { units, whose } = useSession();
   const navigate = useNavigate();
   const client = useQueryClient();
-  const { form, day, problem, busy, change, put } = useDayForm(first);
+  const { form, day, problem, busy, merged, change, put } = useDayForm(first);
   const [chosen, setChosen] = useState<number | null>(null);
   const { timetable } = day;
   const document = form.document;
@@ -221,6 +221,12 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
             From now on
           </Button>
           {document.replanned && <Button onClick={() => put({ replanned: false })}>Whole day again</Button>}
+          {merged && !problem && (
+            <Notice
+              tone="soft"
+              text="Somebody else saved this day meanwhile: what you changed was put into theirs."
+            />
+          )}
           {problem && <Notice error={problem} />}
         </div>
         <div className="grid gap-3 sm:grid-cols-2 min-h-0">

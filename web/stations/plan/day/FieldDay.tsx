@@ -60,6 +60,13 @@ export default function FieldDay() {
           {pending.length > 0 && `, ${pending.length} to send`}
         </p>
       </header>
+      {field.atRisk > 0 && (
+        <p className="border-2 border-brick rounded-md p-3 mb-3" role="alert">
+          This device can’t keep what you enter.{' '}
+          {field.atRisk === 1 ? 'One entry is' : `${field.atRisk} entries are`} on this screen alone until the
+          server has it all: don’t close or reload the page.
+        </p>
+      )}
       {day.log.conflicts.length > 0 && (
         <section
           className="border-2 border-brick rounded-md p-3 mb-3"

@@ -23,6 +23,10 @@ function store(): Promise<IDBPDatabase<Store>> {
       db.createObjectStore('entries', { keyPath: 'uuid' }).createIndex('day', 'day');
       db.createObjectStore('people');
     },
+  }).catch((error: unknown) => {
+    // Asked for again: what was full or locked may be free by then.
+    opened = null;
+    throw error;
   });
   return opened;
 }

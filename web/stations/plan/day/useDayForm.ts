@@ -1,12 +1,14 @@
-// The form of a day. One that is kept is saved and planned anew with every change, one request at a time; a new one waits until it is kept.
+// The form of a day that is kept: saved and planned anew with every change, one request at a time. Where somebody else has saved first,
+// what was changed here is put into theirs.
 import { useCallback, useRef, useState } from 'react';
-import { call, type Problem, type Schemas } from '~/api/client';
+import { call, Problem, type Schemas } from '~/api/client';
 import { useLatest } from '~/kit/useLatest';
 
 type Day = Schemas['DayDetail'];
 export type Form = Schemas['DayForm'];
+type Step = (now: Form) => Form;
 
-export const formOf = (day: Day): Form => ({
+const formOf = (day: Day): Form => ({
   title: day.title,
   date: day.date,
   site_id: day.site_id,
@@ -18,22 +20,39 @@ export function useDayForm(first: Day): {
   day: Day;
   problem: Problem | null;
   busy: boolean;
-  change: (change: (now: Form) => Form) => void;
+  /** Whether somebody else saved while this page was open. */
+  merged: boolean;
+  change: (change: Step) => void;
   put: (change: Partial<Form['document']>) => void;
 } {
   const [form, setForm] = useState<Form>(() => formOf(first));
+  const [merged, setMerged] = useState(false);
   const latest = useRef(form);
   const version = useRef(first.version);
-  const { value, problem, busy, ask } = useLatest(async (now: Form): Promise<Day> => {
-    const day = await call<Day>('PUT', `/days/${first.id}`, { ...now, version: version.current });
+  /** Changes that the server does not have yet. */
+  const open = useRef<Step[]>([]);
+  const { value, problem, busy, ask } = useLatest(async (_: number): Promise<Day> => {
+    const sent = open.current.length;
+    const save = () => call<Day>('PUT', `/days/${first.id}`, { ...latest.current, version: version.current });
+    const day = await save().catch(async (error: unknown) => {
+      if (!(error instanceof Problem && error.status === 409)) throw error;
+      const theirs = await call<Day>('GET', `/days/${first.id}`);
+      version.current = theirs.version;
+      latest.current = open.current.reduce((now, step) => step(now), formOf(theirs));
+      setForm(latest.current);
+      setMerged(true);
+      return save();
+    });
     version.current = day.version;
+    open.current = open.current.slice(sent);
     return day;
   }, 'larkspur:day');
   const change = useCallback(
-    (step: (now: Form) => Form) => {
+    (step: Step) => {
       latest.current = step(latest.current);
+      open.current = [...open.current, step];
       setForm(latest.current);
-      ask(latest.current);
+      ask(open.current.length);
     },
     [ask],
   );
@@ -42,5 +61,5 @@ export function useDayForm(first: Day): {
       change((now) => ({ ...now, document: { ...now.document, ...document } })),
     [change],
   );
-  return { form, day: value ?? first, problem, busy, change, put };
+  return { form, day: value ?? first, problem, busy, merged, change, put };
 }

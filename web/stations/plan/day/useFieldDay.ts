@@ -22,6 +22,8 @@ export type FieldState = {
   seen: string | null;
   person: { id: number; name: string; units: 'metric' | 'feet' } | null;
   pending: Waiting[];
+  /** How many of them the device could not keep. */
+  atRisk: number;
   /** ok, offline, signed-out or missing. */
   state: 'loading' | 'ok' | 'offline' | 'signed-out' | 'missing';
   enter: (kind: Entry['kind'], item: string, payload: Entry['payload']) => void;
@@ -34,6 +36,9 @@ export function useFieldDay(id: number): FieldState {
   const [person, setPerson] = useState<FieldState['person']>(null);
   const [pending, setPending] = useState<Waiting[]>([]);
   const [state, setState] = useState<FieldState['state']>('loading');
+  /** Entries that the device could not keep: they are on this screen alone until the server has them. */
+  const unkept = useRef<Waiting[]>([]);
+  const [atRisk, setAtRisk] = useState(0);
   const sending = useRef(false);
   const who = useRef(person);
   who.current = person;
@@ -52,20 +57,30 @@ export function useFieldDay(id: number): FieldState {
     sending.current = true;
     try {
       for (;;) {
-        const mine = (await waiting(id)).filter((entry) => entry.author === who.current?.id).slice(0, 200);
+        const kept = await waiting(id).catch(() => []);
+        const mine = [...kept, ...unkept.current]
+          .filter((entry) => entry.author === who.current?.id)
+          .slice(0, 200);
         if (mine.length === 0) break;
         const log = await call<Schemas['FieldLog']>('POST', `/days/${id}/entries`, {
           entries: mine.map(({ day: _, author: __, ...entry }) => entry),
         });
-        await sent(mine);
+        const cleared = await sent(mine).then(
+          () => true,
+          () => false,
+        );
+        unkept.current = unkept.current.filter((entry) => !mine.includes(entry));
         setState('ok');
         setDay((now) => {
           if (now === null) return now;
           const next = { ...now, log };
-          void keepDay(next);
+          void keepDay(next).catch(() => {});
           return next;
         });
-        setPending(await waiting(id));
+        setPending([...(await waiting(id).catch(() => [])), ...unkept.current]);
+        setAtRisk(unkept.current.length);
+        // What the device can't clear it would offer for ever; the server knows it by its name.
+        if (!cleared) break;
       }
     } catch (error) {
       setState(told(error));
@@ -80,10 +95,10 @@ export function useFieldDay(id: number): FieldState {
       try {
         const me = await call<Schemas['User']>('GET', '/me');
         const person = { id: me.id, name: me.name, units: me.units };
-        await keepPerson(person);
+        await keepPerson(person).catch(() => {});
         who.current = person;
         const fresh = await call<Day>('GET', `/days/${id}`);
-        await keepDay(fresh);
+        await keepDay(fresh).catch(() => {});
         if (!alive) return;
         setPerson(person);
         setDay(fresh);
@@ -95,9 +110,10 @@ export function useFieldDay(id: number): FieldState {
       }
     };
     void (async () => {
-      const kept = await keptDay(id);
-      const known = await keptPerson();
-      const left = await waiting(id);
+      // A device that keeps nothing still shows what the network has.
+      const kept = await keptDay(id).catch(() => undefined);
+      const known = await keptPerson().catch(() => undefined);
+      const left = await waiting(id).catch(() => []);
       if (!alive) return;
       setPending(left);
       if (kept) {
@@ -133,11 +149,16 @@ export function useFieldDay(id: number): FieldState {
         author,
       };
       setPending((now) => [...now, entry]);
-      void wait(entry).then(send);
+      void wait(entry)
+        .catch(() => {
+          unkept.current = [...unkept.current, entry];
+          setAtRisk(unkept.current.length);
+        })
+        .then(send);
     },
     [id, send],
   );
 
   const shown = day && person ? { ...day, log: withWaiting(day.log, pending, person.name) } : day;
-  return { day: shown, seen, person, pending, state, enter, sendNow: () => void send() };
+  return { day: shown, seen, person, pending, atRisk, state, enter, sendNow: () => void send() };
 }

@@ -135,7 +135,7 @@ function Light({ site, shot, shots }: Props) {
                   {figure(sun.azimuth, 0)}°
                   {variation !== 0 && `, ${figure((sun.azimuth - variation + 360) % 360, 0)}° on the compass`}
                 </p>
-                {day.sentence !== '' && <p className="m-0 border-l-3 border-pollen pl-2">{day.sentence}</p>}
+                {day.sentence && <p className="m-0 border-l-3 border-pollen pl-2">{day.sentence}</p>}
                 <dl className="m-0 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1">
                   <dt>Sunrise, sunset</dt>
                   <dd className="m-0 figure">

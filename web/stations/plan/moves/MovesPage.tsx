@@ -72,7 +72,7 @@ export default function MovesPage() {
           <h2>Look for</h2>
           <p className="m-0">{move.clean}</p>
           <p className="m-0 text-ink-soft">{playedInWords(move.fingering)}</p>
-          {move.caution !== '' && <p className="m-0 text-brick">{move.caution}</p>}
+          {move.caution && <p className="m-0 text-brick">{move.caution}</p>}
         </Card>
         <WhatGoesWrong
           move={move}

@@ -2,7 +2,7 @@
 // be and offers the nearest that can; steps are undone and done again; nothing is kept until it is saved.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { call, Problem, type Schemas } from '~/api/client';
 import { findSites, useSite, useSites } from '~/api/queries';
@@ -13,7 +13,6 @@ import { PickFrom } from '~/kit/PickFrom';
 import { Remove } from '~/kit/Remove';
 import { Skeleton } from '~/kit/Skeleton';
 import { useLatest } from '~/kit/useLatest';
-import { groundAt } from '~/pictures/footprint';
 import { useSession } from '~/shell/session';
 import { PlanNav } from '../PlanNav';
 import { DrawBoard } from './DrawBoard';
@@ -76,7 +75,6 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [tool, setTool] = useState<Tool>('choose');
   const [snap, setSnap] = useState(true);
-  const ground = useRef<number[][]>(NO_GROUND);
   const [theirs, setTheirs] = useState<Schemas['Site'] | null>(null);
   const drawing = held ?? history.now;
 
@@ -108,13 +106,11 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
       setTool('choose');
       setChosen(null);
       const now = history.now;
-      // How high the ground lies there, as far as the grid of the last reading knows.
-      const up_m = groundAt(ground.current, [east_m, north_m]);
       const read = await call<Schemas['SiteReading']>('POST', '/site-readings', {
         ...now.document,
-        take_off: { east_m, north_m, up_m },
+        take_off: { east_m, north_m },
       });
-      if (read.home) step(seenFrom(now, read.home, [east_m, north_m], up_m));
+      if (read.home) step(seenFrom(now, read.home, [east_m, north_m], read.take_off_up_m));
     },
     [history.now, step],
   );
@@ -127,7 +123,6 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   useEffect(() => ask(history.now), [ask, history.now]);
   const fault = reading.value?.fault ?? null;
   const lies = reading.value?.ground ?? NO_GROUND;
-  ground.current = lies;
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

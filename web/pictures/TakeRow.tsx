@@ -4,7 +4,7 @@ import type { Schemas } from '~/api/client';
 import { PetalMark } from '~/pictures/PetalMark';
 import { day, hour } from '~/units';
 
-export const VERDICTS = { keep: 'keep', fix: 'fix in post', again: 'fly again' } as const;
+const VERDICTS = { keep: 'keep', fix: 'fix in post', again: 'fly again' } as const;
 
 export function verdictColor(verdict: string): string {
   return verdict === 'keep' ? 'text-leaf' : verdict === 'fix' ? 'text-pollen-ink' : 'text-brick';
