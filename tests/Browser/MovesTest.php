@@ -9,7 +9,7 @@ use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverKeys;
 use Larkspur\Flight\Recorder;
-use Larkspur\Scoring\Lesson;
+use Larkspur\Training\Lesson;
 
 /** The library on screen: found, played, flown wrong on purpose, planned from; and logs that ask something back. */
 final class MovesTest extends BrowserCase
