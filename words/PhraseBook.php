@@ -61,7 +61,7 @@ final class PhraseBook
             }
         }
 
-        $sentence = str_contains($phrase, '{') || str_contains($phrase, "'") ? $this->formatted($phrase, $reader->language, $said) : $phrase;
+        $sentence = $this->formatted($phrase, $reader->language, $said);
 
         // What ends like a sentence begins like one, whatever name or number it begins with.
         return str_ends_with($phrase, '.') ? mb_strtoupper(mb_substr($sentence, 0, 1)).mb_substr($sentence, 1) : $sentence;
@@ -132,9 +132,27 @@ final class PhraseBook
     /** @param  array<string, string|int>  $values */
     private function formatted(string $phrase, string $language, array $values): string
     {
+        // Most phrases only have places to fill: a plan has some forty of them, and is said at every drag.
+        if (! str_contains($phrase, ', plural,') && ! str_contains($phrase, ', select,') && ! str_contains($phrase, "'")) {
+            return strtr($phrase, self::places($values));
+        }
         $formatter = $this->formatters[$language.$phrase] ??= new MessageFormatter($language, $phrase);
         $said = $formatter->format($values);
 
         return $said === false ? throw new \LogicException(sprintf('The phrase “%s” can’t be said: %s', $phrase, $formatter->getErrorMessage())) : $said;
+    }
+
+    /**
+     * @param  array<string, string|int>  $values
+     * @return array<string, string> by the place that each fills
+     */
+    private static function places(array $values): array
+    {
+        $places = [];
+        foreach ($values as $name => $value) {
+            $places['{'.$name.'}'] = (string) $value;
+        }
+
+        return $places;
     }
 }
