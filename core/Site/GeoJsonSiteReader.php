@@ -19,7 +19,7 @@ final class GeoJsonSiteReader
         try {
             $document = json_decode(str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $fault) {
-            throw new Refusal(Fact::of('geo-json-site-reader.this-is-no-json', getMessage: $fault->getMessage()), 'file', Fact::of('geo-json-site-reader.geojson-text'));
+            throw new Refusal(Fact::of('geo-json-site-reader.this-is-no-json', why: $fault->getMessage()), 'file', Fact::of('geo-json-site-reader.geojson-text'));
         }
         $features = [];
         self::gather($document, '', [], $features, 'file');

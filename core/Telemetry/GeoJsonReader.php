@@ -27,7 +27,7 @@ final class GeoJsonReader implements LogReader
         try {
             $document = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $error) {
-            throw new Refusal(Fact::of('geo-json-reader.not-json', getMessage: lcfirst($error->getMessage())), '', Fact::of('geo-json-reader.geojson-file'));
+            throw new Refusal(Fact::of('geo-json-reader.not-json', why: lcfirst($error->getMessage())), '', Fact::of('geo-json-reader.geojson-file'));
         }
         unset($text);
         if (is_array($document) && isset($document['crs'])) {

@@ -112,7 +112,7 @@ final class XmlEvents
             throw new Refusal(Fact::of('xml-events.file-written-utf-16'), 'line 1', Fact::of('xml-events.utf-8-text'));
         }
         if (preg_match('/^\s*(?:\xEF\xBB\xBF)?<\?xml[^>]*encoding\s*=\s*["\']([^"\']+)["\']/i', $piece, $m) === 1 && ! in_array(strtoupper($m[1]), ['UTF-8', 'US-ASCII', 'ASCII', 'ISO-8859-1'], true)) {
-            throw new Refusal(Fact::of('xml-events.file-says-written', m: $m[1]), 'line 1', Fact::of('xml-events.utf-8-text'));
+            throw new Refusal(Fact::of('xml-events.file-says-written', encoding: $m[1]), 'line 1', Fact::of('xml-events.utf-8-text'));
         }
     }
 

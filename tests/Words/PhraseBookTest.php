@@ -18,6 +18,7 @@ use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Measure\Quantity;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Group;
+use Larkspur\Move\Move;
 use Larkspur\Move\Parameter;
 use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Scoring\MetricScale;
@@ -91,6 +92,13 @@ final class PhraseBookTest extends TestCase
             self::assertTrue((new PhraseBook)->knows($fact->code), $fact->code);
         }
         self::assertGreaterThan(5, count(Group::cases()));
+        // And nothing is said of what no registry holds.
+        $known = array_map(static fn (Fact $fact): string => $fact->code, [...$facts, ...array_filter(array_map(static fn (Move $move): ?Fact => $move->about()->caution(), Catalogue::all()))]);
+        foreach (array_keys((new PhraseBook)->all()) as $code) {
+            if (preg_match('/^(parameter|move|fault)\.(?!move-such|one-of)/', $code) === 1) {
+                self::assertContains($code, $known, 'words for nothing');
+            }
+        }
     }
 
     public function test_a_finger_has_one_name_for_each_of_its_ends(): void

@@ -9,7 +9,7 @@ return [
     'area.from-to' => 'from {least} to {mostPoints}',
     'area.outline-crosses-itself-side' => 'The outline of {name} crosses itself: the side from corner {crossing} meets the one from corner {crossing2}.',
     'area.corners-order-round-same' => 'corners in order round it; the same corners untangled would do',
-    'geo-json-site-reader.this-is-no-json' => 'This is no JSON: {getMessage}.',
+    'geo-json-site-reader.this-is-no-json' => 'This is no JSON: {why}.',
     'geo-json-site-reader.geojson-text' => 'a GeoJSON text',
     'geo-json-site-reader.geojson-object-type' => 'This is no GeoJSON object: it has no type.',
     'geo-json-site-reader.feature-featurecollection-geometry' => 'a Feature, FeatureCollection or geometry',
