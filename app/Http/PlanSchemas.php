@@ -7,6 +7,19 @@ namespace App\Http;
 use OpenApi\Attributes as OA;
 
 /** Shapes that Plan answers with: sites and their readings, a shot's reading, light, exposure and the flight day (docs/formats.md). */
+#[OA\Schema(schema: 'PlanDrag', allOf: [new OA\Schema(ref: '#/components/schemas/PlanDraft'), new OA\Schema(properties: [
+    new OA\Property(property: 'pull', ref: '#/components/schemas/Pull'),
+])])]
+#[OA\Schema(schema: 'Pull', description: 'a handle of the plan, put somewhere or nudged by so many steps', required: ['handle'], properties: [
+    new OA\Property(property: 'handle', type: 'string'),
+    new OA\Property(property: 'to', description: 'a place, a height, a tilt or a time, as its sheet has it', properties: [
+        new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number'), new OA\Property(property: 'up_m', type: 'number'),
+        new OA\Property(property: 'tilt_deg', type: 'number'), new OA\Property(property: 't_s', type: 'number'),
+    ], type: 'object'),
+    new OA\Property(property: 'by', description: 'steps to the right (or on in time) and up', required: ['right', 'up'], properties: [
+        new OA\Property(property: 'right', type: 'number'), new OA\Property(property: 'up', type: 'number'),
+    ], type: 'object'),
+], type: 'object')]
 #[OA\Schema(schema: 'Spot', required: ['east_m', 'north_m', 'up_m'], properties: [new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number'), new OA\Property(property: 'up_m', type: 'number')], type: 'object')]
 #[OA\Schema(schema: 'Ground', description: 'spot heights, or a profile along a bearing', properties: [
     new OA\Property(property: 'spots', type: 'array', items: new OA\Items(ref: '#/components/schemas/Spot')),

@@ -347,37 +347,37 @@ final class Checks
     }
 
     /**
-     * What makes the move last that many times as long: a wider arc where there is one, a slower pace elsewhere, since a
-     * longer way may lead anywhere.
+     * What makes the move last that many times as long.
      *
      * @return array{Fact, array<string, float>}
      */
     private static function longer(MovePlan $plan, float $times): array
     {
-        $arc = $plan->intent->number('arc_deg');
-        if ($arc === null) {
-            return self::slower($plan, 1 / $times);
-        }
-        $longer = min(1080.0, ceil($arc * $times / 5) * 5);
+        $longer = Catalogue::move($plan->intent->move)->longer($plan, $times);
 
-        return [Fact::of('checks.fly-slower', longer: Quantity::degrees($longer)), ['arc_deg' => $longer]];
+        return isset($longer['arc_deg']) ? [Fact::of('checks.fly-slower', longer: Quantity::degrees($longer['arc_deg'])), $longer] : [self::atPace($longer), $longer];
     }
 
     /**
-     * The mend of a plan that is too fast: its pace times a share, rounded down.
+     * The mend of a plan that is too fast: its pace times a share.
      *
      * @return array{Fact, array<string, float>}
      */
     private static function slower(MovePlan $plan, float $share): array
     {
-        // What climbs on its way climbs slower with it; an upright move has its rate of climb alone.
-        $named = $plan->intent->number('pace_mps') === null ? 'climb_mps' : 'pace_mps';
-        $pace = $plan->intent->number($named);
-        if ($pace === null) {
-            return [Fact::of('checks.fly-slower-2'), []];
-        }
-        $slower = max(0.1, floor($pace * $share * 100) / 100);
+        $slower = Catalogue::move($plan->intent->move)->slower($plan, $share);
 
-        return [Fact::of('checks.fly-at', pace: Quantity::metresPerSecond($slower)), [$named => $slower]];
+        return [self::atPace($slower), $slower];
+    }
+
+    /** @param  array<string, float>  $pace  the parameter that states it; several parts of a combination state several */
+    private static function atPace(array $pace): Fact
+    {
+        if (count($pace) !== 1) {
+            return Fact::of('checks.fly-slower-2');
+        }
+        $value = abs(array_values($pace)[0]);
+
+        return Fact::of('checks.fly-at', pace: str_ends_with(array_keys($pace)[0], '_dps') ? Quantity::degreesPerSecond($value) : Quantity::metresPerSecond($value));
     }
 }

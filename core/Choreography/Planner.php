@@ -8,6 +8,7 @@ use Larkspur\Controls\Finger;
 use Larkspur\Fact;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\Catalogue;
+use Larkspur\Move\Handle\Pull;
 use Larkspur\Refusal;
 use Larkspur\Site\Site;
 
@@ -27,6 +28,18 @@ final class Planner
         $findings = Checks::all($shot, $plan, $sheet, $presses);
 
         return new Plan($shot, $plan, $sheet, $presses, $findings);
+    }
+
+    /**
+     * What the parameters of a shot become when a hand pulls one of its handles.
+     *
+     * @return array<string, float> by id
+     */
+    public static function pulled(Shot $shot, Pull $pull): array
+    {
+        self::withinReach($shot);
+
+        return $pull->of(Catalogue::plan($shot->intent, $shot->site->frame(), $shot->tune()), $shot->intent);
     }
 
     private static function withinReach(Shot $shot): void

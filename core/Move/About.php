@@ -19,6 +19,7 @@ final readonly class About
      * @param  list<string>  $needs  moves and drills to be clean in first; a proposal
      * @param  non-empty-list<string>  $faults  ids of what goes wrong, the likeliest first
      * @param  string  $family  the move as which a log alone shows it, of Recognition; empty where none does
+     * @param  string  $withTilt  the move that is the same with a tilt; empty where none is
      * @param  bool  $caution  whether there is something to see to before it is flown, beside the usual cautions
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class About
         public array $needs,
         public array $faults,
         public string $family = '',
+        public string $withTilt = '',
         public bool $caution = false,
     ) {
         $this->fingering = Fingering::of($fingering);

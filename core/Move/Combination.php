@@ -12,6 +12,7 @@ use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Ramp;
 use Larkspur\Measure\Statistics;
+use Larkspur\Move\Handle\OfPart;
 use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Judging\TakeTarget;
@@ -37,6 +38,9 @@ final readonly class Combination implements Move
     /** Seconds of the recording in which two parts overlap at least, where their eases are shorter. */
     private const LEAST_OVERLAP = 0.6;
 
+    /** Handles that say where a part begins; of any part but the first the one before decides that. */
+    private const BEGINNING = ['start', 'heading', 'height'];
+
     public function about(): About
     {
         return new About(self::ID, Group::Combined, 5, '', [], faults: ['kick', 'off-mark']);
@@ -55,6 +59,55 @@ final readonly class Combination implements Move
     public function defaults(Intent $intent, LocalFrame $frame, ModeTune $mode): array
     {
         return [];
+    }
+
+    public function opposite(MovePlan $plan): array
+    {
+        return self::eachPart($plan, static fn (Move $move, MovePlan $part): array => $move->opposite($part));
+    }
+
+    public function slower(MovePlan $plan, float $share): array
+    {
+        return self::eachPart($plan, static fn (Move $move, MovePlan $part): array => $move->slower($part, $share));
+    }
+
+    public function longer(MovePlan $plan, float $times): array
+    {
+        return self::eachPart($plan, static fn (Move $move, MovePlan $part): array => $move->longer($part, $times));
+    }
+
+    /** Where the first part begins; one after another, also how far each goes. At once, the parts draw a way that none of them draws alone. */
+    public function handles(MovePlan $plan, Intent $asked): array
+    {
+        $handles = [];
+        foreach ($plan->parts as $k => $part) {
+            foreach (Catalogue::move($part->intent->move)->handles($part, $part->intent) as $handle) {
+                $begins = in_array($handle->id, self::BEGINNING, true);
+                if ($begins ? $k === 0 : $handle->id === 'end' && $plan->intent->join === self::SEQUENCE) {
+                    $handles[] = new OfPart($k, $handle);
+                }
+            }
+        }
+
+        return $handles;
+    }
+
+    /**
+     * What each part answers, by the names that its parameters have in the whole ("parts.1.pace_mps").
+     *
+     * @param  callable(Move, MovePlan): array<string, float|string>  $asked
+     * @return ($asked is callable(Move, MovePlan): array<string, float> ? array<string, float> : array<string, float|string>)
+     */
+    private static function eachPart(MovePlan $plan, callable $asked): array
+    {
+        $out = [];
+        foreach ($plan->parts as $k => $part) {
+            foreach ($asked(Catalogue::move($part->intent->move), $part) as $id => $value) {
+                $out["parts.$k.$id"] = $value;
+            }
+        }
+
+        return $out;
     }
 
     public function wanted(Intent $intent): TakeTarget
@@ -81,11 +134,13 @@ final readonly class Combination implements Move
     private function inSequence(Intent $intent, LocalFrame $frame, ModeTune $mode): MovePlan
     {
         $plan = self::part($intent, 0, [], $frame, $mode);
+        $parts = [$plan];
         $marks = [];
         for ($k = 1; $k < count($intent->parts); $k++) {
             $last = $plan->flight->count() - 1;
             $end = new Flight([0.0], [$plan->flight->east[$last]], [$plan->flight->north[$last]], [$plan->flight->up[$last]], [$plan->flight->heading[$last]], [$plan->flight->tilt[$last]]);
             $next = self::part($intent, $k, self::fromWhere($intent, $k, $end, $frame), $frame, $mode);
+            $parts[] = $next;
             $overlap = max(self::LEAST_OVERLAP, min($plan->stop - $plan->holdTo, $next->holdFrom - $next->onset));
             $shift = $plan->stop - $overlap - $next->onset;
             $marks[] = new Mark(Mark::SEAM, $plan->stop);
@@ -94,7 +149,7 @@ final readonly class Combination implements Move
 
         return new MovePlan(
             $intent, [], $plan->flight, $plan->onset, $plan->holdFrom, $plan->holdTo, $plan->stop, $plan->subject, $plan->ground, $plan->viewing, $plan->pan, $plan->lead,
-            [...$marks, new Mark(Mark::END, $plan->stop)],
+            [...$marks, new Mark(Mark::END, $plan->stop)], $parts,
         );
     }
 
@@ -219,7 +274,7 @@ final readonly class Combination implements Move
 
         return new MovePlan(
             $intent, [], $flight, $long->onset, $long->holdFrom, $long->holdTo, $long->stop, $subject, $plans[0]->ground, $long->viewing,
-            Statistics::greatest(array_map(static fn (MovePlan $plan): float => $plan->pan, $plans)), 0.0, [new Mark(Mark::END, $long->stop)],
+            Statistics::greatest(array_map(static fn (MovePlan $plan): float => $plan->pan, $plans)), 0.0, [new Mark(Mark::END, $long->stop)], $plans,
         );
     }
 

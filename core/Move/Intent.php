@@ -11,7 +11,6 @@ use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Measure\Angle;
-use Larkspur\Move\Shape\Stance;
 use Larkspur\Refusal;
 
 /**
@@ -73,26 +72,6 @@ final readonly class Intent
             array_map(self::part(...), $fields->groups('parts')),
             $fields->choiceOrNull('join', [Combination::SEQUENCE, Combination::TOGETHER]) === Combination::TOGETHER ? Combination::TOGETHER : Combination::SEQUENCE,
         );
-    }
-
-    /**
-     * The parameters that fly the same the other way: round the same stretch from its other end, or past the other side; empty where a move has
-     * but one way.
-     *
-     * @return array<string, float|string>
-     */
-    public function opposite(): array
-    {
-        $direction = $this->choice('direction');
-        if ($direction !== null) {
-            $way = $direction === Stance::CLOCKWISE ? 1 : -1;
-            $end = fmod(($this->number('start_bearing_deg') ?? 0.0) + $way * ($this->number('arc_deg') ?? 0.0) + 7200, 360);
-
-            return ['direction' => $way === 1 ? Stance::COUNTERCLOCKWISE : Stance::CLOCKWISE, 'start_bearing_deg' => round($end, 1)];
-        }
-        $side = $this->choice('side');
-
-        return $side === null ? [] : ['side' => $side === 'left' ? 'right' : 'left'];
     }
 
     /** @return array{move: string, parameters: array<string, float|string>} */
@@ -170,12 +149,21 @@ final readonly class Intent
         );
     }
 
-    /** @param  array<string, float|string>  $parameters */
+    /** @param  array<string, float|string>  $parameters  by id; those of a part of a combination as "parts.1.pace_mps" */
     public function with(array $parameters): self
     {
+        $own = $this->parameters;
+        $parts = $this->parts;
+        foreach ($parameters as $id => $value) {
+            if (preg_match('/^parts\.(\d)\.(.+)$/', $id, $named) !== 1) {
+                $own[$id] = $value;
+            } elseif (isset($parts[(int) $named[1]])) {
+                $parts[(int) $named[1]]['parameters'][$named[2]] = $value;
+            }
+        }
+
         return new self(
-            $this->move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home,
-            [...$this->parameters, ...$parameters], $this->track, $this->parts, $this->join,
+            $this->move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $own, $this->track, $parts, $this->join,
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Move;
 
 use Larkspur\Geo\LocalFrame;
+use Larkspur\Move\Handle\Handle;
 use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Rig\ModeTune;
@@ -38,6 +39,36 @@ interface Move
      * @param  list<string>  $assumed  which of them were left open
      */
     public function plan(Intent $intent, array $assumed, LocalFrame $frame): MovePlan;
+
+    /**
+     * The parameters that fly the same the other way: round the same stretch from its other end, past the other side, turning the other way;
+     * empty where it has but one way.
+     *
+     * @return array<string, float|string>
+     */
+    public function opposite(MovePlan $plan): array;
+
+    /**
+     * The parameters that fly a plan of it at a share of its pace; empty where no parameter states one.
+     *
+     * @return array<string, float>
+     */
+    public function slower(MovePlan $plan, float $share): array;
+
+    /**
+     * The parameters that make a plan of it last that many times as long.
+     *
+     * @return array<string, float>
+     */
+    public function longer(MovePlan $plan, float $times): array;
+
+    /**
+     * What can be pulled on the sheets of a plan of it.
+     *
+     * @param  Intent  $asked  what the plan was made of, before its defaults
+     * @return list<Handle>
+     */
+    public function handles(MovePlan $plan, Intent $asked): array;
 
     /** What a take is measured against, as far as the intent says it. */
     public function wanted(Intent $intent): TakeTarget;

@@ -24,6 +24,7 @@ final readonly class MovePlan
      * @param  float  $pan  rate at which the picture pans during the hold, rad/s; 0 where it does not
      * @param  float  $lead  seconds by which rotation is planned to follow translation
      * @param  list<Mark>  $marks  of a figure: where it is measured
+     * @param  list<self>  $parts  of a combination: its parts, each planned alone where it is flown
      */
     public function __construct(
         public Intent $intent,
@@ -39,13 +40,20 @@ final readonly class MovePlan
         public float $pan,
         public float $lead,
         public array $marks = [],
+        public array $parts = [],
     ) {
+    }
+
+    /** Where the craft is at a time, s. */
+    public function at(float $t): Position
+    {
+        return $this->flight->position($this->flight->indexAt($t));
     }
 
     /** The same plan with another flight in it. */
     public function flying(Flight $flight): self
     {
-        return new self($this->intent, $this->assumed, $flight, $this->onset, $this->holdFrom, $this->holdTo, $this->stop, $this->subject, $this->ground, $this->viewing, $this->pan, $this->lead, $this->marks);
+        return new self($this->intent, $this->assumed, $flight, $this->onset, $this->holdFrom, $this->holdTo, $this->stop, $this->subject, $this->ground, $this->viewing, $this->pan, $this->lead, $this->marks, $this->parts);
     }
 
     /**

@@ -123,6 +123,18 @@ final readonly class Parameter
         return new self($this->id, $this->unit, $least, $most, $this->step, $usual ?? [max($least, $this->usual[0]), min($most, $this->usual[1])], $this->choices);
     }
 
+    /**
+     * The nearest value that it can take.
+     *
+     * @param  ?float  $step  to which it is rounded; its own where null
+     */
+    public function nearest(float $value, ?float $step = null): float
+    {
+        $step ??= $this->step;
+
+        return round(min($this->most, max($this->least, round($value / $step) * $step)), 3);
+    }
+
     /** What it is called. */
     public function label(): Fact
     {

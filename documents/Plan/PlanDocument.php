@@ -13,6 +13,7 @@ use Larkspur\Choreography\Plan;
 use Larkspur\Fact;
 use Larkspur\Measure\Series;
 use Larkspur\Move\Catalogue;
+use Larkspur\Move\Handle\Handle as Pulled;
 
 /** A shot worked out (docs/formats.md, "Plan"). */
 final readonly class PlanDocument implements Document
@@ -28,6 +29,8 @@ final readonly class PlanDocument implements Document
      * @param  list<Cue>  $cues
      * @param  list<Frame>  $frames
      * @param  list<Finding>  $findings
+     * @param  list<Handle>  $handles  what can be pulled on the sheets
+     * @param  ?Map<float>  $pulled  what the parameters became by the pull that was asked for; null where none was
      */
     public function __construct(
         #[Shape('Intent')]
@@ -50,18 +53,24 @@ final readonly class PlanDocument implements Document
         public array $cues,
         public array $frames,
         public array $findings,
+        public array $handles,
+        public ?Map $pulled,
     ) {
     }
 
-    /** @param  int  $stride  samples of 0.02 s between those given */
-    public static function of(Plan $plan, int $stride = 5): self
+    /**
+     * @param  int  $stride  samples of 0.02 s between those given
+     * @param  ?array<string, float>  $pulled  what a pull made of the parameters
+     */
+    public static function of(Plan $plan, int $stride = 5, ?array $pulled = null): self
     {
         $move = $plan->move;
         $flight = $move->flight->thinned($stride);
         $keep = Series::stride($move->flight->count(), $stride);
         $subject = $move->subject?->at($move->onset);
         [$seconds, $metres] = $plan->runIn();
-        $opposite = $move->intent->opposite();
+        $kind = Catalogue::move($move->intent->move);
+        $opposite = $kind->opposite($move);
 
         return new self(
             intent: $move->intent->toArray(), assumed: $move->assumed, summary: $plan->summary(),
@@ -74,6 +83,8 @@ final readonly class PlanDocument implements Document
             presses: array_map(static fn (FingerPart $part): Press => Press::of($part, $plan->shot->sticks), $plan->parts),
             comfortable: new Map(ComfortRanges::of($plan)), opposite: $opposite === [] ? null : new Map($opposite), cues: array_map(Cue::of(...), $plan->cues()),
             frames: Frame::along($plan, $move->flight), findings: array_map(Finding::of(...), $plan->findings),
+            handles: array_map(static fn (Pulled $handle): Handle => Handle::of($handle, $move), $kind->handles($move, $plan->shot->intent)),
+            pulled: $pulled === null ? null : new Map($pulled),
         );
     }
 

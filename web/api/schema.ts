@@ -1680,6 +1680,22 @@ export interface components {
             sure: boolean;
             why: string;
         };
+        Handle: {
+            id: string;
+            /** @enum {string} */
+            sheet: "above" | "side" | "thumbs";
+            label: string;
+            /**
+             * @description on whose stave it stands; over all of them where null
+             * @enum {string|null}
+             */
+            finger: "climb" | "turn" | "run" | "slide" | "tilt" | null;
+            east_m: number;
+            north_m: number;
+            up_m: number;
+            tilt_deg: number | null;
+            t_s: number;
+        };
         HandsReading: {
             pads: components["schemas"]["Pads"];
             stick_mode: number;
@@ -2023,6 +2039,12 @@ export interface components {
             cues: components["schemas"]["Cue"][];
             frames: components["schemas"]["Frame"][];
             findings: components["schemas"]["Finding"][];
+            /** @description what can be pulled on the sheets */
+            handles: components["schemas"]["Handle"][];
+            /** @description what the parameters became by the pull that was asked for; null where none was */
+            pulled: {
+                [key: string]: number;
+            } | null;
         };
         PlanDraft: {
             /** @description A shot as the page has it: a site, a rig, a subject and parameters. What they may be is core's to say. */
@@ -2049,6 +2071,9 @@ export interface components {
             parts?: components["schemas"]["Part"][];
             wind?: components["schemas"]["Wind"] | null;
             brief?: components["schemas"]["Brief"] | null;
+        };
+        PlanDrag: components["schemas"]["PlanDraft"] & {
+            pull?: components["schemas"]["Pull"];
         };
         PlanMove: {
             id: string;
@@ -2096,6 +2121,23 @@ export interface components {
                 message: string;
                 expected: string;
             }[];
+        };
+        /** @description a handle of the plan, put somewhere or nudged by so many steps */
+        Pull: {
+            handle: string;
+            /** @description a place, a height, a tilt or a time, as its sheet has it */
+            to?: {
+                east_m?: number;
+                north_m?: number;
+                up_m?: number;
+                tilt_deg?: number;
+                t_s?: number;
+            };
+            /** @description steps to the right (or on in time) and up */
+            by?: {
+                right: number;
+                up: number;
+            };
         };
         Reading: {
             reveal: components["schemas"]["RevealReading"];
@@ -2692,7 +2734,6 @@ export interface components {
             moves?: boolean;
         };
         Spot: {
-            /** @description Shapes that Plan answers with: sites and their readings, a shot's reading, light, exposure and the flight day (docs/formats.md). */
             east_m: number;
             north_m: number;
             up_m: number;
@@ -3937,7 +3978,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlanDraft"];
+                "application/json": components["schemas"]["PlanDrag"];
             };
         };
         responses: {

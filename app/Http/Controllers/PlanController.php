@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\DraftShot;
 use App\Http\Requests\PlanDraft;
+use App\Http\Requests\PlanDrag;
 use App\Http\Requests\WantedPicture;
 use App\Models\Rig;
 use App\Models\Site;
@@ -36,13 +37,18 @@ final class PlanController extends Controller
         return $this->answer(Picture::read(Fields::of($request->array('picture'), 'picture'))->solve($this->shot($request, $this->rig($request), $draft)));
     }
 
-    #[OA\Post(path: '/plans', operationId: 'plan', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
+    #[OA\Post(path: '/plans', operationId: 'plan', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDrag')), responses: [
         new OA\Response(response: 200, description: 'The plan', content: new OA\JsonContent(ref: '#/components/schemas/Plan')),
         new OA\Response(response: 422, description: 'It can’t be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function store(PlanDraft $request, DraftShot $draft): JsonResponse
+    public function store(PlanDrag $request, DraftShot $draft): JsonResponse
     {
-        return $this->answer(PlanDocument::of(Planner::plan($this->shot($request, $this->rig($request), $draft)), self::STRIDE));
+        $shot = $this->shot($request, $this->rig($request), $draft);
+        $pull = $request->pull();
+        $pulled = $pull === null ? null : Planner::pulled($shot, $pull);
+        $plan = Planner::plan($pulled === null ? $shot : $shot->withIntent($shot->intent->with($pulled)));
+
+        return $this->answer(PlanDocument::of($plan, self::STRIDE, $pulled));
     }
 
     #[OA\Post(path: '/expectations', operationId: 'expectScore', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [

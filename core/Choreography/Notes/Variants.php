@@ -12,25 +12,21 @@ use Larkspur\Fact;
 use Larkspur\Measure\Quantity;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Group;
+use Larkspur\Move\Parameter;
 use Larkspur\Refusal;
 
 /** What else could be flown from here, and the passes that a take procedure wants: some as planned, one otherwise. */
 final class Variants
 {
-    /** The move that is the same with a tilt. */
-    private const WITH_TILT = [
-        'rise' => 'lift-and-tilt', 'sink' => 'drop-and-tilt', 'push-in' => 'ground-to-horizon', 'straight-back' => 'reverse-tilt-up', 'lateral-dolly' => 'slide-with-pan',
-        'climbing-orbit' => 'climbing-orbit-with-tilt', 'orbit' => 'climbing-orbit-with-tilt', 'rise-and-advance' => 'ascent-late-tilt', 'fly-over' => 'over-the-edge',
-    ];
-
     /**
      * @return list<array{id: string, title: Fact, why: Fact, feasible: bool, ...<string, mixed>}> also move, parameters, join and parts
      */
     public static function of(Plan $plan): array
     {
         $intent = $plan->move->intent;
+        $move = Catalogue::move($intent->move);
         $out = [];
-        $opposite = $plan->move->intent->opposite();
+        $opposite = $move->opposite($plan->move);
         if ($opposite !== []) {
             $out[] = self::one($plan, 'opposite', Fact::of('variants.other-way'), Fact::of('variants.both-directions-always-one'), parameters: $opposite);
         }
@@ -43,12 +39,12 @@ final class Variants
             $higher = round($height * 1.6 * 2) / 2;
             $out[] = self::one($plan, 'higher', Fact::of('variants.higher'), Fact::of('variants.shows-how-things-lie'), parameters: ['height_m' => $higher]);
         }
-        $tilted = self::WITH_TILT[$intent->move] ?? null;
-        if ($tilted !== null) {
-            $kept = array_intersect_key($intent->parameters, array_flip(['distance_m', 'radius_m', 'height_m', 'start_bearing_deg', 'direction', 'arc_deg', 'pace_mps', 'heading_deg']));
+        $tilted = $move->about()->withTilt;
+        if ($tilted !== '') {
+            $kept = array_intersect_key($intent->parameters, array_flip(array_diff(Parameter::names(Catalogue::move($tilted)->parameters()), ['tilt_start_deg'])));
             $out[] = self::one($plan, 'tilt', Fact::of('variants.with-tilt'), Fact::of('variants.one-finger-more-picture'), move: $tilted, parameters: $kept);
         }
-        if ($intent->move !== 'combination' && Catalogue::move($intent->move)->about()->group !== Group::Drill) {
+        if ($intent->move !== 'combination' && $move->about()->group !== Group::Drill) {
             $away = $intent->move === 'pull-away' ? 'orbit' : 'pull-away';
             $out[] = self::one(
                 $plan, 'joined', $away === 'orbit' ? Fact::of('variants.then-go-round') : Fact::of('variants.then-leave-behind'), Fact::of('variants.two-moves-one-take'),
@@ -67,12 +63,12 @@ final class Variants
     private static function one(Plan $plan, string $id, Fact $title, Fact $why, ?string $move = null, array $parameters = [], ?array $parts = null): array
     {
         $intent = $plan->move->intent;
+        $other = match (true) {
+            $parts !== null => $intent->joining($parts),
+            $move !== null => $intent->asPart($move, $parameters),
+            default => $intent->with($parameters),
+        };
         try {
-            $other = match (true) {
-                $parts !== null => $intent->joining($parts),
-                $move !== null => $intent->asPart($move, $parameters),
-                default => $intent->with($parameters),
-            };
             $planned = Planner::plan($plan->shot->withIntent($other));
             $broken = array_values(array_filter($planned->findings, static fn (Finding $finding): bool => $finding->state === Finding::BROKEN));
             $why = Fact::all($why, $broken === [] ? null : $broken[0]->text);
@@ -82,8 +78,9 @@ final class Variants
         }
 
         return [
-            'id' => $id, 'title' => $title, 'why' => $why, 'move' => $move ?? $intent->move, 'parameters' => (object) $parameters,
-            'join' => $parts === null ? null : 'sequence', 'parts' => $parts === null ? null : array_map(static fn (array $part): array => ['move' => $part['move'], 'parameters' => (object) $part['parameters']], $parts),
+            'id' => $id, 'title' => $title, 'why' => $why, 'move' => $other->move, 'parameters' => (object) ($other->parts === [] ? $parameters : []),
+            'join' => $other->parts === [] ? null : $other->join,
+            'parts' => $other->parts === [] ? null : array_map(static fn (array $part): array => [...$part, 'parameters' => (object) $part['parameters']], $other->parts),
             'feasible' => $flyable,
         ];
     }

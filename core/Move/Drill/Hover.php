@@ -23,7 +23,7 @@ final readonly class Hover extends Drill
 
     public function parameters(): array
     {
-        return Parameter::common('duration_s', 'height_m', 'heading_deg', 'ease_s');
+        return Parameter::common('duration_s', 'height_m', 'heading_deg');
     }
 
     protected function usual(Intent $intent, ModeTune $mode): array

@@ -6,8 +6,10 @@ namespace Larkspur\Move\Drill;
 
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
+use Larkspur\Move\Handle\Scaled;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Mark;
+use Larkspur\Move\MovePlan;
 use Larkspur\Move\Parameter;
 use Larkspur\Move\Shape\Drill;
 use Larkspur\Move\Shape\Legs;
@@ -31,6 +33,11 @@ final readonly class NoseInBay extends Drill
         return [
             'bay_m' => 3.0, 'side_m' => 3.0, 'height_m' => 1.6, 'heading_deg' => 180.0,
         ];
+    }
+
+    protected function shaped(MovePlan $plan, Intent $asked): array
+    {
+        return [Scaled::corner('bay_m')];
     }
 
     protected function legs(Intent $intent): Legs

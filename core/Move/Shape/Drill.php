@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Larkspur\Move\Shape;
 
+use Larkspur\Move\Handle\Scaled;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Judging\TakeTarget;
+use Larkspur\Move\MovePlan;
 use Larkspur\Move\Timing\Pace;
 
 /**
@@ -48,6 +50,17 @@ abstract readonly class Drill extends Played
     protected function marks(Intent $intent): array
     {
         return $this->legs($intent)->marks;
+    }
+
+    protected function shaped(MovePlan $plan, Intent $asked): array
+    {
+        foreach (['side_m', 'radius_m', 'length_m'] as $size) {
+            if ($this->takes($size)) {
+                return [$this->pivot() > 0.0 ? Scaled::way($this->pivot()) : Scaled::figure($size)];
+            }
+        }
+
+        return [];
     }
 
     /** The legs begun, with the drill's own ease. */

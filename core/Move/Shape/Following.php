@@ -9,6 +9,8 @@ use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
+use Larkspur\Move\Handle\Scaled;
+use Larkspur\Move\Handle\SubjectCourse;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Move\MovePlan;
@@ -49,6 +51,14 @@ abstract readonly class Following extends PacedMove
     public function parameters(): array
     {
         return Parameter::common(...self::DIALS);
+    }
+
+    /** How far it goes, where it keeps to, and where the subject goes if it has no track of its own. */
+    protected function shaped(MovePlan $plan, Intent $asked): array
+    {
+        $tracked = $asked->track !== [];
+
+        return [$tracked ? null : Scaled::way($this->pivot()), $this->takes('distance_m') ? Scaled::beside() : null, $tracked ? null : new SubjectCourse(false)];
     }
 
     public function wanted(Intent $intent): TakeTarget

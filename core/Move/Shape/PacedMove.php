@@ -7,9 +7,21 @@ namespace Larkspur\Move\Shape;
 use Larkspur\Controls\Finger;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Measure\Angle;
+use Larkspur\Move\Handle\Climb;
+use Larkspur\Move\Handle\Ease;
+use Larkspur\Move\Handle\Handle;
+use Larkspur\Move\Handle\Height;
+use Larkspur\Move\Handle\Look;
+use Larkspur\Move\Handle\Over;
+use Larkspur\Move\Handle\Scaled;
+use Larkspur\Move\Handle\SetsOut;
+use Larkspur\Move\Handle\Start;
+use Larkspur\Move\Handle\TiltAt;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Move\Move;
+use Larkspur\Move\MovePlan;
+use Larkspur\Move\Parameter;
 use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
@@ -62,6 +74,75 @@ abstract readonly class PacedMove implements Move
         }
 
         return $open;
+    }
+
+    /** Share of the time at which the move passes the place that it is built from: 0 where it begins there, 1 where it ends there. */
+    protected function pivot(): float
+    {
+        return 0.0;
+    }
+
+    public function opposite(MovePlan $plan): array
+    {
+        $direction = $plan->intent->choice('direction');
+        if ($direction !== null) {
+            return ['direction' => $direction === Stance::CLOCKWISE ? Stance::COUNTERCLOCKWISE : Stance::CLOCKWISE];
+        }
+        $side = $plan->intent->choice('side');
+
+        return $side === null ? [] : ['side' => $side === 'left' ? 'right' : 'left'];
+    }
+
+    public function slower(MovePlan $plan, float $share): array
+    {
+        if (static::MEASURE[1] === 'duration_s') {
+            return ['duration_s' => round(($plan->intent->number('duration_s') ?? 0.0) / $share, 1)];
+        }
+        $pace = $plan->intent->number(static::MEASURE[1]);
+
+        return $pace === null || ! $this->takes(static::MEASURE[1]) ? [] : [static::MEASURE[1] => ($pace <=> 0.0) * max(0.1, floor(abs($pace) * $share * 100) / 100)];
+    }
+
+    /** A slower pace: a longer way may lead anywhere. */
+    public function longer(MovePlan $plan, float $times): array
+    {
+        return $this->slower($plan, 1 / $times);
+    }
+
+    public function handles(MovePlan $plan, Intent $asked): array
+    {
+        $away = $this->takes('radius_m') ? 'radius_m' : 'distance_m';
+        $fast = $this->takes(static::MEASURE[1]) ? static::MEASURE[1] : null;
+
+        return array_values(array_filter([
+            $this->takes($away) && $this->takes('start_bearing_deg') && $plan->subject !== null ? new Start($away, $this->pivot()) : null,
+            ...$this->shaped($plan, $asked),
+            $this->takes('heading_deg') ? new Look($this->pivot()) : null,
+            $this->takes('height_m') ? new Height($this->pivot()) : null,
+            $this->takes('climb_m') ? new Climb($this->pivot()) : null,
+            $this->takes('tilt_start_deg') ? TiltAt::start() : null,
+            $this->takes('tilt_end_deg') ? TiltAt::end() : null,
+            $this->takes('ease_s') ? new Ease : null,
+            $fast !== null && $fast !== 'duration_s' ? Over::pace($fast) : ($this->takes('duration_s') ? Over::seconds() : null),
+            $this->takes('tilt_after_s') ? SetsOut::tilt() : null,
+            $this->takes('lift_after_s') ? SetsOut::lift() : null,
+        ]));
+    }
+
+    /**
+     * The handles on the site sheet that change how far it goes.
+     *
+     * @return list<?Handle>
+     */
+    protected function shaped(MovePlan $plan, Intent $asked): array
+    {
+        return [$this->takes('length_m') ? Scaled::way($this->pivot()) : null];
+    }
+
+    /** Whether it has a parameter. */
+    protected function takes(string $parameter): bool
+    {
+        return in_array($parameter, array_map(static fn (Parameter $own): string => $own->id, $this->parameters()), true);
     }
 
     /** Distance of what is looked at where no subject is judged, m; null where the move has none. */

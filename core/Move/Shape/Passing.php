@@ -8,8 +8,11 @@ use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
+use Larkspur\Move\Handle\Scaled;
+use Larkspur\Move\Handle\SubjectCourse;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\TakeTarget;
+use Larkspur\Move\MovePlan;
 use Larkspur\Move\Parameter;
 use Larkspur\Move\Timing\Pace;
 
@@ -35,6 +38,14 @@ abstract readonly class Passing extends Played
     protected function strokes(Intent $intent, Pace $pace): array
     {
         return ['run' => [$pace->stroke]];
+    }
+
+    /** How far it goes, where it keeps to, and where the subject goes if it has no track of its own. */
+    protected function shaped(MovePlan $plan, Intent $asked): array
+    {
+        $tracked = $asked->track !== [];
+
+        return [$tracked ? null : Scaled::way($this->pivot()), $this->takes('distance_m') ? Scaled::beside() : null, $tracked ? null : new SubjectCourse(true)];
     }
 
     public function wanted(Intent $intent): TakeTarget

@@ -30,12 +30,6 @@ abstract readonly class Played extends PacedMove
      */
     abstract protected function strokes(Intent $intent, Pace $pace): array;
 
-    /** Share of the way at which the move passes its stance: 0 where it begins there, 1 where it ends there. */
-    protected function pivot(): float
-    {
-        return 0.0;
-    }
-
     /**
      * The intent with what belongs to its staging filled in, and where it stands.
      *

@@ -6,8 +6,10 @@ namespace Larkspur\Move\Shape;
 
 use Larkspur\Controls\Finger;
 use Larkspur\Measure\Angle;
+use Larkspur\Move\Handle\ArcEnd;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\MovePlan;
 use Larkspur\Move\Parameter;
 use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
@@ -51,6 +53,26 @@ abstract readonly class Round extends SubjectHeld
     protected function inUnits(float $amount, Intent $intent): float
     {
         return round($amount / self::tangent($intent) / Angle::DEGREE, 2);
+    }
+
+    /** From its other end. */
+    public function opposite(MovePlan $plan): array
+    {
+        $way = Stance::way($plan->intent, 'direction');
+        $end = ($plan->intent->number('start_bearing_deg') ?? 0.0) + $way * ($plan->intent->number('arc_deg') ?? 0.0);
+
+        return [...parent::opposite($plan), 'start_bearing_deg' => round(fmod($end + 7200.0, 360.0), 1)];
+    }
+
+    /** A wider arc, to the next five degrees. */
+    public function longer(MovePlan $plan, float $times): array
+    {
+        return ['arc_deg' => min(1080.0, ceil(($plan->intent->number('arc_deg') ?? 180.0) * $times / 5) * 5)];
+    }
+
+    protected function shaped(MovePlan $plan, Intent $asked): array
+    {
+        return [new ArcEnd];
     }
 
     /** Metres of tangent for each radian of arc: the radius, or the logarithmic mean of a radius that changes. */

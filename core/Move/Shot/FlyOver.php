@@ -21,7 +21,7 @@ final readonly class FlyOver extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About('fly-over', Group::Toward, 4, 'run+ > tilt-', ['over-the-edge'], faults: ['off-mark', 'uneven', 'flick-stop'], family: 'over-the-edge');
+        return new About('fly-over', Group::Toward, 4, 'run+ > tilt-', ['over-the-edge'], faults: ['off-mark', 'uneven', 'flick-stop'], family: 'over-the-edge', withTilt: 'over-the-edge');
     }
 
     public function parameters(): array

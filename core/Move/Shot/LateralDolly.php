@@ -21,7 +21,7 @@ final readonly class LateralDolly extends Played
 {
     public function about(): About
     {
-        return new About('lateral-dolly', Group::Across, 1, 'slide±', ['pure-axis'], faults: ['leak', 'uneven', 'too-quick'], family: 'lateral-dolly');
+        return new About('lateral-dolly', Group::Across, 1, 'slide±', ['pure-axis'], faults: ['leak', 'uneven', 'too-quick'], family: 'lateral-dolly', withTilt: 'slide-with-pan');
     }
 
     public function parameters(): array

@@ -20,7 +20,7 @@ final readonly class PushIn extends Played
 {
     public function about(): About
     {
-        return new About('push-in', Group::Toward, 1, 'run+', ['slowest-line', 'pure-axis'], faults: ['leak', 'uneven', 'flick-stop'], family: 'push-in');
+        return new About('push-in', Group::Toward, 1, 'run+', ['slowest-line', 'pure-axis'], faults: ['leak', 'uneven', 'flick-stop'], family: 'push-in', withTilt: 'ground-to-horizon');
     }
 
     public function parameters(): array

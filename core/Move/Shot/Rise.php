@@ -19,7 +19,7 @@ final readonly class Rise extends Played
 {
     public function about(): About
     {
-        return new About('rise', Group::Upright, 1, 'climb+', ['pure-axis'], faults: ['leak', 'bobbing', 'uneven'], family: 'lift-and-tilt');
+        return new About('rise', Group::Upright, 1, 'climb+', ['pure-axis'], faults: ['leak', 'bobbing', 'uneven'], family: 'lift-and-tilt', withTilt: 'lift-and-tilt');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];

@@ -20,7 +20,7 @@ final readonly class RiseAndAdvance extends Played
 {
     public function about(): About
     {
-        return new About('rise-and-advance', Group::Toward, 2, 'climb+ run+', ['push-in', 'rise'], faults: ['out-of-step', 'uneven', 'leak'], family: 'push-in-from-high');
+        return new About('rise-and-advance', Group::Toward, 2, 'climb+ run+', ['push-in', 'rise'], faults: ['out-of-step', 'uneven', 'leak'], family: 'push-in-from-high', withTilt: 'ascent-late-tilt');
     }
 
     public function parameters(): array

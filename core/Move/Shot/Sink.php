@@ -19,7 +19,7 @@ final readonly class Sink extends Played
 {
     public function about(): About
     {
-        return new About('sink', Group::Upright, 1, 'climb-', ['pure-axis'], faults: ['leak', 'flick-stop', 'uneven'], family: 'lift-and-tilt');
+        return new About('sink', Group::Upright, 1, 'climb-', ['pure-axis'], faults: ['leak', 'flick-stop', 'uneven'], family: 'lift-and-tilt', withTilt: 'drop-and-tilt');
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];

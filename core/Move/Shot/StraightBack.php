@@ -20,7 +20,7 @@ final readonly class StraightBack extends Played
 {
     public function about(): About
     {
-        return new About('straight-back', Group::Away, 1, 'run-', ['slowest-line'], faults: ['leak', 'kick', 'uneven'], family: 'straight-back', caution: true);
+        return new About('straight-back', Group::Away, 1, 'run-', ['slowest-line'], faults: ['leak', 'kick', 'uneven'], family: 'straight-back', caution: true, withTilt: 'reverse-tilt-up');
     }
 
     public function parameters(): array

@@ -10,6 +10,8 @@ use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Crossing;
 use Larkspur\Move\Judging\Judging;
+use Larkspur\Move\Judging\TakeTarget;
+use Larkspur\Move\Parameter;
 use Larkspur\Move\Shape\Following;
 use Larkspur\Rig\ModeTune;
 
@@ -21,6 +23,17 @@ final readonly class TopDownFollow extends Following
         return new About('top-down-follow', Group::Above, 3, 'run+', ['top-down-travel', 'follow'], faults: ['off-mark', 'uneven', 'leak'], family: 'top-down-travel');
     }
 
+    /** Straight over the subject there is no distance to choose. */
+    public function parameters(): array
+    {
+        return Parameter::common('subject_mps', 'subject_course_deg', 'length_m', 'height_m', 'ease_s');
+    }
+
+    public function wanted(Intent $intent): TakeTarget
+    {
+        return new TakeTarget($intent->u(), $intent->v(), viewing: $intent->number('height_m'));
+    }
+
     public function judging(Intent $intent): Judging
     {
         return Judging::track(Crossing::Sideways, 'AZZZ', straightDown: true);
@@ -29,7 +42,7 @@ final readonly class TopDownFollow extends Following
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'subject_mps' => self::comfortable($mode, Finger::Run, 2.2), 'subject_course_deg' => 0.0, 'length_m' => 36.0, 'distance_m' => 0.5, 'height_m' => 22.0,
+            'subject_mps' => self::comfortable($mode, Finger::Run, 2.2), 'subject_course_deg' => 0.0, 'length_m' => 36.0, 'height_m' => 22.0,
         ];
     }
 

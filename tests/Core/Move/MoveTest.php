@@ -6,12 +6,15 @@ namespace Tests\Core\Move;
 
 use Larkspur\Camera\Lens;
 use Larkspur\Fields;
+use Larkspur\Geo\GeoPoint;
+use Larkspur\Geo\LocalFrame;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Role;
 use Larkspur\Move\Timing\Pace;
 use Larkspur\Move\Timing\RotationLead;
 use Larkspur\Refusal;
+use Larkspur\Rig\ModeTune;
 use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Scoring\Recognition;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -133,14 +136,25 @@ final class MoveTest extends TestCase
 
     public function test_the_other_way_round_is_the_same_stretch_from_its_other_end(): void
     {
-        $intent = Intent::read(Fields::of(['move' => 'orbit', 'parameters' => ['radius_m' => 20, 'arc_deg' => 150.4, 'start_bearing_deg' => 300, 'direction' => 'clockwise']]));
-        $other = $intent->opposite();
+        $other = self::opposite('orbit', ['radius_m' => 20, 'arc_deg' => 150.4, 'start_bearing_deg' => 300, 'direction' => 'clockwise']);
 
         self::assertSame(['direction' => 'counterclockwise', 'start_bearing_deg' => 90.4], $other);
         // Turned round twice it is what it was.
-        self::assertSame(['direction' => 'clockwise', 'start_bearing_deg' => 300.0], $intent->with($other)->opposite());
-        self::assertSame(['side' => 'left'], Intent::read(Fields::of(['move' => 'side-track', 'parameters' => ['side' => 'right']]))->opposite());
-        self::assertSame([], Intent::read(Fields::of(['move' => 'rise']))->opposite());
+        self::assertSame(['direction' => 'clockwise', 'start_bearing_deg' => 300.0], self::opposite('orbit', ['radius_m' => 20, 'arc_deg' => 150.4, ...$other]));
+        self::assertSame(['side' => 'left'], self::opposite('side-track', ['side' => 'right']));
+        self::assertSame(['direction' => 'counterclockwise'], self::opposite('figure-of-eight', ['direction' => 'clockwise']));
+        self::assertSame([], self::opposite('rise'));
+    }
+
+    /**
+     * @param  array<string, float|string>  $parameters
+     * @return array<string, float|string>
+     */
+    private static function opposite(string $move, array $parameters = []): array
+    {
+        $intent = Intent::read(Fields::of(['move' => $move, 'subject' => ['lat' => 57.6002, 'lon' => -0.4, 'alt_m' => 3.0], 'parameters' => $parameters]));
+
+        return Catalogue::move($move)->opposite(Catalogue::plan($intent, new LocalFrame(new GeoPoint(57.6, -0.4, 0.0)), ModeTune::ordinary()));
     }
 
     public function test_an_unknown_move_is_refused_with_the_known_ones(): void
