@@ -1,11 +1,16 @@
-// Builds web/ into public/build for Laravel to serve; runs the front end's unit tests.
+// Builds web/ into public/build for Laravel to serve, its components memoised by React's compiler; runs the front end's unit tests.
+import babel from '@rolldown/plugin-babel';
 import tailwindcss from '@tailwindcss/vite';
-import react from '@vitejs/plugin-react';
+import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig(({ mode }) => ({
-  plugins: [react(), ...(mode === 'test' ? [] : [tailwindcss(), laravel({ input: 'web/main.tsx' })])],
+  plugins: [
+    react(),
+    babel({ presets: [reactCompilerPreset()] }),
+    ...(mode === 'test' ? [] : [tailwindcss(), laravel({ input: 'web/main.tsx' })]),
+  ],
   resolve: { alias: { '~': new URL('./web', import.meta.url).pathname } },
   build: { target: 'es2022', chunkSizeWarningLimit: 400 },
   test: {

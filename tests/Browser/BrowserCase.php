@@ -121,8 +121,11 @@ abstract class BrowserCase extends TestCase
                 ->execute([$own, $email]);
             $log = (int) $database->lastInsertId();
             $database->prepare(sprintf(
-                'INSERT INTO takes (school_id, operator_id, shot_id, rig_id, flight_log_id, number, move, mode, direction, from_s, to_s, flown_at, score, uncertainty, ease, flow, hold, line, frame, verdict, usable_s, created_at, updated_at)
-                 SELECT t.school_id, ?, NULL, t.rig_id, ?, s.seq, t.move, t.mode, t.direction, t.from_s, t.to_s, NOW() - INTERVAL 2000 + s.seq HOUR, 40 + MOD(s.seq * 7, 58), t.uncertainty, t.ease, t.flow, t.hold, t.line, t.frame, t.verdict, t.usable_s, NOW(), NOW()
+                'INSERT INTO takes (school_id, operator_id, shot_id, rig_id, flight_log_id, number, move, mode, direction, from_s, to_s, 
+                    flown_at, score, uncertainty, ease, flow, hold, line, frame, verdict, usable_s, created_at, updated_at)
+                 SELECT t.school_id, ?, NULL, t.rig_id, ?, s.seq, t.move, t.mode, t.direction, t.from_s, t.to_s,
+                    NOW() - INTERVAL 2000 + s.seq HOUR, 40 + MOD(s.seq * 7, 58), t.uncertainty, t.ease, t.flow, t.hold, t.line,
+                    t.frame, t.verdict, t.usable_s, NOW(), NOW()
                  FROM (SELECT * FROM takes ORDER BY id LIMIT 1) t JOIN seq_1_to_%d s', $takes,
             ))->execute([$own, $log]);
         }

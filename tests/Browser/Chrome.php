@@ -24,7 +24,8 @@ final class Chrome
 
     private const FLAGS = [
         '--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1',
-        '--disable-gpu', '--enable-unsafe-swiftshader', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+        '--disable-gpu', '--enable-unsafe-swiftshader', '--disable-quic', '--no-first-run', '--disable-background-networking',
+        '--disable-component-update', '--disable-sync',
         '--lang=en-GB',
     ];
 
@@ -39,8 +40,9 @@ final class Chrome
     /** @var list<string> scripts that keep what is sent */
     private array $overhearing = [];
 
-    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $address, private readonly string $profile)
-    {
+    private function __construct(
+        public readonly RemoteWebDriver $driver, private readonly string $address, private readonly string $profile,
+    ) {
     }
 
     /** @param  list<string>  $more  flags of its own */
@@ -66,7 +68,8 @@ final class Chrome
     {
         // The page's own size; a window's size would count its frame. Zoom is a larger device pixel on a smaller page.
         $this->devTools('Emulation.setDeviceMetricsOverride', [
-            'width' => (int) round($width / $zoom), 'height' => (int) round($height / $zoom), 'deviceScaleFactor' => $zoom, 'mobile' => false,
+            'width' => (int) round($width / $zoom), 'height' => (int) round($height / $zoom), 'deviceScaleFactor' => $zoom,
+            'mobile' => false,
         ]);
     }
 
@@ -122,7 +125,9 @@ final class Chrome
     public function see(string $selector, int $seconds = 15): WebDriverElement
     {
         // Asked for in one go: between two questions a page may have gone on.
-        return (new WebDriverWait($this->driver, $seconds, 50))->until(fn (): ?WebDriverElement => $this->all($selector)[0] ?? null, 'Not seen: '.$selector);
+        return (new WebDriverWait($this->driver, $seconds, 50))->until(
+            fn (): ?WebDriverElement => $this->all($selector)[0] ?? null, 'Not seen: '.$selector,
+        );
     }
 
     public function seeText(string $text, int $seconds = 15): void
@@ -160,7 +165,9 @@ final class Chrome
     public function press(string $text): void
     {
         $path = sprintf("//*[self::button or self::a or @role='radio'][contains(normalize-space(.), %s)]", self::quoted($text));
-        (new WebDriverWait($this->driver, 15, 50))->until(fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > 0, 'No button or link: '.$text);
+        (new WebDriverWait($this->driver, 15, 50))->until(
+            fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > 0, 'No button or link: '.$text,
+        );
         $this->driver->findElement(WebDriverBy::xpath($path))->click();
     }
 
@@ -189,9 +196,9 @@ final class Chrome
     {
         $this->overhearing[] = (string) $this->devTools('Page.addScriptToEvaluateOnNewDocument', ['source' => sprintf(<<<'JS'
             const fetched = window.fetch;
-            window.fetch = (address, options) => {
-                if (String(address).endsWith(%s)) window.sent = JSON.parse(options.body);
-                return fetched(address, options);
+            window.fetch = (request, options) => {
+                if (request instanceof Request && request.url.endsWith(%s)) request.clone().json().then((body) => { window.sent = body; });
+                return fetched(request, options);
             };
             JS, json_encode($path, JSON_THROW_ON_ERROR))])['identifier'];
     }
@@ -204,7 +211,13 @@ final class Chrome
     {
         $this->see($selector);
         [$x, $y] = $this->script('const one = document.querySelector(arguments[0]); one.scrollIntoView({ block: "nearest" }); const box = one.getBoundingClientRect(); return [box.x + box.width / 2, box.y + box.height / 2]', [$selector]);
-        $mouse = fn (string $type, int $buttons, float $share): array => $this->devTools('Input.dispatchMouseEvent', ['type' => $type, 'x' => $x + $share * $across, 'y' => $y + $share * $down, 'button' => 'left', 'buttons' => $buttons, 'clickCount' => 1]);
+        $mouse = fn (string $type, int $buttons, float $share): array => $this->devTools(
+            'Input.dispatchMouseEvent',
+            [
+                'type' => $type, 'x' => $x + $share * $across, 'y' => $y + $share * $down, 'button' => 'left', 'buttons' => $buttons,
+                'clickCount' => 1,
+            ],
+        );
         $mouse('mouseMoved', 0, 0.0);
         $mouse('mousePressed', 1, 0.0);
         for ($step = 1; $step <= 4; $step++) {
@@ -276,7 +289,10 @@ final class Chrome
         self::$port = (int) substr(strrchr((string) stream_socket_get_name($socket, false), ':') ?: ':0', 1);
         fclose($socket);
         $pipes = [];
-        $process = proc_open(['/usr/bin/chromedriver', '--port='.self::$port, '--silent'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        $process = proc_open(
+            ['/usr/bin/chromedriver', '--port='.self::$port, '--silent'],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes,
+        );
         if ($process === false) {
             throw new RuntimeException('ChromeDriver does not start; Debian’s chromium-driver is needed.');
         }

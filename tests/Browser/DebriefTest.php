@@ -17,7 +17,8 @@ final class DebriefTest extends BrowserCase
         $clock = static fn (): array => [
             $chrome->attribute('[data-picture=stave-lanes] [data-role=clock]', 'd'),
             $chrome->attribute('[data-picture=site-sheet] [data-role=craft]', 'cx'),
-            $chrome->attribute('[data-picture=frame-trace] [data-role=now]', 'cx').$chrome->attribute('[data-picture=frame-trace] [data-role=now]', 'cy'),
+            $chrome->attribute('[data-picture=frame-trace] [data-role=now]', 'cx')
+                .$chrome->attribute('[data-picture=frame-trace] [data-role=now]', 'cy'),
         ];
         $before = $clock();
         self::assertNotContains('', $before);
@@ -27,9 +28,15 @@ final class DebriefTest extends BrowserCase
         $chrome->script('document.activeElement.blur()');
         $at = $chrome->attribute('[data-handle=clock]', 'aria-valuenow');
         $chrome->type(WebDriverKeys::ARROW_RIGHT);
-        $chrome->waitUntil(static fn (): bool => abs((float) $chrome->attribute('[data-handle=clock]', 'aria-valuenow') - (float) $at - 0.2) < 1e-6, 'An arrow key is a fifth of a second.');
+        $chrome->waitUntil(
+            static fn (): bool => abs((float) $chrome->attribute('[data-handle=clock]', 'aria-valuenow') - (float) $at - 0.2) < 1e-6,
+            'An arrow key is a fifth of a second.',
+        );
         $chrome->type(WebDriverKeys::SPACE);
-        $chrome->waitUntil(static fn (): bool => (float) $chrome->attribute('[data-handle=clock]', 'aria-valuenow') > (float) $at + 0.6, 'It does not play.');
+        $chrome->waitUntil(
+            static fn (): bool => (float) $chrome->attribute('[data-handle=clock]', 'aria-valuenow') > (float) $at + 0.6,
+            'It does not play.',
+        );
     }
 
     public function test_a_facet_opens_to_its_figures_and_their_anchors(): void

@@ -9,7 +9,14 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** Every station on every page it must fit: nothing beyond the edge, and nothing that axe-core's WCAG rules find wrong. */
 final class LooksTest extends BrowserCase
 {
-    private const STATIONS = ['/' => 'h1', '/rig' => '[data-picture=curve-card] svg', '/rig/try' => '[data-pad]', '/rig/advise' => '[data-advice]', '/rig/compare' => '[data-picture=curve-card] svg', '/rig/history' => '[data-version]', '/rig/craft' => 'table', '/rig/ducted?rig=3' => '[data-picture=throttle-card] svg', '/plan' => '[data-picture=frame-strip] svg', '/plan/sites/2' => '[data-picture=draw-board] svg', '/plan/light' => '[data-picture=sun-day] svg', '/plan/days' => 'h1', '/plan/moves/orbit' => '[data-picture=frame-strip] svg', '/fly' => 'input[type=file]', '/debrief' => '[data-role=clock]', '/progress' => '[data-take]'];
+    private const STATIONS = [
+        '/' => 'h1', '/rig' => '[data-picture=curve-card] svg', '/rig/try' => '[data-pad]', '/rig/advise' => '[data-advice]',
+        '/rig/compare' => '[data-picture=curve-card] svg', '/rig/history' => '[data-version]', '/rig/craft' => 'table',
+        '/rig/ducted?rig=3' => '[data-picture=throttle-card] svg', '/plan' => '[data-picture=frame-strip] svg',
+        '/plan/sites/2' => '[data-picture=draw-board] svg', '/plan/light' => '[data-picture=sun-day] svg', '/plan/days' => 'h1',
+        '/plan/moves/orbit' => '[data-picture=frame-strip] svg', '/fly' => 'input[type=file]', '/debrief' => '[data-role=clock]',
+        '/progress' => '[data-take]',
+    ];
 
     /** @return iterable<string, array{string, int, int, float}> */
     public static function pages(): iterable
@@ -34,7 +41,10 @@ final class LooksTest extends BrowserCase
                 $chrome->visit($path)->see($sign);
                 $chrome->waitUntil(static fn (): bool => $chrome->count('[aria-busy=true]') === 0, "$path stays busy.");
                 self::assertSame($theme, $chrome->attribute('html', 'data-theme'));
-                self::assertLessThanOrEqual((int) round($width / $zoom) + 1, $chrome->script('return document.documentElement.scrollWidth'), "$path is wider than its page.");
+                self::assertLessThanOrEqual(
+                    (int) round($width / $zoom) + 1, $chrome->script('return document.documentElement.scrollWidth'),
+                    "$path is wider than its page.",
+                );
                 array_push($found, ...array_map(static fn (string $violation): string => "$path: $violation", self::violations($chrome)));
             }
             self::assertSame([], $found, 'axe-core finds');

@@ -32,7 +32,10 @@ final class MovesTest extends BrowserCase
         $chrome->see('[data-picture=frame-strip] svg');
         $chrome->find('input[type=search]')->sendKeys('pull-away');
         $chrome->press('Pull-away');
-        $chrome->waitUntil(static fn (): bool => $chrome->path() === '/plan/moves/pull-away' && $chrome->text('h1') === 'Pull-away', 'The move was not shown.');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->path() === '/plan/moves/pull-away' && $chrome->text('h1') === 'Pull-away',
+            'The move was not shown.',
+        );
         $chrome->see('[data-picture=frame-strip] svg');
         $chrome->press('Plan one');
         $chrome->waitUntil(static fn (): bool => $chrome->script('return [...document.querySelectorAll("main input")].some((item) => item.placeholder.endsWith(", pull-away"))') === true, 'No plan of it began.');
@@ -44,7 +47,9 @@ final class MovesTest extends BrowserCase
         $chrome->see('[data-picture=frame-strip] svg');
         self::assertCount(1, $chrome->all('[data-picture=frame-strip]'));
         $chrome->see('[data-fault=off-mark]')->click();
-        $chrome->waitUntil(static fn (): bool => $chrome->count('[data-picture=frame-strip]') === 2, 'The flight with the fault did not come.');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->count('[data-picture=frame-strip]') === 2, 'The flight with the fault did not come.',
+        );
         $words = $chrome->text('[role=status]');
         self::assertMatchesRegularExpression('/So flown it scores (\d+)/', $words);
         preg_match('/scores (\d+)/', $words, $found);
@@ -102,7 +107,9 @@ final class MovesTest extends BrowserCase
         $one = $this->upload($chrome, "other-$mark.csv", self::foreign('orbit', $mark));
         $chrome->see("$one [data-columns]");
         $chrome->press('These are right');
-        $chrome->waitUntil(static fn (): bool => $chrome->count("$one a[href^='/debrief/']") === 1, 'The log was not read by its columns.', 40);
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->count("$one a[href^='/debrief/']") === 1, 'The log was not read by its columns.', 40,
+        );
         // The next one of the same maker is read without asking.
         $two = $this->upload($chrome, "again-$mark.csv", self::foreign('push-in', $mark));
         $chrome->waitUntil(static fn (): bool => $chrome->count("$two a[href^='/debrief/']") === 1, 'It asked again.', 40);
@@ -142,7 +149,9 @@ final class MovesTest extends BrowserCase
         // Flown by another seed each time: the same bytes are never imported twice.
         $plan = Lesson::planned($move, Rigs::all()['lapwing'], 'standard', Rigs::all()['lapwing']['camera']);
         $text = '';
-        foreach ((new \Larkspur\Telemetry\FlightCsvWriter)->write((new Recorder(10.0, 0.01))->record($plan->move->flight, $plan->shot->site->frame(), random_int(1, 1_000_000))) as $piece) {
+        foreach ((new \Larkspur\Telemetry\FlightCsvWriter)->write((new Recorder(10.0, 0.01))->record(
+            $plan->move->flight, $plan->shot->site->frame(), random_int(1, 1_000_000),
+        )) as $piece) {
             $text .= $piece;
         }
 
@@ -158,7 +167,13 @@ final class MovesTest extends BrowserCase
         foreach ($lines as $line) {
             $cells = explode(',', $line);
             $of = static fn (string $name): float => (float) $cells[$names[$name]];
-            $text .= str_replace('.', ',', sprintf("%d;%.8F;%.8F;%.4F;%.3F;%.3F;-\n", round(1000 * $of('t')), $of('lat'), $of('lon'), $of('alt_m') / 0.3048, $of('heading_deg'), $of('gimbal_tilt_deg')));
+            $text .= str_replace(
+                '.', ',',
+                sprintf(
+                    "%d;%.8F;%.8F;%.4F;%.3F;%.3F;-\n", round(1000 * $of('t')), $of('lat'), $of('lon'), $of('alt_m') / 0.3048,
+                    $of('heading_deg'), $of('gimbal_tilt_deg'),
+                ),
+            );
         }
 
         return $text;

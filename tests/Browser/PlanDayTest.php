@@ -38,13 +38,17 @@ final class PlanDayTest extends BrowserCase
     public function test_day_and_field_can_be_read_on_every_page_they_must_fit(): void
     {
         $chrome = $this->asOperator('/plan/days/1');
-        foreach ([['light', 1280, 800, 1.0], ['dark', 1280, 800, 1.0], ['field', 820, 1180, 1.0], ['light', 1280, 800, 2.0]] as [$theme, $width, $height, $zoom]) {
+        foreach ([
+            ['light', 1280, 800, 1.0], ['dark', 1280, 800, 1.0], ['field', 820, 1180, 1.0], ['light', 1280, 800, 2.0],
+        ] as [$theme, $width, $height, $zoom]) {
             $chrome->resize($width, $height, $zoom);
             foreach (['/plan/days/1' => '[data-slot]', '/field/1' => '[data-timer]'] as $path => $sign) {
                 $chrome->visit($path)->see($sign);
                 $chrome->script('document.documentElement.dataset.theme = arguments[0]', [$theme]);
                 usleep(300000);
-                self::assertLessThanOrEqual((int) round($width / $zoom) + 1, $chrome->script('return document.documentElement.scrollWidth'), "$path, $theme, $zoom");
+                self::assertLessThanOrEqual(
+                    (int) round($width / $zoom) + 1, $chrome->script('return document.documentElement.scrollWidth'), "$path, $theme, $zoom",
+                );
                 self::assertSame([], self::violations($chrome), "$path, $theme, $zoom");
             }
         }
@@ -64,7 +68,9 @@ final class PlanDayTest extends BrowserCase
             $tablet->signIn('tobias@skerrow.example', self::PASSWORD);
             $tablet->visit('/field/1')->see('[data-field=ok]');
             // The worker has to have gathered the application once.
-            $tablet->waitUntil(static fn (): bool => $tablet->driver->executeAsyncScript('const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.open("larkspur-shell")).then((c) => c.keys()).then((k) => done(k.length > 20))') === true, 'The application is not on the device.', 30);
+            $tablet->waitUntil(
+                static fn (): bool => $tablet->driver->executeAsyncScript('const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.open("larkspur-shell")).then((c) => c.keys()).then((k) => done(k.length > 20))') === true, 'The application is not on the device.', 30,
+            );
 
             self::cut($wire);
             usleep(300000);
@@ -89,12 +95,20 @@ final class PlanDayTest extends BrowserCase
 
             // Meanwhile the trainer, who has a network, says otherwise.
             $desk = $this->chrome()->signIn(self::TRAINER, self::PASSWORD);
-            $desk->api('/days/1/entries', ['entries' => [['uuid' => '7c0c0a52-8c5b-4d0f-a0b0-00000000000a', 'kind' => 'tick', 'item' => 'ground-home', 'payload' => ['on' => false], 'device' => 'desk', 'made_at' => gmdate('Y-m-d\TH:i:s\Z')]]]);
+            $desk->api(
+                '/days/1/entries',
+                ['entries' => [[
+                    'uuid' => '7c0c0a52-8c5b-4d0f-a0b0-00000000000a', 'kind' => 'tick', 'item' => 'ground-home',
+                    'payload' => ['on' => false], 'device' => 'desk', 'made_at' => gmdate('Y-m-d\TH:i:s\Z'),
+                ]]],
+            );
 
             $wire = self::wire($port);
             $tablet->script('window.dispatchEvent(new Event("online"))');
             $tablet->see('[data-field=ok]', 30);
-            $tablet->waitUntil(static fn (): bool => $tablet->attribute('[data-waiting]', 'data-waiting') === '0', 'Something still waits to be sent.');
+            $tablet->waitUntil(
+                static fn (): bool => $tablet->attribute('[data-waiting]', 'data-waiting') === '0', 'Something still waits to be sent.',
+            );
             self::assertSame('5', self::ask('SELECT COUNT(*) FROM day_entries WHERE device <> "desk"'));
             self::assertSame('["1: kept, wind up","2: again, "]', self::ask('SELECT JSON_ARRAYAGG(CONCAT(JSON_VALUE(payload, "$.number"), ": ", JSON_VALUE(payload, "$.verdict"), ", ", IFNULL(JSON_VALUE(payload, "$.note"), "")) ORDER BY id) FROM day_entries WHERE kind = "pass"'));
             // Sent once more, nothing is entered twice.
@@ -106,7 +120,9 @@ final class PlanDayTest extends BrowserCase
             $tablet->press('Landed');
             $tablet->seeText('Take off');
             // A network that comes back is noticed with nothing to send, too.
-            $tablet->waitUntil(static fn (): bool => $tablet->attribute('[data-waiting]', 'data-waiting') === '0', 'The landing still waits to be sent.');
+            $tablet->waitUntil(
+                static fn (): bool => $tablet->attribute('[data-waiting]', 'data-waiting') === '0', 'The landing still waits to be sent.',
+            );
             self::cut($wire);
             $tablet->visit('/field/1')->see('[data-field=offline]');
             $wire = self::wire($port);

@@ -30,7 +30,10 @@ final class PlanListsTest extends BrowserCase
         $chrome->waitUntil(static fn (): bool => $chrome->count('[role=dialog] li button') === 1, 'More or fewer than one are found.');
         self::assertSame([], self::violations($chrome));
         $chrome->find('[role=dialog] li button')->click();
-        $chrome->waitUntil(static fn (): bool => $chrome->attribute('input[aria-label="Title of the shot"]', 'value') === 'Ness shot 4321', 'It is not opened.');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->attribute('input[aria-label="Title of the shot"]', 'value') === 'Ness shot 4321',
+            'It is not opened.',
+        );
 
         $chrome->visit('/plan/sites')->see('[data-picture=draw-board] svg');
         $this->choose($chrome, 'Site', 'Find another');
@@ -38,7 +41,10 @@ final class PlanListsTest extends BrowserCase
         $chrome->seeText('Ness place 4877');
         $chrome->seeText('There are more: say more of the name.');
         $chrome->press('Ness place 4877');
-        $chrome->waitUntil(static fn (): bool => $chrome->attribute('input[aria-label="Name of the site"]', 'value') === 'Ness place 4877', 'It is not opened.');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->attribute('input[aria-label="Name of the site"]', 'value') === 'Ness place 4877',
+            'It is not opened.',
+        );
 
         $chrome->visit('/plan/days')->see('main h1, [data-slot]');
         $this->choose($chrome, 'Day', 'Find another');
@@ -47,7 +53,10 @@ final class PlanListsTest extends BrowserCase
         $chrome->find('[role=dialog] input')->sendKeys([WebDriverKeys::CONTROL, 'a']);
         $chrome->find('[role=dialog] input')->sendKeys([WebDriverKeys::NULL, 'day 2500']);
         $chrome->press('Ness day 2500');
-        $chrome->waitUntil(static fn (): bool => $chrome->attribute('input[aria-label="Title of the day"]', 'value') === 'Ness day 2500', 'It is not opened.');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->attribute('input[aria-label="Title of the day"]', 'value') === 'Ness day 2500',
+            'It is not opened.',
+        );
         self::assertLessThanOrEqual(1281, $chrome->script('return document.documentElement.scrollWidth'));
     }
 
@@ -63,7 +72,9 @@ final class PlanListsTest extends BrowserCase
         $chrome->press('Remove this day');
         $chrome->see('[role=dialog]');
         $chrome->script('[...document.querySelectorAll("[role=dialog] button")].find((one) => one.textContent === "Remove").click()');
-        $chrome->waitUntil(static fn (): bool => self::ask("SELECT deleted_at FROM flight_days WHERE id = $id") !== '', 'It is still there.');
+        $chrome->waitUntil(
+            static fn (): bool => self::ask("SELECT deleted_at FROM flight_days WHERE id = $id") !== '', 'It is still there.',
+        );
         $chrome->waitUntil(static fn (): bool => $chrome->path() === '/plan/days', 'The page stays with it.');
     }
 
@@ -125,7 +136,10 @@ final class PlanListsTest extends BrowserCase
         $chrome->see('[role=option]');
         // What is typed goes to the entry that begins with it.
         $chrome->type(...str_split($option));
-        $chrome->waitUntil(static fn (): bool => str_starts_with((string) $chrome->script('return document.activeElement?.textContent ?? ""'), $option), "$option is not reached.");
+        $chrome->waitUntil(
+            static fn (): bool => str_starts_with((string) $chrome->script('return document.activeElement?.textContent ?? ""'), $option),
+            "$option is not reached.",
+        );
         usleep(1_100_000);
         $chrome->type(WebDriverKeys::ENTER);
     }

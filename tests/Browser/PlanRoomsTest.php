@@ -14,7 +14,10 @@ final class PlanRoomsTest extends BrowserCase
     public function test_every_reading_is_a_picture_with_sentences(): void
     {
         $chrome = $this->shot('Moor to horizon');
-        foreach (['Reveal' => 'outside the frame', 'Depth' => 'feels like', 'Room' => 'above ground', 'Wind' => 'still air', 'Edit' => 'to spare', 'Variants' => 'Lower'] as $tab => $words) {
+        foreach ([
+            'Reveal' => 'outside the frame', 'Depth' => 'feels like', 'Room' => 'above ground', 'Wind' => 'still air', 'Edit' => 'to spare',
+            'Variants' => 'Lower',
+        ] as $tab => $words) {
             self::tab($chrome, $tab);
             $chrome->see('[data-reading='.strtolower($tab).']');
             self::assertStringContainsString($words, $chrome->text('[data-reading]'), $tab);
@@ -34,7 +37,9 @@ final class PlanRoomsTest extends BrowserCase
         usleep(400000);
         self::assertNotSame($first, self::picture($chrome), 'another moment is another picture');
         // Where the horizon is: the server's frame and the window agree to a few pixels.
-        $plan = $chrome->api('/plans', json_decode((string) json_encode($this->draft($chrome, 'In over the wall')), true, 512, JSON_THROW_ON_ERROR));
+        $plan = $chrome->api(
+            '/plans', json_decode((string) json_encode($this->draft($chrome, 'In over the wall')), true, 512, JSON_THROW_ON_ERROR),
+        );
         $chrome->find('[data-picture=camera-window] input[type=range]')->sendKeys(WebDriverKeys::HOME);
         $chrome->script('[...document.querySelectorAll("[data-picture=camera-window] [role=radio]")].find((r) => r.textContent === "None").click()');
         usleep(400000);
@@ -72,7 +77,9 @@ final class PlanRoomsTest extends BrowserCase
         self::assertStringContainsString('golden back light', $chrome->text('main'));
         $before = $chrome->attribute('[data-picture=sun-day] svg', 'aria-valuetext');
         $chrome->find('[data-picture=sun-day] svg')->sendKeys(WebDriverKeys::ARROW_RIGHT.WebDriverKeys::ARROW_RIGHT);
-        $chrome->waitUntil(static fn (): bool => $chrome->attribute('[data-picture=sun-day] svg', 'aria-valuetext') !== $before, 'The hour does not move.');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->attribute('[data-picture=sun-day] svg', 'aria-valuetext') !== $before, 'The hour does not move.',
+        );
         // Far north in June the sun does not set, and it is said.
         $chrome->seeText('ND');
         $chrome->script('[...document.querySelectorAll("[role=radio]")].find((r) => r.textContent === "Automatic").click()');
@@ -100,7 +107,10 @@ final class PlanRoomsTest extends BrowserCase
     {
         $shot = $chrome->api('/shots/'.self::ask("SELECT id FROM shots WHERE title LIKE \"$title%\" LIMIT 1"));
 
-        return ['site_id' => $shot['site_id'], 'rig_id' => $shot['rig_id'], 'mode' => $shot['mode'], 'move' => $shot['move'], 'subject_id' => $shot['subject_id'], 'parameters' => $shot['intent']['parameters'], 'wind' => $shot['wind']];
+        return [
+            'site_id' => $shot['site_id'], 'rig_id' => $shot['rig_id'], 'mode' => $shot['mode'], 'move' => $shot['move'],
+            'subject_id' => $shot['subject_id'], 'parameters' => $shot['intent']['parameters'], 'wind' => $shot['wind'],
+        ];
     }
 
     private static function picture(Chrome $chrome): string

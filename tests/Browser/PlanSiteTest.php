@@ -24,7 +24,10 @@ final class PlanSiteTest extends BrowserCase
         $east = self::number(self::value($chrome, 'East of take-off, m'));
         self::assertSame(0.0, fmod($east * 2, 1.0), 'snapped to half a metre');
         $chrome->find('[data-picture=draw-board] svg')->sendKeys(WebDriverKeys::ARROW_RIGHT.WebDriverKeys::ARROW_RIGHT);
-        $chrome->waitUntil(static fn (): bool => abs(self::number(self::value($chrome, 'East of take-off, m')) - $east - 1.0) < 1e-6, 'Two nudges move it by a metre.');
+        $chrome->waitUntil(
+            static fn (): bool => abs(self::number(self::value($chrome, 'East of take-off, m')) - $east - 1.0) < 1e-6,
+            'Two nudges move it by a metre.',
+        );
 
         self::pressTool($chrome, 'Wire');
         foreach ([[-150, 40], [60, 90]] as [$x, $y]) {
@@ -65,8 +68,10 @@ final class PlanSiteTest extends BrowserCase
     {
         $file = tempnam(sys_get_temp_dir(), 'places').'.geojson';
         file_put_contents($file, '{"type":"FeatureCollection","features":[
-            {"type":"Feature","properties":{"name":"old byre","height":4},"geometry":{"type":"Polygon","coordinates":[[[57.6023,-0.4043],[57.6024,-0.4043],[57.6024,-0.404],[57.6023,-0.404],[57.6023,-0.4043]]]}},
-            {"type":"Feature","properties":{"name":"fold"},"geometry":{"type":"Polygon","coordinates":[[[57.6026,-0.4043],[57.6027,-0.404],[57.6027,-0.4043],[57.6026,-0.404],[57.6026,-0.4043]]]}}]}');
+            {"type":"Feature","properties":{"name":"old byre","height":4},"geometry":{"type":"Polygon","coordinates":[[
+                [57.6023,-0.4043],[57.6024,-0.4043],[57.6024,-0.404],[57.6023,-0.404],[57.6023,-0.4043]]]}},
+            {"type":"Feature","properties":{"name":"fold"},"geometry":{"type":"Polygon","coordinates":[[
+                [57.6026,-0.4043],[57.6027,-0.404],[57.6027,-0.4043],[57.6026,-0.404],[57.6026,-0.4043]]]}}]}');
         $chrome = $this->board('1');
         $before = $chrome->count('[data-picture=draw-board] [data-thing]');
         $chrome->find('input[aria-label="GeoJSON or KML file"]')->sendKeys($file);
@@ -75,7 +80,9 @@ final class PlanSiteTest extends BrowserCase
             self::assertStringContainsString($words, $chrome->text('section[aria-label="From a file"]'));
         }
         $chrome->press('Put it on the site');
-        $chrome->waitUntil(static fn (): bool => $chrome->count('[data-picture=draw-board] [data-thing]') === $before + 2, 'Two things more.');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->count('[data-picture=draw-board] [data-thing]') === $before + 2, 'Two things more.',
+        );
         $chrome->seeText('old byre, 4.0');
         unlink($file);
     }
@@ -87,14 +94,19 @@ final class PlanSiteTest extends BrowserCase
         $version = (int) self::ask("SELECT version FROM sites WHERE id = $id");
         $site = $chrome->api('/sites/'.$id);
         $chrome->script('const go = arguments[0]; fetch("/api/v1/sites/" + go.id, { method: "PUT", credentials: "same-origin", headers: { "Content-Type": "application/json", Accept: "application/json", "X-XSRF-TOKEN": decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]) }, body: JSON.stringify({ ...go, about: "from elsewhere" }) })', [$site]);
-        $chrome->waitUntil(static fn (): bool => (int) self::ask("SELECT version FROM sites WHERE id = $id") === $version + 1, 'The first save did not arrive.');
+        $chrome->waitUntil(
+            static fn (): bool => (int) self::ask("SELECT version FROM sites WHERE id = $id") === $version + 1,
+            'The first save did not arrive.',
+        );
         self::pressTool($chrome, 'Mast');
         self::pressBoard($chrome, -40, 30);
         $this->expectOnConsole('409');
         $chrome->press('Save the site');
         $chrome->seeText('Somebody saved this site while you drew');
         $chrome->press('Save mine over it');
-        $chrome->waitUntil(static fn (): bool => (int) self::ask("SELECT version FROM sites WHERE id = $id") === $version + 2, 'Mine was not saved.');
+        $chrome->waitUntil(
+            static fn (): bool => (int) self::ask("SELECT version FROM sites WHERE id = $id") === $version + 2, 'Mine was not saved.',
+        );
         self::assertStringContainsString('mast', self::ask("SELECT document FROM sites WHERE id = $id"));
     }
 
@@ -104,7 +116,10 @@ final class PlanSiteTest extends BrowserCase
         $file = tempnam(sys_get_temp_dir(), 'posts').'.geojson';
         $features = [];
         for ($i = 0; $i < 300; $i++) {
-            $features[] = ['type' => 'Feature', 'properties' => ['name' => "post $i", 'height' => 3], 'geometry' => ['type' => 'Point', 'coordinates' => [-0.4 + 0.00004 * ($i % 20), 57.6 + 0.00002 * intdiv($i, 20)]]];
+            $features[] = [
+                'type' => 'Feature', 'properties' => ['name' => "post $i", 'height' => 3],
+                'geometry' => ['type' => 'Point', 'coordinates' => [-0.4 + 0.00004 * ($i % 20), 57.6 + 0.00002 * intdiv($i, 20)]],
+            ];
         }
         file_put_contents($file, json_encode(['type' => 'FeatureCollection', 'features' => $features], JSON_THROW_ON_ERROR));
         $chrome->find('input[aria-label="GeoJSON or KML file"]')->sendKeys($file);

@@ -20,7 +20,10 @@ final class PlanTest extends BrowserCase
         $chrome = $this->onPlan();
         $before = $this->drawn($chrome);
         $chrome->drag('[data-handle=start]', 38, 22);
-        $chrome->waitUntil(fn (): bool => $this->differs($chrome, $before), 'A picture stayed as it was: '.implode(', ', array_keys(array_intersect_assoc($before, $this->drawn($chrome)))));
+        $chrome->waitUntil(
+            fn (): bool => $this->differs($chrome, $before),
+            'A picture stayed as it was: '.implode(', ', array_keys(array_intersect_assoc($before, $this->drawn($chrome)))),
+        );
         $this->settle($chrome);
 
         // What is drawn is what the server answers to these very numbers.
@@ -30,7 +33,7 @@ final class PlanTest extends BrowserCase
         self::assertNotSame('', $site['name']);
         $chrome->seeText((string) $plan['summary']);
         self::assertStringContainsString(' s of it held', (string) $plan['summary']);
-        $expectation = $chrome->api('/expectations', $chrome->script('return window.sent'));
+        $expectation = $chrome->api('/expectations', $this->sent($chrome));
         $chrome->seeText('would score '.round($expectation['expected']['score']));
     }
 
@@ -49,16 +52,16 @@ final class PlanTest extends BrowserCase
     {
         $chrome = $this->onPlan();
         $ease = $this->dial($chrome, 'Ease in and out');
-        $chrome->drag('[data-grip=ease_s]', 36, 0);
+        $chrome->drag('[data-handle=ease]', 36, 0);
         $chrome->waitUntil(fn (): bool => $this->dial($chrome, 'Ease in and out') > $ease + 0.5, 'The ease stayed.');
         $this->settle($chrome);
         $pace = $this->dial($chrome, 'Pace');
-        $chrome->drag('[data-grip=pace_mps]', -120, 0);
+        $chrome->drag('[data-handle=pace]', -120, 0);
         $chrome->waitUntil(fn (): bool => $this->dial($chrome, 'Pace') > $pace + 0.3, 'The pace stayed.');
         $this->settle($chrome);
         // The grip stands where the way now ends.
         [, $plan] = $this->planned($chrome);
-        self::assertEqualsWithDelta($plan['phases']['stop_s'], (float) $chrome->attribute('[data-grip=pace_mps]', 'aria-valuenow'), 0.06);
+        self::assertEqualsWithDelta($plan['phases']['stop_s'], (float) $chrome->attribute('[data-handle=pace]', 'aria-valuenow'), 0.06);
         self::assertEqualsWithDelta($this->dial($chrome, 'Pace'), $plan['intent']['parameters']['pace_mps'], 0.06);
 
         $chrome->visit('/plan/new?move=rise');
@@ -104,7 +107,9 @@ final class PlanTest extends BrowserCase
         $radius = $this->dial($chrome, 'Radius');
         $chrome->script('document.querySelector("[data-handle=start]").focus()');
         $chrome->type(WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP);
-        $chrome->waitUntil(fn (): bool => abs($this->dial($chrome, 'Radius') - $radius - 3) < 0.01, 'Three arrow keys were not three metres.');
+        $chrome->waitUntil(
+            fn (): bool => abs($this->dial($chrome, 'Radius') - $radius - 3) < 0.01, 'Three arrow keys were not three metres.',
+        );
         $chrome->script('document.activeElement.blur()');
         $way = static fn (): string => $chrome->text('[aria-label="Way round, from above"] [aria-checked=true]');
         $before = $way();
@@ -122,7 +127,9 @@ final class PlanTest extends BrowserCase
         $chrome->see('[data-handle=subject]');
         $before = $chrome->attribute('[data-role=planned-path]', 'd');
         $chrome->drag('[data-handle=subject]', 40, -25);
-        $chrome->waitUntil(static fn (): bool => $chrome->attribute('[data-role=planned-path]', 'd') !== $before, 'The path did not follow its subject.');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->attribute('[data-role=planned-path]', 'd') !== $before, 'The path did not follow its subject.',
+        );
         $this->settle($chrome);
         $title = 'Heather patch '.bin2hex(random_bytes(3));
         $chrome->find('input[aria-label="Title of the shot"]')->sendKeys($title);
@@ -175,7 +182,8 @@ final class PlanTest extends BrowserCase
         [$site, $answer] = $this->planned($chrome);
         $rig = self::ask('SELECT document FROM rigs WHERE id = '.(int) $stones['rig_id']);
         $plan = Planner::plan(Shot::read(Fields::of([
-            'schema' => Shot::SCHEMA, 'intent' => $answer['intent'], 'rig' => json_decode($rig, true, 32, JSON_THROW_ON_ERROR), 'mode' => $stones['mode'],
+            'schema' => Shot::SCHEMA, 'intent' => $answer['intent'], 'rig' => json_decode($rig, true, 32, JSON_THROW_ON_ERROR),
+            'mode' => $stones['mode'],
             'site' => ['name' => $site['name'], ...$site['document']], 'wind' => $stones['wind'],
         ])));
 
@@ -250,7 +258,10 @@ final class PlanTest extends BrowserCase
                 ];
             }
             foreach ($corners as [$x, $y]) {
-                self::assertLessThan(1.0, min(INF, ...array_map(static fn (array $place): float => max(abs($place[0] - $x), abs($place[1] - $y)), $places)), "$id has a corner that no corner of it projects to");
+                self::assertLessThan(
+                    1.0, min(INF, ...array_map(static fn (array $place): float => max(abs($place[0] - $x), abs($place[1] - $y)), $places)),
+                    "$id has a corner that no corner of it projects to",
+                );
             }
         }
     }
@@ -284,12 +295,22 @@ final class PlanTest extends BrowserCase
     private function settle(Chrome $chrome): void
     {
         $chrome->see('[data-picture=frame-strip] svg');
-        $chrome->waitUntil(static fn (): bool => $chrome->count('[aria-busy=true]') === 0 && str_contains($chrome->text('aside'), 'would score ') && ! str_contains($chrome->text('aside'), 'would score …'), 'The plan did not settle.');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->count('[aria-busy=true]') === 0 && str_contains(
+                $chrome->text('aside'), 'would score ',
+            ) && ! str_contains(
+                $chrome->text('aside'), 'would score …',
+            ),
+            'The plan did not settle.',
+        );
     }
 
     private function dial(Chrome $chrome, string $label): float
     {
-        return (float) str_replace(["\u{2212}", ' '], ['-', ''], (string) $chrome->script('return document.querySelector(arguments[0]).value', ["input[aria-label^=\"$label\"]"]));
+        return (float) str_replace(
+            ["\u{2212}", ' '], ['-', ''],
+            (string) $chrome->script('return document.querySelector(arguments[0]).value', ["input[aria-label^=\"$label\"]"]),
+        );
     }
 
     private function enter(Chrome $chrome, string $label, string $value): void
@@ -306,7 +327,9 @@ final class PlanTest extends BrowserCase
     {
         $drawn = [];
         foreach (['site-sheet', 'side-sheet', 'frame-strip', 'stave-lanes'] as $picture) {
-            $drawn[$picture] = (string) $chrome->script('return document.querySelector(arguments[0]).innerHTML', ["[data-picture=$picture]"]);
+            $drawn[$picture] = (string) $chrome->script(
+                'return document.querySelector(arguments[0]).innerHTML', ["[data-picture=$picture]",
+                ]);
         }
 
         return $drawn;
@@ -325,11 +348,27 @@ final class PlanTest extends BrowserCase
      */
     private function planned(Chrome $chrome): array
     {
+        $draft = $this->sent($chrome);
+
+        return [$chrome->api('/sites/'.$draft['site_id']), $chrome->api('/plans', $draft)];
+    }
+
+    /**
+     * The shot of the last request that the page made, with what a pull in it came to.
+     *
+     * @return array<string, mixed>
+     */
+    private function sent(Chrome $chrome): array
+    {
         $draft = $chrome->script('return window.sent ?? null');
         self::assertIsArray($draft);
-        $plan = $chrome->api('/plans', $draft);
+        if (! isset($draft['pull'])) {
+            return $draft;
+        }
+        $pulled = $chrome->api('/plans', $draft)['pulled'];
+        unset($draft['pull']);
 
-        return [$chrome->api('/sites/'.$draft['site_id']), $plan];
+        return [...$draft, 'parameters' => [...$draft['parameters'], ...$pulled]];
     }
 
     /** @return list<array{t: string, width: float, height: float, solids: array<string, list<array{float, float}>>}> */

@@ -24,10 +24,20 @@ final class RigTest extends BrowserCase
         $number = $this->entered($chrome, 'Curve of turn');
         $chrome->drag('[data-finger=turn] [data-handle=curve]', 0, -20);
         $chrome->waitUntil(fn (): bool => $this->entered($chrome, 'Curve of turn') !== $number, 'The number stayed.');
-        $chrome->waitUntil(fn (): bool => (float) $chrome->attribute('[data-finger=turn] [data-handle=curve]', 'aria-valuenow') > $half + 2, 'The curve stayed.');
+        $chrome->waitUntil(
+            fn (): bool => (float) $chrome->attribute('[data-finger=turn] [data-handle=curve]', 'aria-valuenow') > $half + 2,
+            'The curve stayed.',
+        );
 
         // The number is the output at half stick, so the rate there is that share of the top rate.
-        $chrome->waitUntil(fn (): bool => abs((float) $chrome->attribute('[data-finger=turn] [data-handle=curve]', 'aria-valuenow') - 58 * (float) $this->entered($chrome, 'Curve of turn')) < 0.4, 'The number and the curve do not agree.');
+        $chrome->waitUntil(
+            fn (): bool => abs(
+                (float) $chrome->attribute(
+                    '[data-finger=turn] [data-handle=curve]', 'aria-valuenow',
+                ) - 58 * (float) $this->entered($chrome, 'Curve of turn'),
+            ) < 0.4,
+            'The number and the curve do not agree.',
+        );
         $chrome->seeText('standard: curve of turn');
     }
 
@@ -38,7 +48,9 @@ final class RigTest extends BrowserCase
         $chrome->script("document.querySelector('[data-finger=tilt] [data-handle=curve]').focus()");
         $before = $this->entered($chrome, 'Curve of tilt');
         $chrome->type(WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP);
-        $chrome->waitUntil(fn (): bool => (float) $this->entered($chrome, 'Curve of tilt') > (float) $before + 0.025, 'Arrow keys pull no curve.');
+        $chrome->waitUntil(
+            fn (): bool => (float) $this->entered($chrome, 'Curve of tilt') > (float) $before + 0.025, 'Arrow keys pull no curve.',
+        );
         $this->enter($chrome, 'Top rate of turn, deg/s', '41');
         $chrome->seeText("58.00\u{a0}°/s → 41.00\u{a0}°/s");
         $chrome->script("document.querySelector('[aria-label=\"Why you change it\"]').focus()");
@@ -56,7 +68,12 @@ final class RigTest extends BrowserCase
         self::assertFalse($chrome->find('section[aria-label="Keep these settings"] button[type=submit]')->isEnabled());
         $this->enter($chrome, 'Top rate of run, m/s', '40');
         $chrome->press('Put back');
-        $chrome->waitUntil(fn (): bool => $this->entered($chrome, 'Curve of turn') === '0.33' && $chrome->count('section[aria-label="Keep these settings"]') === 0, 'It was not put back.');
+        $chrome->waitUntil(
+            fn (): bool => $this->entered($chrome, 'Curve of turn') === '0.33' && $chrome->count(
+                'section[aria-label="Keep these settings"]',
+            ) === 0,
+            'It was not put back.',
+        );
     }
 
     public function test_the_second_saver_sees_both_and_keeps_both(): void
@@ -73,7 +90,10 @@ final class RigTest extends BrowserCase
         $rig = $chrome->api("/rigs/$base");
         $rig['settings']['modes']['standard']['turn_dps'] = 39;
         $rig['settings']['modes']['slow']['run_mps'] = 3;
-        $chrome->api("/rigs/$base/versions", ['settings' => $rig['settings'], 'reason' => 'from the other page', 'operator_id' => $rig['operator_id']]);
+        $chrome->api(
+            "/rigs/$base/versions",
+            ['settings' => $rig['settings'], 'reason' => 'from the other page', 'operator_id' => $rig['operator_id']],
+        );
         $this->expectOnConsole('409');
         $this->keep($chrome, 'mine');
         $chrome->seeText('Somebody saved first');
@@ -89,15 +109,23 @@ final class RigTest extends BrowserCase
         $chrome = $this->onRig(self::operatorWith(0), '/rig/try', '[data-pad]');
         $rate = static fn (): float => (float) str_replace('−', '-', $chrome->text('button[aria-pressed=true] .figure'));
         self::assertLessThan(0.01, abs($rate()));
-        $chrome->devTools('Input.dispatchKeyEvent', ['type' => 'rawKeyDown', 'key' => 'd', 'code' => 'KeyD', 'windowsVirtualKeyCode' => 68]);
+        $chrome->devTools(
+            'Input.dispatchKeyEvent', ['type' => 'rawKeyDown', 'key' => 'd', 'code' => 'KeyD', 'windowsVirtualKeyCode' => 68],
+        );
         // Half the travel of a curve of 0.33 under 58 deg/s.
         $chrome->waitUntil(static fn (): bool => abs($rate() - 58 * 0.33) < 0.6, 'The turn does not come.');
         $chrome->devTools('Input.dispatchKeyEvent', ['type' => 'keyUp', 'key' => 'd', 'code' => 'KeyD', 'windowsVirtualKeyCode' => 68]);
         $chrome->waitUntil(static fn (): bool => abs($rate()) < 0.3, 'It does not stop.');
         [$x, $y] = $chrome->script("const box = document.querySelector('[data-pad=\"Left stick\"]').getBoundingClientRect(); return [box.x + box.width / 2, box.y + box.height / 2]");
-        $chrome->devTools('Input.dispatchMouseEvent', ['type' => 'mousePressed', 'x' => $x - 40, 'y' => $y, 'button' => 'left', 'buttons' => 1, 'clickCount' => 1]);
+        $chrome->devTools(
+            'Input.dispatchMouseEvent',
+            ['type' => 'mousePressed', 'x' => $x - 40, 'y' => $y, 'button' => 'left', 'buttons' => 1, 'clickCount' => 1],
+        );
         $chrome->waitUntil(static fn (): bool => $rate() < -15, 'A finger on the pad does nothing.');
-        $chrome->devTools('Input.dispatchMouseEvent', ['type' => 'mouseReleased', 'x' => $x - 40, 'y' => $y, 'button' => 'left', 'buttons' => 0, 'clickCount' => 1]);
+        $chrome->devTools(
+            'Input.dispatchMouseEvent',
+            ['type' => 'mouseReleased', 'x' => $x - 40, 'y' => $y, 'button' => 'left', 'buttons' => 0, 'clickCount' => 1],
+        );
         $chrome->press('Let it go');
         $chrome->seeText('let go');
     }
@@ -127,11 +155,15 @@ final class RigTest extends BrowserCase
         }
         $chrome->waitUntil(static fn (): bool => $chrome->count('canvas') === 2, 'There is no second picture.');
         $chrome->press('Record the sticks');
-        $chrome->devTools('Input.dispatchKeyEvent', ['type' => 'rawKeyDown', 'key' => 'd', 'code' => 'KeyD', 'windowsVirtualKeyCode' => 68]);
+        $chrome->devTools(
+            'Input.dispatchKeyEvent', ['type' => 'rawKeyDown', 'key' => 'd', 'code' => 'KeyD', 'windowsVirtualKeyCode' => 68],
+        );
         usleep(900_000);
         $chrome->devTools('Input.dispatchKeyEvent', ['type' => 'keyUp', 'key' => 'd', 'code' => 'KeyD', 'windowsVirtualKeyCode' => 68]);
         $chrome->press('Stop recording');
-        $chrome->waitUntil(static fn (): bool => preg_match('/Play \d+\.\d s through both/', $chrome->text()) === 1, 'Nothing was recorded.');
+        $chrome->waitUntil(
+            static fn (): bool => preg_match('/Play \d+\.\d s through both/', $chrome->text()) === 1, 'Nothing was recorded.',
+        );
         $button = array_values(array_filter($chrome->all('button'), static fn ($one): bool => str_starts_with($one->getText(), 'Play')))[0];
         $button->click();
         $heights = static fn (): array => $chrome->script("return [...document.querySelectorAll('[data-picture=rate-trace] path[stroke-width=\"2.5\"]')].map((path) => Math.min(...[...path.getAttribute('d').matchAll(/[ML][\\d.]+ ([\\d.]+)/g)].map((m) => Number(m[1]))))");
@@ -145,7 +177,9 @@ final class RigTest extends BrowserCase
         $chrome->see('[data-advice=turn]');
         $chrome->press('Limit the machine');
         $chrome->seeText('The machine is made slow and soft');
-        $chrome->waitUntil(static fn (): bool => str_contains($chrome->text('[data-advice=turn]'), 'Limit the machine:'), 'The house is not named.');
+        $chrome->waitUntil(
+            static fn (): bool => str_contains($chrome->text('[data-advice=turn]'), 'Limit the machine:'), 'The house is not named.',
+        );
         $chrome->press('Put these numbers in, and look at them');
         $chrome->seeText('standard: top turn');
         $this->keep($chrome, 'as advised');
@@ -179,7 +213,9 @@ final class RigTest extends BrowserCase
         $chrome = $this->onRig(self::operatorWith(0), '/rig/ducted?rig='.self::ask("SELECT id FROM rigs WHERE craft = 'Wren Duct 3' AND operator_id IS NULL"), '[data-picture=throttle-card] svg');
         $chrome->press('Work it out');
         $chrome->seeText('It hovers at 44.6 %');
-        $chrome->waitUntil(fn (): bool => $this->entered($chrome, 'Hover point: throttle that holds the height') === '45', 'It was not put in.');
+        $chrome->waitUntil(
+            fn (): bool => $this->entered($chrome, 'Hover point: throttle that holds the height') === '45', 'It was not put in.',
+        );
         $chrome->seeText('hover point');
     }
 

@@ -48,7 +48,10 @@ final class SessionTest extends BrowserCase
         $chrome->see('h1');
         foreach (['1' => '/rig', '2' => '/plan', '3' => '/fly', '4' => '/debrief', '5' => '/progress', '0' => '/'] as $key => $path) {
             $chrome->type((string) $key);
-            $chrome->waitUntil(static fn (): bool => $path === '/' ? $chrome->path() === '/' : str_starts_with($chrome->path(), $path), "Key $key did not lead to $path");
+            $chrome->waitUntil(
+                static fn (): bool => $path === '/' ? $chrome->path() === '/' : str_starts_with($chrome->path(), $path),
+                "Key $key did not lead to $path",
+            );
             $chrome->see('main');
         }
         $chrome->type('?');

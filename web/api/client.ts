@@ -1,8 +1,12 @@
-// Speaks to the API: same-origin cookies, the CSRF token, and problem details turned into one kind of error.
-import type { components } from '~/api/schema';
+// Speaks to the API: paths, bodies and answers typed by its own description (schema.ts), same-origin cookies, the CSRF token, and problem
+// details turned into one kind of error.
+import createClient from 'openapi-fetch';
+import type { components, paths } from '~/api/schema';
 
 export type Schemas = components['schemas'];
 export type ProblemDetails = Schemas['Problem'];
+
+const BASE = '/api/v1';
 
 /** What the server said was wrong, in its own words. */
 export class Problem extends Error {
@@ -22,6 +26,39 @@ export class Problem extends Error {
       detail: 'Something broke on this page. What you entered is still here; try again.',
       errors: [],
     });
+  }
+
+  static offline(): Problem {
+    return new Problem(0, {
+      type: 'urn:larkspur:problem:offline',
+      title: 'No connection',
+      status: 0,
+      detail: 'Larkspur can’t be reached right now. Nothing was lost; try again.',
+      errors: [],
+    });
+  }
+
+  /** An answer that is none: a broken server, or a connection that was cut in the middle of it. */
+  static unclear(status: number): Problem {
+    return new Problem(status, {
+      type: 'urn:larkspur:problem:unreachable',
+      title: 'No answer',
+      status,
+      detail: 'The server gave no clear answer. Nothing was lost; try again.',
+      errors: [],
+    });
+  }
+
+  /** From an answer that is not a success. */
+  static in(status: number, text: string): Problem {
+    try {
+      const body: unknown = JSON.parse(text);
+      if (body !== null && typeof body === 'object' && 'detail' in body)
+        return new Problem(status, body as ProblemDetails);
+    } catch {
+      // No problem details: told below.
+    }
+    return Problem.unclear(status);
   }
 
   /** Message for one field of a form, if the server named it. */
@@ -46,98 +83,81 @@ async function fetchToken(): Promise<void> {
   await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' });
 }
 
-async function problemOf(response: Response): Promise<Problem> {
-  const body: unknown = await response.json().catch(() => null);
-  if (body !== null && typeof body === 'object' && 'detail' in body) {
-    return new Problem(response.status, body as ProblemDetails);
-  }
-  return new Problem(response.status, {
-    type: 'urn:larkspur:problem:unreachable',
-    title: 'No answer',
-    status: response.status,
-    detail: 'The server gave no clear answer. Nothing was lost; try again.',
-    errors: [],
-  });
-}
+const given = (error: unknown) => error instanceof DOMException && error.name === 'AbortError';
 
-/** One request; resolves with the decoded body, rejects with a Problem. */
-export async function call<T>(
-  method: string,
-  path: string,
-  body?: unknown,
-  signal?: AbortSignal,
-): Promise<T> {
+/** Sends a request; what does not come back, or is no success, is a Problem. */
+async function send(request: Request): Promise<Response> {
   // With the token at hand nothing is awaited before the request: it leaves before the page draws what asked for it.
   // The cookies lie in another process: they are read once.
   let csrf = token();
-  if (method !== 'GET' && csrf === '') {
+  if (request.method !== 'GET' && csrf === '') {
     await fetchToken();
     csrf = token();
   }
-  const form = body instanceof FormData;
-  const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': csrf };
-  if (body !== undefined && !form) {
-    headers['Content-Type'] = 'application/json';
-  }
+  request.headers.set('Accept', 'application/json');
+  request.headers.set('X-XSRF-TOKEN', csrf);
   let response: Response;
   try {
-    response = await fetch(`/api/v1${path}`, {
-      method,
-      headers,
-      body: body === undefined ? null : form ? body : JSON.stringify(body),
-      credentials: 'same-origin',
-      signal: signal ?? null,
-    });
+    response = await fetch(request);
   } catch (error) {
-    if (error instanceof DOMException && error.name === 'AbortError') {
-      throw error;
-    }
-    throw new Problem(0, {
-      type: 'urn:larkspur:problem:offline',
-      title: 'No connection',
-      status: 0,
-      detail: 'Larkspur can’t be reached right now. Nothing was lost; try again.',
-      errors: [],
-    });
+    throw given(error) ? error : Problem.offline();
   }
-  if (!response.ok) {
-    throw await problemOf(response);
-  }
+  if (response.ok) return response;
+  throw Problem.in(response.status, await response.text().catch(() => ''));
+}
+
+/** The API's paths as they are described: a wrong path, parameter or body does not compile. */
+export const api = createClient<paths>({ baseUrl: `${location.origin}${BASE}`, fetch: send });
+
+/** What a request is answered with; rejects with a Problem. */
+export async function answered<T>(request: Promise<{ data?: T }>): Promise<Exclude<T, undefined>> {
   try {
-    const text = await response.text();
-    return (text === '' ? null : JSON.parse(text)) as T;
+    return ((await request).data ?? null) as Exclude<T, undefined>;
   } catch (error) {
-    if (error instanceof DOMException && error.name === 'AbortError') {
-      throw error;
-    }
-    // The connection was cut in the middle of the answer.
-    throw await problemOf(new Response('', { status: 599 }));
+    // An answer that can't be read was cut in the middle.
+    throw error instanceof Problem || given(error) ? error : Problem.unclear(599);
   }
 }
 
+/** Paths that a file can be sent to. */
+type Uploads = {
+  [P in keyof paths]: paths[P] extends {
+    post: { requestBody: { content: { 'multipart/form-data': unknown } } };
+  }
+    ? P
+    : never;
+}[keyof paths];
+
+type Uploaded<P extends Uploads> = paths[P] extends { post: { responses: infer R } }
+  ? { [S in keyof R]: S extends 200 | 201 | 202 ? Json<R[S]> : never }[keyof R]
+  : never;
+
+type Json<R> = R extends { content: { 'application/json': infer J } } ? J : never;
+
 /** Sends a file with its progress, 0 to 1; fetch can't tell how much has gone. */
-export async function upload<T>(
-  path: string,
+export async function upload<P extends Uploads>(
+  path: P,
   form: FormData,
   onProgress: (share: number) => void,
-): Promise<T> {
+  within: Record<string, string | number> = {},
+): Promise<Uploaded<P>> {
   if (token() === '') {
     await fetchToken();
   }
-  return new Promise<T>((resolve, reject) => {
+  return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    request.open('POST', `/api/v1${path}`);
+    request.open('POST', `${BASE}${path.replace(/\{(\w+)\}/g, (_, name) => String(within[name]))}`);
     request.setRequestHeader('Accept', 'application/json');
     request.setRequestHeader('X-XSRF-TOKEN', token());
     request.upload.onprogress = (event) => onProgress(event.total > 0 ? event.loaded / event.total : 0);
     request.onload = () => {
       if (request.status >= 200 && request.status < 300) {
-        resolve(JSON.parse(request.responseText) as T);
+        resolve(JSON.parse(request.responseText) as Uploaded<P>);
       } else {
-        problemOf(new Response(request.responseText, { status: request.status })).then(reject);
+        reject(Problem.in(request.status, request.responseText));
       }
     };
-    request.onerror = () => problemOf(new Response('', { status: 599 })).then(reject);
+    request.onerror = () => reject(Problem.unclear(599));
     request.send(form);
   });
 }

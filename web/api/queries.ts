@@ -1,30 +1,21 @@
 // The server's records as the stations ask for them, cached by TanStack Query.
-import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { call, type Schemas } from '~/api/client';
-
-/** A path with what is asked for; what is undefined is left out. */
-function asked(path: string, query: Record<string, string | number | undefined>): string {
-  const given = Object.entries(query).flatMap(([key, value]) =>
-    value === undefined ? [] : [[key, String(value)]],
-  );
-  return given.length === 0 ? path : `${path}?${new URLSearchParams(given)}`;
-}
+import { keepPreviousData, skipToken, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { answered, api, type Schemas } from '~/api/client';
 
 export const useMe = () =>
   useQuery({
     queryKey: ['me'],
-    queryFn: () => call<Schemas['User']>('GET', '/me'),
+    queryFn: () => answered(api.GET('/me')),
     retry: false,
     staleTime: 300_000,
   });
 
-export const useToday = () =>
-  useQuery({ queryKey: ['today'], queryFn: () => call<Schemas['Today']>('GET', '/today') });
+export const useToday = () => useQuery({ queryKey: ['today'], queryFn: () => answered(api.GET('/today')) });
 
 export const useOperators = (enabled: boolean) =>
   useQuery({
     queryKey: ['operators'],
-    queryFn: () => call<Schemas['Operator'][]>('GET', '/operators'),
+    queryFn: () => answered(api.GET('/operators')),
     enabled,
   });
 
@@ -32,12 +23,12 @@ export const useOperators = (enabled: boolean) =>
 export const useSites = () =>
   useQuery({
     queryKey: ['sites'],
-    queryFn: () => call<Schemas['SiteName'][]>('GET', '/sites'),
+    queryFn: () => answered(api.GET('/sites')),
     staleTime: 300_000,
   });
 
 export const findSites = async (find: string) =>
-  (await call<Schemas['SiteName'][]>('GET', asked('/sites', { find }))).map((one) => ({
+  (await answered(api.GET('/sites', { params: { query: { find } } }))).map((one) => ({
     value: String(one.id),
     label: one.name,
   }));
@@ -45,7 +36,7 @@ export const findSites = async (find: string) =>
 /** A site with what stands there. */
 export const siteQuery = (id: number) => ({
   queryKey: ['site', id],
-  queryFn: () => call<Schemas['Site']>('GET', `/sites/${id}`),
+  queryFn: () => answered(api.GET('/sites/{site}', { params: { path: { site: id } } })),
   staleTime: 300_000,
   // A drawing at hand is not exchanged under the hand: whoever saved first is told of when it is saved.
   refetchOnWindowFocus: false,
@@ -59,40 +50,44 @@ export const useSite = (id: number | undefined) =>
 export const useGround = (site: Schemas['Site'] | undefined, enabled: boolean) =>
   useQuery({
     queryKey: ['ground', site?.id, site?.version],
-    queryFn: () => call<Schemas['SiteReading']>('POST', '/site-readings', site?.document),
-    enabled: enabled && site !== undefined,
+    queryFn:
+      enabled && site ? () => answered(api.POST('/site-readings', { body: site.document })) : skipToken,
     staleTime: Infinity,
   });
 
 export const useRigs = (operator?: number) =>
   useQuery({
     queryKey: ['rigs', operator ?? null],
-    queryFn: () => call<Schemas['Rig'][]>('GET', asked('/rigs', { operator })),
+    queryFn: () => answered(api.GET('/rigs', { params: { query: { operator } } })),
     staleTime: 60_000,
   });
 
 export const useRig = (id: number | undefined) =>
   useQuery({
     queryKey: ['rig', id],
-    queryFn: () => call<Schemas['RigDetail']>('GET', `/rigs/${id}`),
+    queryFn: () => answered(api.GET('/rigs/{rig}', { params: { path: { rig: id ?? 0 } } })),
     enabled: id !== undefined,
     staleTime: 60_000,
   });
 
 export const useCrafts = () =>
-  useQuery({ queryKey: ['crafts'], queryFn: () => call<Schemas['Craft'][]>('GET', '/crafts') });
+  useQuery({ queryKey: ['crafts'], queryFn: () => answered(api.GET('/crafts')) });
 
 export const useRigHistory = (rig: number) =>
   useQuery({
     queryKey: ['history', rig],
-    queryFn: () => call<Schemas['RigVersion'][]>('GET', `/rigs/${rig}/history`),
+    queryFn: () => answered(api.GET('/rigs/{rig}/history', { params: { path: { rig } } })),
   });
 
-export const useRigComparison = (one: number, other: number | undefined, mode: string) =>
+export const useRigComparison = (one: number, other: number | undefined, mode: Schemas['RigDraft']['mode']) =>
   useQuery({
     queryKey: ['rig-comparison', one, other, mode],
     queryFn: () =>
-      call<Schemas['RigComparison']>('GET', `/rigs/${one}/comparison?with=${other}&mode=${mode}`),
+      answered(
+        api.GET('/rigs/{rig}/comparison', {
+          params: { path: { rig: one }, query: { with: other ?? 0, mode } },
+        }),
+      ),
     enabled: other !== undefined,
     placeholderData: keepPreviousData,
   });
@@ -100,7 +95,7 @@ export const useRigComparison = (one: number, other: number | undefined, mode: s
 export const useMoves = () =>
   useQuery({
     queryKey: ['moves'],
-    queryFn: () => call<Schemas['Move'][]>('GET', '/moves'),
+    queryFn: () => answered(api.GET('/moves')),
     staleTime: Infinity,
   });
 
@@ -108,9 +103,13 @@ export const useLesson = (move: string | undefined, rig: number | undefined, fau
   useQuery({
     queryKey: ['lesson', move, rig, fault],
     queryFn: () =>
-      call<Schemas['Lesson']>(
-        'GET',
-        `/moves/${move}/lesson?rig_id=${rig}${fault === null ? '' : `&fault=${fault}`}`,
+      answered(
+        api.GET('/moves/{move}/lesson', {
+          params: {
+            path: { move: move ?? '' },
+            query: { rig_id: rig ?? 0, ...(fault === null ? {} : { fault }) },
+          },
+        }),
       ),
     enabled: move !== undefined && rig !== undefined,
     staleTime: Infinity,
@@ -121,7 +120,7 @@ export const useLesson = (move: string | undefined, rig: number | undefined, fau
 export const useCombinations = (enabled: boolean) =>
   useQuery({
     queryKey: ['combinations'],
-    queryFn: () => call<Schemas['Combinations']>('GET', '/combinations'),
+    queryFn: () => answered(api.GET('/combinations')),
     enabled,
     staleTime: Infinity,
   });
@@ -129,7 +128,7 @@ export const useCombinations = (enabled: boolean) =>
 export const useGlossary = (enabled: boolean) =>
   useQuery({
     queryKey: ['glossary'],
-    queryFn: () => call<Schemas['Word'][]>('GET', '/glossary'),
+    queryFn: () => answered(api.GET('/glossary')),
     enabled,
     staleTime: Infinity,
   });
@@ -137,7 +136,7 @@ export const useGlossary = (enabled: boolean) =>
 export const useComparison = (shot: number | null) =>
   useQuery({
     queryKey: ['takes', 'comparison', shot],
-    queryFn: () => call<Schemas['Comparison']>('GET', `/shots/${shot}/comparison`),
+    queryFn: () => answered(api.GET('/shots/{shot}/comparison', { params: { path: { shot: shot ?? 0 } } })),
     enabled: shot !== null,
   });
 
@@ -145,11 +144,11 @@ export const useComparison = (shot: number | null) =>
 export const useShots = (operator?: number, site?: number) =>
   useQuery({
     queryKey: ['shots', operator ?? null, site ?? null],
-    queryFn: () => call<Schemas['Shot'][]>('GET', asked('/shots', { operator, site })),
+    queryFn: () => answered(api.GET('/shots', { params: { query: { operator, site } } })),
   });
 
 export const findShots = (operator?: number, site?: number) => async (find: string) =>
-  (await call<Schemas['Shot'][]>('GET', asked('/shots', { operator, site, find }))).map((one) => ({
+  (await answered(api.GET('/shots', { params: { query: { operator, site, find } } }))).map((one) => ({
     value: String(one.id),
     label: one.title,
   }));
@@ -158,11 +157,11 @@ export const findShots = (operator?: number, site?: number) => async (find: stri
 export const useDays = (operator?: number) =>
   useQuery({
     queryKey: ['days', operator ?? null],
-    queryFn: () => call<Schemas['Day'][]>('GET', asked('/days', { operator })),
+    queryFn: () => answered(api.GET('/days', { params: { query: { operator } } })),
   });
 
 export const findDays = (operator?: number) => async (find: string) =>
-  (await call<Schemas['Day'][]>('GET', asked('/days', { operator, find }))).map((one) => ({
+  (await answered(api.GET('/days', { params: { query: { operator, find } } }))).map((one) => ({
     value: String(one.id),
     label: `${one.title}, ${one.date}`,
   }));
@@ -170,14 +169,14 @@ export const findDays = (operator?: number) => async (find: string) =>
 export const useShot = (id: number | undefined) =>
   useQuery({
     queryKey: ['shot', id],
-    queryFn: () => call<Schemas['Shot']>('GET', `/shots/${id}`),
+    queryFn: () => answered(api.GET('/shots/{shot}', { params: { path: { shot: id ?? 0 } } })),
     enabled: id !== undefined,
   });
 
 export const useTrend = (operator?: number) =>
   useQuery({
     queryKey: ['takes', 'trend', operator ?? null],
-    queryFn: () => call<Schemas['Trend'][]>('GET', asked('/trend', { operator })),
+    queryFn: () => answered(api.GET('/trend', { params: { query: { operator } } })),
   });
 
 export const useTakes = (operator?: number, craft?: number) =>
@@ -185,25 +184,28 @@ export const useTakes = (operator?: number, craft?: number) =>
     queryKey: ['takes', operator ?? null, craft ?? null],
     queryFn: ({ pageParam }) => {
       const cursor = pageParam === '' ? undefined : pageParam;
-      return call<Schemas['TakePage']>('GET', asked('/takes', { operator, craft, cursor }));
+      return answered(api.GET('/takes', { params: { query: { operator, craft, cursor } } }));
     },
     initialPageParam: '',
     getNextPageParam: (page) => page.next ?? undefined,
   });
 
 export const useTake = (id: number) =>
-  useQuery({ queryKey: ['take', id], queryFn: () => call<Schemas['TakeDetail']>('GET', `/takes/${id}`) });
+  useQuery({
+    queryKey: ['take', id],
+    queryFn: () => answered(api.GET('/takes/{take}', { params: { path: { take: id } } })),
+  });
 
 export const useReplay = (id: number) =>
   useQuery({
     queryKey: ['replay', id],
-    queryFn: () => call<Schemas['Replay']>('GET', `/takes/${id}/replay`),
+    queryFn: () => answered(api.GET('/takes/{take}/replay', { params: { path: { take: id } } })),
     staleTime: Infinity,
   });
 
 export const useImports = (busy: boolean) =>
   useQuery({
     queryKey: ['imports'],
-    queryFn: () => call<Schemas['Import'][]>('GET', '/imports'),
+    queryFn: () => answered(api.GET('/imports')),
     refetchInterval: busy ? 700 : false,
   });

@@ -1123,7 +1123,7 @@ export interface components {
             points: number[][];
             closed?: boolean;
         };
-        AskAdvice: WithRequired<components["schemas"]["RigDraft"], "mode"> & {
+        AskAdvice: {
             /**
              * @description For which shots, in which mode and house settings are recommended.
              * @enum {string}
@@ -1234,7 +1234,7 @@ export interface components {
             /** @description A machine of the school. */
             id: number;
             name: string;
-            revision: number;
+            version: number;
             document: components["schemas"]["CraftDocument"];
             measured: {
                 [key: string]: components["schemas"]["StepFit"][];
@@ -1264,7 +1264,7 @@ export interface components {
         CraftForm: {
             document: components["schemas"]["CraftDocument"];
             /** @description of the craft that was worked on; not of a new one */
-            revision?: number;
+            version?: number;
             /** @description fits that the numbers come from, by mode */
             measured?: {
                 [key: string]: components["schemas"]["StepFit"][];
@@ -1327,9 +1327,6 @@ export interface components {
             frames: components["schemas"]["Frame"][];
             camera: components["schemas"]["FullCamera"];
             findings: components["schemas"]["Finding"][];
-        };
-        DayChanged: components["schemas"]["Problem"] & {
-            version: number;
         };
         DayDetail: components["schemas"]["Day"] & {
             /** @description the site’s clock, by its name in the IANA time zone database */
@@ -1434,6 +1431,13 @@ export interface components {
             crossing_least_s: number;
             sentences: string[];
         };
+        DrawingFault: {
+            place: string;
+            message: string;
+            expected: string;
+            /** @description the same corners in an order that does not cross */
+            repair: number[][] | null;
+        };
         DuctedReading: {
             hover: number;
             limit: number;
@@ -1477,34 +1481,38 @@ export interface components {
             fps: number;
             iso: number;
             aperture: number;
-            shutter: {
-                wanted: string;
-                set: string;
-                off_stops: number;
-                angle_deg: number;
-            };
+            shutter: components["schemas"]["ExposureShutter"];
             scene_ev: number;
-            filter: {
-                stops: number;
-                use: string;
-                factor: number;
-                density: number;
-                left_stops: number;
-            };
+            filter: components["schemas"]["ExposureFilter"];
             white_balance_k: number;
             diffraction_from_f: number;
             sharp_from_m: number;
             warnings: string[];
-            camera: {
-                frame_rates: number[];
-                apertures: number[];
-            };
-            scenes: {
-                id: string;
-                name: string;
-                ev: number;
-                kelvin: number;
-            }[];
+            camera: components["schemas"]["ExposureCamera"];
+            scenes: components["schemas"]["ExposureScene"][];
+        };
+        ExposureCamera: {
+            frame_rates: number[];
+            apertures: number[];
+        };
+        ExposureFilter: {
+            stops: number;
+            use: string;
+            factor: number;
+            density: number;
+            left_stops: number;
+        };
+        ExposureScene: {
+            id: string;
+            name: string;
+            ev: number;
+            kelvin: number;
+        };
+        ExposureShutter: {
+            wanted: string;
+            set: string;
+            off_stops: number;
+            angle_deg: number;
         };
         ExposureWanted: {
             /** @description What a camera is to be set for. */
@@ -1815,6 +1823,14 @@ export interface components {
             shot: string;
             why: string;
         };
+        LeftShot: {
+            shot_id: number;
+            title: string;
+            must: boolean;
+            why: string;
+            /** @description passes that would fit */
+            fits: number;
+        };
         Lesson: {
             plan: components["schemas"]["Plan"];
             site: components["schemas"]["SiteDocument"];
@@ -1842,26 +1858,22 @@ export interface components {
             headline: string;
         };
         LightDay: {
-            place: {
-                lat: number;
-                lon: number;
-            };
+            place: components["schemas"]["LightPlace"];
             date: string;
             day: components["schemas"]["SunDay"];
-            shot: {
-                wanted: components["schemas"]["WantedLight"];
-                heading_from_deg: number;
-                heading_to_deg: number;
-                sides: {
-                    at: string;
-                    sides: string[];
-                }[];
-                windows: components["schemas"]["TimeStretch"][];
-                sentence: string | null;
-            } | null;
+            shot: components["schemas"]["ShotLight"] | null;
         };
-        LightWanted: components["schemas"]["OwnPlace"] & {
-            /** @description A day at a site, and the draft of a shot there where the light on one is asked for. */
+        LightPlace: {
+            lat: number;
+            lon: number;
+        };
+        LightSides: {
+            at: string;
+            /** @description front, side, back, or none where the sun is well below the horizon */
+            sides: string[];
+        };
+        LightWanted: {
+            /** @description Shapes that Plan answers with: sites and their readings, a shot's reading, light, exposure and the flight day (docs/formats.md). */
             site_id: number;
             /** @description such as 2026-06-21 */
             date: string;
@@ -2019,7 +2031,10 @@ export interface components {
             camera: components["schemas"]["FullCamera"];
             subject: components["schemas"]["PlanSubject"] | null;
             subject_way: components["schemas"]["SubjectWay"] | null;
-            /** @description east, north and height along the side sheet; null where nobody said how the ground lies */
+            /**
+             * @description east, north and height along the side sheet; null where nobody said how the
+             *         ground lies
+             */
             ground_m: number[][] | null;
             run_in: components["schemas"]["RunIn"];
             samples: components["schemas"]["Samples"];
@@ -2085,6 +2100,11 @@ export interface components {
             up_m: number;
             ground_m: number;
         };
+        PlannedPass: {
+            pass: number;
+            title: string;
+            variant: string | null;
+        };
         Preferences: {
             /**
              * @description How someone likes things shown, and how they hold their sticks.
@@ -2146,11 +2166,7 @@ export interface components {
             wind: components["schemas"]["WindReading"];
             edit: components["schemas"]["EditReading"];
             variants: components["schemas"]["Variant"][];
-            passes: {
-                pass: number;
-                title: string;
-                variant: string | null;
-            }[];
+            passes: components["schemas"]["PlannedPass"][];
         };
         Replay: {
             t: number[];
@@ -2259,8 +2275,8 @@ export interface components {
             mode: string;
             name: string;
             unit: string;
-            from: (number | string | boolean) | null;
-            to: (number | string | boolean) | null;
+            from: (string | number | boolean) | null;
+            to: (string | number | boolean) | null;
         };
         RigComparison: {
             one: components["schemas"]["RigSide"];
@@ -2269,14 +2285,12 @@ export interface components {
             differences: components["schemas"]["RigChange"][];
         };
         RigConflict: components["schemas"]["Problem"] & {
+            version: number;
             latest: components["schemas"]["Rig"];
             difference: components["schemas"]["ThreeWay"];
         };
         RigCurve: {
-            /**
-             * @description Shapes of the API about rigs that no request and no resource owns: what core/Rig gives out as it stands.
-             * @enum {string}
-             */
+            /** @enum {string} */
             kind: "half-stick" | "half-stick-percent" | "soft-expo" | "rates" | "drawn";
             value?: number;
             centre?: number;
@@ -2324,7 +2338,7 @@ export interface components {
         };
         RigDraft: {
             /**
-             * @description Settings as they stand on the page, and what is asked about them. What they may be is core's to say.
+             * @description Shapes of the API about rigs that no request and no resource owns: what core/Rig gives out as it stands.
              * @enum {string}
              */
             mode: "slow" | "standard" | "fast";
@@ -2455,38 +2469,42 @@ export interface components {
             changes: components["schemas"]["RigChange"][];
             since: components["schemas"]["SinceChange"] | null;
         };
+        RoomBehind: {
+            metres: number;
+            name: string | null;
+        };
+        RoomGap: {
+            left: string;
+            right: string;
+            width_m: number;
+            needed_m: number;
+            at_s: number;
+            ok: boolean;
+        };
+        RoomHeight: {
+            least_m: number;
+            most_m: number;
+            above_launch_m: number;
+            ceiling_m: number;
+        };
         RoomReading: {
-            solids: {
-                id: string;
-                name: string;
-                distance_m: number;
-                at_s: number;
-                margin_m: number;
-                ok: boolean;
-            }[];
-            gap: {
-                left: string;
-                right: string;
-                width_m: number;
-                needed_m: number;
-                at_s: number;
-                ok: boolean;
-            } | null;
-            behind: {
-                metres: number;
-                name: string | null;
-            } | null;
-            height: {
-                least_m: number;
-                most_m: number;
-                above_launch_m: number;
-                ceiling_m: number;
-            };
+            solids: components["schemas"]["RoomSolid"][];
+            gap: components["schemas"]["RoomGap"] | null;
+            behind: components["schemas"]["RoomBehind"] | null;
+            height: components["schemas"]["RoomHeight"];
             farthest_m: number;
             sight_line_m: number;
             people_m: number | null;
             people_least_m: number;
             sentences: string[];
+        };
+        RoomSolid: {
+            id: string;
+            name: string;
+            distance_m: number;
+            at_s: number;
+            margin_m: number;
+            ok: boolean;
         };
         RunIn: {
             seconds: number;
@@ -2500,12 +2518,16 @@ export interface components {
             heading_deg: number[];
             tilt_deg: number[];
         };
-        SaveRig: WithRequired<components["schemas"]["RigDraft"], "settings"> & {
+        SaveRig: {
             settings: components["schemas"]["RigSettings"];
             focal_mm?: number | null;
             /** @description whose rig it will be; null for the school’s */
             operator_id?: number | null;
             reason: string;
+        };
+        /** @description somebody else saved first: the version that they saved */
+        SavedFirst: components["schemas"]["Problem"] & {
+            version: number;
         };
         Score: {
             method: string;
@@ -2581,13 +2603,21 @@ export interface components {
         ShotDraft: components["schemas"]["PlanDraft"] & {
             /** @description A draft that is kept, under a title. */
             title: string;
-        } & components["schemas"]["OwnPlace"];
+        } & components["schemas"]["PlanDraft"];
         ShotFile: {
             rig_id: number;
             /** @description docs/schemas/shot-1.schema.json */
             shot: {
                 [key: string]: unknown;
             };
+        };
+        ShotLight: {
+            wanted: components["schemas"]["WantedLight"];
+            heading_from_deg: number;
+            heading_to_deg: number;
+            sides: components["schemas"]["LightSides"][];
+            windows: components["schemas"]["TimeStretch"][];
+            sentence: string | null;
         };
         SignIn: {
             /**
@@ -2615,6 +2645,7 @@ export interface components {
             subjects: components["schemas"]["SiteSubject"][];
         };
         SiteChanged: components["schemas"]["Problem"] & {
+            version: number;
             latest: components["schemas"]["Site"];
         };
         SiteDocument: {
@@ -2667,16 +2698,10 @@ export interface components {
             subjects: number;
         };
         SiteReading: {
+            fault: components["schemas"]["DrawingFault"] | null;
+            home: components["schemas"]["GeoPoint"] | null;
             /** @description how high the ground lies there, above take-off as it was */
             take_off_up_m: number;
-            home: components["schemas"]["GeoPoint"] | null;
-            fault: {
-                place: string;
-                message: string;
-                expected: string;
-                /** @description the same corners in an order that does not cross */
-                repair: number[][] | null;
-            } | null;
             /** @description east, north and height of a grid; empty where nobody said how the ground lies */
             ground: number[][];
         };
@@ -2704,6 +2729,7 @@ export interface components {
             title: string;
             must: boolean;
             passes: number;
+            /** @description the first is 1 */
             battery: number;
             ready: string;
             from: string;
@@ -2776,14 +2802,15 @@ export interface components {
             set: string | null;
             highest_deg: number;
             lowest_deg: number;
-            stretches: {
-                night: components["schemas"]["TimeStretch"][];
-                blue: components["schemas"]["TimeStretch"][];
-                golden: components["schemas"]["TimeStretch"][];
-                day: components["schemas"]["TimeStretch"][];
-            };
+            stretches: components["schemas"]["SunStretches"];
             /** @description instant, azimuth and altitude in degrees */
             path: (string | number)[][];
+        };
+        SunStretches: {
+            night: components["schemas"]["TimeStretch"][];
+            blue: components["schemas"]["TimeStretch"][];
+            golden: components["schemas"]["TimeStretch"][];
+            day: components["schemas"]["TimeStretch"][];
         };
         Take: {
             /** @description A take as the logbook lists it. */
@@ -2852,14 +2879,7 @@ export interface components {
         };
         Timetable: {
             slots: components["schemas"]["Slot"][];
-            left: {
-                shot_id: number;
-                title: string;
-                must: boolean;
-                why: string;
-                /** @description passes that would fit */
-                fits: number;
-            }[];
+            left: components["schemas"]["LeftShot"][];
             batteries_used: number;
             ends: string;
             air_min: number;
@@ -2932,8 +2952,14 @@ export interface components {
             };
             /** @enum {string|null} */
             join: "sequence" | "together" | null;
-            parts: components["schemas"]["Part"][] | null;
+            parts: components["schemas"]["VariantPart"][] | null;
             feasible: boolean;
+        };
+        VariantPart: {
+            move: string;
+            parameters: {
+                [key: string]: number | string;
+            };
         };
         WantedLight: {
             /** @enum {string} */
@@ -2961,7 +2987,7 @@ export interface components {
                 /** @description id of what must not be seen in the first frame; “sea” for all water */
                 hidden?: string | null;
             };
-        } & components["schemas"]["OwnPlace"];
+        } & components["schemas"]["PlanDraft"];
         Weather: {
             from_deg: number;
             mean_mps: number;
@@ -3324,7 +3350,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DayChanged"];
+                    "application/json": components["schemas"]["SavedFirst"];
                 };
             };
         };
@@ -5339,6 +5365,3 @@ export interface operations {
         };
     };
 }
-type WithRequired<T, K extends keyof T> = T & {
-    [P in K]-?: T[P];
-};

@@ -1,10 +1,18 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
+import { answered, api } from '~/api/client';
 import { answer, draw } from '~/testing/page';
 import { Remove } from './Remove';
 
 const ask = (removed: () => void) => {
-  draw(<Remove what="this day" path="/days/7" words="Its ticks go with it." onRemoved={removed} />);
+  draw(
+    <Remove
+      what="this day"
+      ask={() => answered(api.DELETE('/days/{day}', { params: { path: { day: 7 } } }))}
+      words="Its ticks go with it."
+      onRemoved={removed}
+    />,
+  );
   fireEvent.click(screen.getByRole('button', { name: 'Remove this day' }));
 };
 

@@ -1,7 +1,6 @@
 // Removes a record for good, after it has been asked once more.
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call } from '~/api/client';
 import { Button } from './Button';
 import { Notice } from './Notice';
 import { Sheet } from './Sheet';
@@ -9,16 +8,16 @@ import { Sheet } from './Sheet';
 type Props = {
   /** What it is, as in "this day". */
   what: string;
-  /** Where the API has it. */
-  path: string;
+  /** Has the server remove it. */
+  ask: () => Promise<unknown>;
   /** What goes with it, and what stays. */
   words: string;
   onRemoved: () => void;
 };
 
-export function Remove({ what, path, words, onRemoved }: Props) {
+export function Remove({ what, ask, words, onRemoved }: Props) {
   const [asking, setAsking] = useState(false);
-  const remove = useMutation({ mutationFn: () => call('DELETE', path), onSuccess: onRemoved });
+  const remove = useMutation({ mutationFn: ask, onSuccess: onRemoved });
   const close = () => {
     setAsking(false);
     remove.reset();

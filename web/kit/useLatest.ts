@@ -18,7 +18,9 @@ export function useLatest<W, A>(request: (wish: W) => Promise<A>, name: string):
   const asking = useRef(false);
   const alive = useRef(true);
   const send = useRef(request);
-  send.current = request;
+  useLayoutEffect(() => {
+    send.current = request;
+  }, [request]);
 
   const ask = useCallback((wish: W) => {
     next.current = { wish, asked: window.event?.timeStamp ?? performance.now() };

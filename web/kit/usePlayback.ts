@@ -1,11 +1,13 @@
 // A clock that plays from one time to another and begins again; whoever drags it sets it.
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 
 export function usePlayback(from: number, to: number, start: () => number, autoplay = false) {
   const [time, setTime] = useState(start);
   const [playing, setPlaying] = useState(autoplay);
   const shownAt = useRef(time);
-  shownAt.current = time;
+  useLayoutEffect(() => {
+    shownAt.current = time;
+  }, [time]);
   useEffect(() => {
     if (!playing) return;
     let frame = 0;

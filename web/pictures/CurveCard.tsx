@@ -1,6 +1,7 @@
 // Curve card: finger travel against what the craft or the camera does, in its own unit. Where it may be changed, the curve is
 // pulled through the pointer, or up and down at half stick with the arrow keys.
-import { type KeyboardEvent, useEffect, useRef } from 'react';
+import { type KeyboardEvent, useEffect, useEffectEvent, useRef } from 'react';
+import { useHold } from '~/kit/useHold';
 import { useSize } from '~/kit/useSize';
 import { figure } from '~/units';
 import { through } from './scale';
@@ -19,8 +20,8 @@ type Props = {
   onPull?: ((travel: number, output: number) => void) | undefined;
 };
 
-/** Where a browser has no raw updates, its frame-aligned ones serve. */
-const MOVES = 'onpointerrawupdate' in globalThis ? 'pointerrawupdate' : 'pointermove';
+/** Where a browser has no raw updates of the pointer, its frame-aligned ones serve. */
+const RAW = 'onpointerrawupdate' in globalThis;
 
 /** Presses nearer than this belong together, ms. */
 const KEYS_APART = 500;
@@ -36,26 +37,25 @@ export function CurveCard({ points, unit, color, label, top, comfort, beside, he
   const x = (travel: number) => left + travel * (width - left - 10);
   const y = (rate: number) => height - foot - (rate / Math.max(1e-6, top)) * (height - foot - 16);
   const drawing = useRef<SVGSVGElement>(null);
-  const pull = (clientX: number, clientY: number) => {
-    const box = drawing.current?.getBoundingClientRect();
-    if (box === undefined) return;
-    const travel = within((clientX - box.left - left) / (width - left - 10));
-    const output = within((height - foot - (clientY - box.top)) / (height - foot - 16));
-    onPull?.(travel, output);
-  };
-  const latest = useRef(pull);
-  latest.current = pull;
+  const pull = (px: number, py: number) =>
+    onPull?.(within((px - left) / (width - left - 10)), within((height - foot - py) / (height - foot - 16)));
+  const hold = useHold((held) => {
+    pulling.current = !held.last;
+    if (held.first || (!RAW && !held.last)) pull(held.x, held.y);
+  });
   // Raw updates come with the pointer and not with the next frame, which would cost up to a frame before the request leaves.
   const drawn = width > 0;
+  const move = useEffectEvent((event: Event) => {
+    const box = drawing.current?.getBoundingClientRect();
+    const { clientX, clientY } = event as globalThis.PointerEvent;
+    if (pulling.current && box) pull(clientX - box.left, clientY - box.top);
+  });
   useEffect(() => {
     const element = drawing.current;
-    if (!drawn || element === null) return;
-    const move = (event: Event) => {
-      const { clientX, clientY } = event as globalThis.PointerEvent;
-      if (pulling.current) latest.current(clientX, clientY);
-    };
-    element.addEventListener(MOVES, move);
-    return () => element.removeEventListener(MOVES, move);
+    if (!drawn || !RAW || element === null) return;
+    const listen = (event: Event) => move(event);
+    element.addEventListener('pointerrawupdate', listen);
+    return () => element.removeEventListener('pointerrawupdate', listen);
   }, [drawn]);
   if (!drawn) return <div ref={ref} style={{ height }} />;
   const half = points[Math.round((points.length - 1) / 2)]?.[1] ?? 0;
@@ -87,21 +87,10 @@ export function CurveCard({ points, unit, color, label, top, comfort, beside, he
               'aria-valuenow': Math.round(half * 100) / 100,
               'aria-valuetext': `${figure(half, 1)} ${unit} at half stick`,
               'data-handle': 'curve',
+              ...hold(),
             })}
         className={`block text-ink-soft ${onPull === undefined ? '' : 'cursor-grab touch-none'}`}
         onKeyDown={onKey}
-        onPointerDown={(event) => {
-          if (onPull === undefined) return;
-          pulling.current = true;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          pull(event.clientX, event.clientY);
-        }}
-        onPointerUp={() => {
-          pulling.current = false;
-        }}
-        onPointerCancel={() => {
-          pulling.current = false;
-        }}
       >
         <rect
           x={x(comfort.least)}

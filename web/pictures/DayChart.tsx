@@ -1,5 +1,5 @@
 // A day of flying against the light: one lane a battery, each stretch of flying where it stands in time, golden and blue hours behind.
-import { memo } from 'react';
+
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { hour } from '~/units';
@@ -12,7 +12,7 @@ const seconds = (iso: string) => Date.parse(iso) / 1000;
 /** Narrower than this a block holds no words, px. */
 const READABLE = 54;
 
-export const DayChart = memo(function DayChart({ day, chosen, onChoose }: Props) {
+export function DayChart({ day, chosen, onChoose }: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const slots = day.timetable?.slots ?? [];
   const start = `${day.date}T00:00:00Z`;
@@ -167,7 +167,7 @@ export const DayChart = memo(function DayChart({ day, chosen, onChoose }: Props)
       </svg>
     </div>
   );
-});
+}
 
 /** A gap without a flight longer than this is drawn short, s. */
 const GAP = 900;

@@ -1,6 +1,6 @@
 // Frame strip: six small pictures along the move, each with horizon, thirds, the wanted mark and every solid as the lens
 // sees it. Every corner is the server's projection; here fractions of the frame only become pixels.
-import { memo } from 'react';
+
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { clock } from '~/units';
@@ -12,7 +12,7 @@ type Props = {
   onTime?: (time: number) => void;
 };
 
-export const FrameStrip = memo(function FrameStrip({ frames, aspect, onTime }: Props) {
+export function FrameStrip({ frames, aspect, onTime }: Props) {
   const [ref, { width }] = useSize<HTMLDivElement>();
   const gap = 9;
   const w = Math.max(60, (width - gap * (frames.length - 1)) / frames.length);
@@ -34,7 +34,7 @@ export const FrameStrip = memo(function FrameStrip({ frames, aspect, onTime }: P
       ))}
     </div>
   );
-});
+}
 
 const SUBJECT = { fill: 'var(--ink)', stroke: 'var(--card)' };
 

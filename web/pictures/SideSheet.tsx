@@ -1,11 +1,31 @@
 // Side sheet: the same move in elevation, seen square to the line from the start to the subject. Ground, what stands
 // there, the path's height, the rays of the frame's upper and lower edge.
-import { memo, type PointerEvent, useMemo, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
 import { extentAlong } from './footprint';
+import { Handle } from './Handle';
 import { indexAt, linear, roundUp, through, ticks } from './scale';
+
+type SideHandle = {
+  id: string;
+  label: string;
+  /** The place that it is at or drawn from, m. */
+  east: number;
+  north: number;
+  up: number;
+  /** Of a tilt: the direction in which it stands, degrees. */
+  tilt: number | null;
+  text: string;
+  /** Told where it was pulled to: a height, m, or a tilt, degrees. */
+  onMove: (value: number) => void;
+  onStep: (up: number) => void;
+};
+
+const NONE: SideHandle[] = [];
+
+/** How far from the craft a tilt is pulled, px. */
+const ARM = 64;
 
 type Props = {
   plan: Schemas['Plan'];
@@ -14,66 +34,22 @@ type Props = {
   units: Units;
   /** The same move as it was flown, drawn over the plan. */
   flown?: Schemas['Samples'];
-  onHeight?: (height: number) => void;
-  /** The end of the way pulled up or down: climb on the way, m. */
-  onClimb?: ((climb: number) => void) | undefined;
-  /** The middle ray pulled: tilt of the lens there, degrees; true at the start of the way. */
-  onTilt?: ((tilt: number, atStart: boolean) => void) | undefined;
+  handles?: SideHandle[];
 };
 
-export const SideSheet = memo(function SideSheet({
-  plan,
-  site,
-  time,
-  units,
-  flown,
-  onHeight,
-  onClimb,
-  onTilt,
-}: Props) {
+export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
-  const [dragging, setDragging] = useState(false);
   const samples = plan.samples;
   const filmed = plan.subject;
-  const subject = useMemo(
-    () =>
-      filmed ?? { east_m: samples.east_m[0] ?? 0, north_m: samples.north_m[0] ?? 0, up_m: 0, ground_m: 0 },
-    [filmed, samples],
-  );
+  const subject = filmed ?? {
+    east_m: samples.east_m[0] ?? 0,
+    north_m: samples.north_m[0] ?? 0,
+    up_m: 0,
+    ground_m: 0,
+  };
   const at = indexAt(samples.t, time ?? samples.t[0] ?? 0);
 
-  const view = useMemo(() => {
-    const [ue, un, reach] = axisOf(samples, subject);
-    const [along0, beside0] = [
-      subject.east_m * ue + subject.north_m * un,
-      subject.east_m * un - subject.north_m * ue,
-    ];
-    const along = (e: number, n: number) => e * ue + n * un - along0;
-    const xs = samples.east_m.map((e, i) => along(e, samples.north_m[i] ?? 0));
-    // What stands far to the side of the way has nothing to say of it: it would only hide what does.
-    const ys = samples.east_m.map((e, i) => e * un - (samples.north_m[i] ?? 0) * ue - beside0);
-    const spare = Math.max(10, 0.5 * reach);
-    const [least, most] = [Math.min(0, ...ys) - spare, Math.max(0, ...ys) + spare];
-    const near = site.solids
-      .map((solid) => {
-        const [from, to] = extentAlong(solid, ue, un);
-        const [left, right] = extentAlong(solid, un, -ue);
-        return { solid, from: from - along0, to: to - along0, left: left - beside0, right: right - beside0 };
-      })
-      .filter(
-        (one) => one.to > -2.4 * reach && one.from < 2.4 * reach && one.right > least && one.left < most,
-      );
-    const left = Math.min(-reach, ...xs) - 4;
-    const right =
-      Math.max(...xs, ...near.filter((item) => item.solid.role === 'subject').map((item) => item.to), 4) + 4;
-    const top =
-      Math.max(
-        ...samples.up_m,
-        ...near.filter((i) => i.solid.role === 'subject').map((i) => i.solid.base_m + i.solid.height_m),
-      ) + 3;
-    const bottom = Math.min(0, subject.ground_m, ...samples.up_m) - 3;
-    return { xs, near, left, right, top, bottom, along };
-  }, [samples, site, subject]);
+  const view = viewOf(samples, site, subject);
 
   const pad = 22;
   const per = Math.max(
@@ -93,16 +69,10 @@ export const SideSheet = memo(function SideSheet({
       .sort((a, b) => a[0] - b[0]),
   );
   const facing = here <= 0 ? 1 : -1;
-  const startUp = samples.up_m[0] ?? 0;
-  const endUp = samples.up_m.at(-1) ?? 0;
   const ray = (offset: number) => {
     const angle = ((samples.tilt_deg[at] ?? 0) + offset) * (Math.PI / 180);
     const far = Math.max(20, Math.abs(here) * 1.5);
     return `M${x(here)} ${y(up)}L${x(here + facing * far * Math.cos(angle))} ${y(up + far * Math.sin(angle))}`;
-  };
-  const move = (event: PointerEvent<SVGGElement>) => {
-    const box = ref.current?.getBoundingClientRect();
-    if (dragging && box) onHeight?.(Math.max(0.5, y.invert(event.clientY - box.top) - subject.ground_m));
   };
   return (
     <div ref={ref} className="size-full min-h-40 touch-none overflow-hidden" data-picture="side-sheet">
@@ -188,125 +158,87 @@ export const SideSheet = memo(function SideSheet({
         >
           {withUnit(up - subject.ground_m, 'm', units)}
         </text>
-        <g
-          data-handle="height"
-          role="slider"
-          tabIndex={onHeight ? 0 : -1}
-          aria-label="Height. Arrow keys move it."
-          aria-orientation="vertical"
-          aria-valuenow={Math.round(up - subject.ground_m)}
-          aria-valuetext={withUnit(up - subject.ground_m, 'm', units)}
-          transform={`translate(${x(here)} ${y(up)})`}
-          className="cursor-ns-resize"
-          onPointerDown={(event) => {
-            event.currentTarget.setPointerCapture(event.pointerId);
-            setDragging(true);
-          }}
-          onPointerMove={move}
-          onPointerUp={() => setDragging(false)}
-          onPointerCancel={() => setDragging(false)}
-          onKeyDown={(event) => {
-            const step =
-              (event.shiftKey ? 5 : 0.5) * (event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0);
-            if (step !== 0) {
-              event.preventDefault();
-              onHeight?.(Math.max(0.5, up - subject.ground_m + step));
-            }
-          }}
-        >
-          <circle r={22} fill="transparent" />
-          <circle r={8} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={3} />
-          <path d="M-3 -1.5L0 -4.5L3 -1.5M-3 1.5L0 4.5L3 1.5" stroke="var(--larkspur)" fill="none" />
-        </g>
-        {onClimb && (
-          <Pull
-            name="climb"
-            label="Climb on the way. Arrow keys change it."
-            value={endUp - startUp}
-            text={withUnit(endUp - startUp, 'm', units)}
-            x={x(view.xs.at(-1) ?? 0)}
-            y={y(endUp)}
-            onPull={(_, py) => onClimb(y.invert(py) - startUp)}
-            onStep={(by) => onClimb(endUp - startUp + 0.5 * by)}
-          />
-        )}
-        {onTilt && (
-          <Pull
-            name="tilt"
-            label="Tilt of the lens. Arrow keys change it."
-            value={samples.tilt_deg[at] ?? 0}
-            text={withUnit(samples.tilt_deg[at] ?? 0, 'deg', units, 0)}
-            x={x(here) + facing * 64 * Math.cos(((samples.tilt_deg[at] ?? 0) * Math.PI) / 180)}
-            y={y(up) - 64 * Math.sin(((samples.tilt_deg[at] ?? 0) * Math.PI) / 180)}
-            onPull={(px, py) =>
-              onTilt(
-                (Math.atan2(y(up) - py, Math.max(0.5, facing * (px - x(here)))) * 180) / Math.PI,
-                at < samples.t.length / 2,
-              )
-            }
-            onStep={(by) => onTilt((samples.tilt_deg[at] ?? 0) + by, at < samples.t.length / 2)}
-          />
-        )}
+        <circle cx={x(here)} cy={y(up)} r={5} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={2} />
+        {handles.map((handle) => {
+          const [px, py] = [x(view.along(handle.east, handle.north)), y(handle.up)];
+          const way = view.along(handle.east, handle.north) <= 0 ? 1 : -1;
+          const angle = ((handle.tilt ?? 0) * Math.PI) / 180;
+          const arm = handle.tilt === null ? 0 : ARM;
+          const [toX, toY] = [px + way * arm * Math.cos(angle), py - arm * Math.sin(angle)];
+          return (
+            <g key={handle.id}>
+              {arm > 0 && (
+                <path
+                  d={`M${px} ${py}L${toX} ${toY}`}
+                  stroke="var(--larkspur)"
+                  strokeDasharray="2 3"
+                  pointerEvents="none"
+                />
+              )}
+              <Handle
+                id={handle.id}
+                label={handle.label}
+                ways="upright"
+                small={handle.id !== 'height'}
+                value={Math.round(handle.tilt ?? handle.up)}
+                text={handle.text}
+                x={toX}
+                y={toY}
+                onPull={(atX, atY) =>
+                  handle.onMove(
+                    handle.tilt === null
+                      ? y.invert(atY)
+                      : (Math.atan2(py - atY, Math.max(0.5, way * (atX - px))) * 180) / Math.PI,
+                  )
+                }
+                onStep={(_, by) => handle.onStep(by)}
+              >
+                {handle.id === 'height' && (
+                  <path d="M-3 -1.5L0 -4.5L3 -1.5M-3 1.5L0 4.5L3 1.5" stroke="var(--larkspur)" fill="none" />
+                )}
+              </Handle>
+            </g>
+          );
+        })}
       </svg>
     </div>
-  );
-});
-
-type PullProps = {
-  name: string;
-  label: string;
-  value: number;
-  text: string;
-  x: number;
-  y: number;
-  /** Told where it was pulled to, in pixels of the sheet. */
-  onPull: (x: number, y: number) => void;
-  onStep: (by: number) => void;
-};
-
-/** A handle on the sheet beside that of the height: smaller, with its value while it is held. */
-function Pull({ name, label, value, text, x, y, onPull, onStep }: PullProps) {
-  const [held, setHeld] = useState(false);
-  return (
-    <g
-      data-handle={name}
-      role="slider"
-      tabIndex={0}
-      aria-label={label}
-      aria-valuenow={Math.round(value)}
-      aria-valuetext={text}
-      transform={`translate(${x} ${y})`}
-      className="cursor-grab"
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        setHeld(true);
-      }}
-      onPointerMove={(event) => {
-        const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
-        if (held && box) onPull(event.clientX - box.left, event.clientY - box.top);
-      }}
-      onPointerUp={() => setHeld(false)}
-      onPointerCancel={() => setHeld(false)}
-      onKeyDown={(event) => {
-        const by = { ArrowUp: 1, ArrowDown: -1 }[event.key];
-        if (by) {
-          event.preventDefault();
-          onStep(by * (event.shiftKey ? 5 : 1));
-        }
-      }}
-    >
-      <circle r={18} fill="transparent" />
-      <circle r={6} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={2.2} />
-      {held && (
-        <text className="halo" x={10} y={-8} fontSize={12} fill="var(--larkspur)">
-          {text}
-        </text>
-      )}
-    </g>
   );
 }
 
 type Ground = { east_m: number; north_m: number };
+type Foot = Ground & { ground_m: number };
+
+/** What is seen square to the way: along it, m from the subject, with what stands near enough to have something to say of it. */
+function viewOf(samples: Schemas['Samples'], site: Schemas['SiteDocument'], subject: Foot) {
+  const [ue, un, reach] = axisOf(samples, subject);
+  const [along0, beside0] = [
+    subject.east_m * ue + subject.north_m * un,
+    subject.east_m * un - subject.north_m * ue,
+  ];
+  const along = (e: number, n: number) => e * ue + n * un - along0;
+  const xs = samples.east_m.map((e, i) => along(e, samples.north_m[i] ?? 0));
+  // What stands far to the side of the way has nothing to say of it: it would only hide what does.
+  const ys = samples.east_m.map((e, i) => e * un - (samples.north_m[i] ?? 0) * ue - beside0);
+  const spare = Math.max(10, 0.5 * reach);
+  const [least, most] = [Math.min(0, ...ys) - spare, Math.max(0, ...ys) + spare];
+  const near = site.solids
+    .map((solid) => {
+      const [from, to] = extentAlong(solid, ue, un);
+      const [left, right] = extentAlong(solid, un, -ue);
+      return { solid, from: from - along0, to: to - along0, left: left - beside0, right: right - beside0 };
+    })
+    .filter((one) => one.to > -2.4 * reach && one.from < 2.4 * reach && one.right > least && one.left < most);
+  const left = Math.min(-reach, ...xs) - 4;
+  const right =
+    Math.max(...xs, ...near.filter((item) => item.solid.role === 'subject').map((item) => item.to), 4) + 4;
+  const top =
+    Math.max(
+      ...samples.up_m,
+      ...near.filter((i) => i.solid.role === 'subject').map((i) => i.solid.base_m + i.solid.height_m),
+    ) + 3;
+  const bottom = Math.min(0, subject.ground_m, ...samples.up_m) - 3;
+  return { xs, near, left, right, top, bottom, along };
+}
 
 /** The way along which the sheet is seen, and how far the subject lies on it; over the subject, the way that is flown. */
 function axisOf(samples: Schemas['Samples'], subject: Ground): [number, number, number] {

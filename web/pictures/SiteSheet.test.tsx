@@ -87,15 +87,15 @@ describe('the site sheet', () => {
   });
 
   it('reshapes by arrow keys, five times as far with shift', () => {
-    const onNudge = vi.fn();
-    const handle = { id: 'start', label: 'Start', east: 0, north: 50, onMove: vi.fn(), onNudge };
+    const onStep = vi.fn();
+    const handle = { id: 'start', label: 'Start', east: 0, north: 50, onMove: vi.fn(), onStep };
     sheet({ handles: [handle] });
     const slider = screen.getByRole('slider');
     expect(slider.getAttribute('aria-valuetext')).toContain('50');
     fireEvent.keyDown(slider, { key: 'ArrowUp' });
     fireEvent.keyDown(slider, { key: 'ArrowLeft', shiftKey: true });
     fireEvent.keyDown(slider, { key: 'a' });
-    expect(onNudge.mock.calls).toEqual([
+    expect(onStep.mock.calls).toEqual([
       [0, 1],
       [-5, 0],
     ]);
@@ -103,20 +103,38 @@ describe('the site sheet', () => {
 
   it('tells a dragged handle where it is, in metres', () => {
     const onMove = vi.fn();
-    const handle = { id: 'start', label: 'Start', east: 0, north: 50, onMove, onNudge: vi.fn() };
+    const handle = { id: 'start', label: 'Start', east: 0, north: 50, onMove, onStep: vi.fn() };
     const container = sheet({ handles: [handle] });
-    Element.prototype.setPointerCapture = vi.fn();
     const grip = screen.getByRole('slider');
-    const [, x, y] = grip.getAttribute('transform')?.match(/translate\((-?[\d.]+) (-?[\d.]+)\)/) ?? [];
-    const event = (type: string) =>
-      fireEvent(grip, new MouseEvent(type, { bubbles: true, clientX: Number(x), clientY: Number(y) }));
-    event('pointermove');
+    fireEvent.pointerMove(grip, { pointerId: 1, buttons: 1, clientX: 8, clientY: 4 });
     expect(onMove).not.toHaveBeenCalled();
-    event('pointerdown');
-    event('pointermove');
-    expect(onMove.mock.calls[0]?.[0]).toBeCloseTo(0, 3);
-    expect(onMove.mock.calls[0]?.[1]).toBeCloseTo(50, 3);
+    fireEvent.pointerDown(grip, { pointerId: 1, buttons: 1, clientX: 300, clientY: 200 });
+    expect(onMove, 'to be touched is not to be pulled').not.toHaveBeenCalled();
+    fireEvent.pointerMove(grip, { pointerId: 1, buttons: 1, clientX: 300, clientY: 200 });
+    fireEvent.pointerMove(grip, { pointerId: 1, buttons: 1, clientX: 320, clientY: 200 });
+    const [east, north] = onMove.mock.lastCall ?? [];
+    expect(east).toBeGreaterThan(1);
+    expect(north, 'from where it stood, wherever on it the finger lies').toBeCloseTo(50, 3);
+    fireEvent.pointerUp(grip, { pointerId: 1, clientX: 320, clientY: 200 });
+    fireEvent.pointerMove(grip, { pointerId: 1, clientX: 500, clientY: 200 });
+    expect(onMove.mock.lastCall?.[0]).toBe(east);
     expect(container.querySelector('svg')?.getAttribute('aria-label')).toBe('The site');
+  });
+
+  it('is moved about by a drag, and shows all of it again', () => {
+    const container = sheet({});
+    const path = () => container.querySelector('[data-role=planned-path]')?.getAttribute('d');
+    const before = path();
+    const board = container.querySelector('svg') as SVGElement;
+    fireEvent.pointerDown(board, { pointerId: 1, buttons: 1, clientX: 100, clientY: 100 });
+    fireEvent.pointerMove(board, { pointerId: 1, buttons: 1, clientX: 120, clientY: 130 });
+    fireEvent.pointerMove(board, { pointerId: 1, buttons: 1, clientX: 160, clientY: 130 });
+    fireEvent.pointerUp(board, { pointerId: 1, clientX: 160, clientY: 130 });
+    expect(path()).not.toBe(before);
+    fireEvent.click(screen.getByRole('button', { name: 'All of it' }));
+    expect(path()).toBe(before);
+    fireEvent.click(screen.getByRole('button', { name: 'Nearer' }));
+    expect(path()).not.toBe(before);
   });
 
   it('draws an empty site', () => {

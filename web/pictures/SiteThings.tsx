@@ -1,12 +1,12 @@
 // What a site holds, from above: everything that stands there, areas that limit a flight, and who watches. One drawing for the site
 // sheet and for the drawing board, so that a thing looks the same wherever it is seen.
-import { memo } from 'react';
+
 import type { Schemas } from '~/api/client';
 import { type Scale, through } from './scale';
 
 type Props = { site: Schemas['SiteDocument']; x: Scale; y: Scale; chosen?: string | null };
 
-export const SiteThings = memo(function SiteThings({ site, x, y, chosen = null }: Props) {
+export function SiteThings({ site, x, y, chosen = null }: Props) {
   return (
     <g>
       {(site.areas ?? []).map((area) => (
@@ -28,7 +28,7 @@ export const SiteThings = memo(function SiteThings({ site, x, y, chosen = null }
       ))}
     </g>
   );
-});
+}
 
 type SolidProps = { solid: Schemas['Solid']; x: Scale; y: Scale; chosen: boolean };
 

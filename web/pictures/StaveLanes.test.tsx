@@ -55,12 +55,11 @@ describe('stave lanes', () => {
       <StaveLanes lanes={lanes} planned={planned} flown={null} from={0} to={3} time={1} onTime={onTime} />,
     );
     const slider = screen.getByRole('slider', { name: /Clock/ });
-    slider.setPointerCapture = vi.fn();
-    fireEvent.pointerDown(slider, { pointerId: 1, clientX: 300 });
-    fireEvent.pointerMove(slider, { pointerId: 1, clientX: 320 });
+    fireEvent.pointerDown(slider, { pointerId: 1, buttons: 1, clientX: 300 });
+    fireEvent.pointerMove(slider, { pointerId: 1, buttons: 1, clientX: 320 });
     expect(onTime).toHaveBeenCalledTimes(2);
     fireEvent.pointerCancel(slider, { pointerId: 1 });
-    fireEvent.pointerMove(slider, { pointerId: 1, clientX: 500 });
+    fireEvent.pointerMove(slider, { pointerId: 1, buttons: 1, clientX: 500 });
     expect(onTime).toHaveBeenCalledTimes(2);
   });
 

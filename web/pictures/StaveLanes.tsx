@@ -1,10 +1,12 @@
 // Stave lanes: the five fingers over time, like parts of a score. Planned in outline, flown filled, faults and comments
 // pinned to their moment, usable seconds along the foot. Dragging along them moves the clock.
-import { type KeyboardEvent, memo, type PointerEvent, useRef, useState } from 'react';
+import type { KeyboardEvent } from 'react';
 import type { Schemas } from '~/api/client';
+import { useHold } from '~/kit/useHold';
 import { useSize } from '~/kit/useSize';
 import { clock } from '~/units';
-import { linear, roundUp, type Scale, ticks } from './scale';
+import { Handle } from './Handle';
+import { linear, roundUp, ticks } from './scale';
 
 export const STAVES = ['climb', 'turn', 'run', 'slide', 'tilt'] as const;
 export type Stave = (typeof STAVES)[number];
@@ -29,15 +31,15 @@ export type Pin = {
 };
 
 /** A time that can be pulled: on a stave, or over all of them. */
-export type Grip = {
+type Grip = {
   id: string;
   label: string;
   t: number;
   stave: Stave | null;
   /** Told to which time it was pulled, s. */
   onMove: (t: number) => void;
-  /** Told arrow keys, s. */
-  onNudge: (by: number) => void;
+  /** Told arrow keys: steps on in time. */
+  onStep: (right: number) => void;
 };
 
 type Props = {
@@ -57,7 +59,7 @@ type Props = {
 
 const NO_GRIPS: Grip[] = [];
 
-export const StaveLanes = memo(function StaveLanes({
+export function StaveLanes({
   lanes,
   planned,
   flown,
@@ -72,10 +74,6 @@ export const StaveLanes = memo(function StaveLanes({
   onPin,
 }: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
-  const scrubbing = useRef(false);
-  const letGo = () => {
-    scrubbing.current = false;
-  };
   const narrow = width < 560;
   const left = narrow ? 86 : 166;
   const right = narrow ? 8 : 96;
@@ -106,10 +104,9 @@ export const StaveLanes = memo(function StaveLanes({
       area: line === '' ? '' : `${line}L${x(last).toFixed(1)} ${base}L${x(first).toFixed(1)} ${base}Z`,
     };
   };
-  const seek = (event: PointerEvent<SVGRectElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    onTime?.(Math.max(from, Math.min(to, x.invert(event.clientX - box.left))));
-  };
+  const scrub = useHold((hold) => {
+    if (!hold.last) onTime?.(Math.max(from, Math.min(to, x.invert(hold.x))));
+  });
   const onKey = (event: KeyboardEvent<SVGRectElement>) => {
     const step = { ArrowLeft: -0.2, ArrowRight: 0.2, PageDown: -2, PageUp: 2 }[event.key];
     if (step !== undefined && onTime) {
@@ -124,6 +121,7 @@ export const StaveLanes = memo(function StaveLanes({
         <title>Thumb sheet over time</title>
         {/* The clock's own surface: everything drawn over it lets presses through, but for the pins. */}
         <rect
+          {...scrub()}
           width={width}
           height={height}
           fill="transparent"
@@ -136,16 +134,6 @@ export const StaveLanes = memo(function StaveLanes({
           aria-valuenow={time ?? from}
           aria-valuetext={clock(time ?? from)}
           onKeyDown={onKey}
-          onPointerDown={(event) => {
-            if (!onTime) return;
-            event.currentTarget.setPointerCapture(event.pointerId);
-            scrubbing.current = true;
-            seek(event);
-          }}
-          onPointerMove={(event) => scrubbing.current && seek(event)}
-          onPointerUp={letGo}
-          onPointerCancel={letGo}
-          onLostPointerCapture={letGo}
           data-handle="clock"
         />
         <g pointerEvents="none">
@@ -287,15 +275,22 @@ export const StaveLanes = memo(function StaveLanes({
           );
         })}
         {grips.map((grip) => (
-          <TimeGrip
+          <Handle
             key={grip.id}
-            grip={grip}
-            x={x}
+            id={grip.id}
+            label={grip.label}
+            small
+            ways="across"
+            value={Math.round(10 * grip.t) / 10}
+            text={clock(grip.t)}
+            x={x(grip.t)}
             y={
               grip.stave === null
                 ? lane * lanes.length
                 : middle(lanes.findIndex((part) => part.finger === grip.stave))
             }
+            onPull={(px) => grip.onMove(x.invert(px))}
+            onStep={grip.onStep}
           />
         ))}
         {time !== null && (
@@ -309,47 +304,6 @@ export const StaveLanes = memo(function StaveLanes({
         )}
       </svg>
     </div>
-  );
-});
-
-function TimeGrip({ grip, x, y }: { grip: Grip; x: Scale; y: number }) {
-  const [held, setHeld] = useState(false);
-  return (
-    <g
-      data-grip={grip.id}
-      role="slider"
-      tabIndex={0}
-      aria-label={`${grip.label}. Arrow keys move it.`}
-      aria-valuenow={Math.round(10 * grip.t) / 10}
-      aria-valuetext={clock(grip.t)}
-      transform={`translate(${x(grip.t)} ${y})`}
-      className="cursor-ew-resize touch-none"
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        setHeld(true);
-      }}
-      onPointerMove={(event) => {
-        const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
-        if (held && box) grip.onMove(x.invert(event.clientX - box.left));
-      }}
-      onPointerUp={() => setHeld(false)}
-      onPointerCancel={() => setHeld(false)}
-      onKeyDown={(event) => {
-        const by = { ArrowLeft: -0.2, ArrowRight: 0.2 }[event.key];
-        if (by) {
-          event.preventDefault();
-          grip.onNudge(by * (event.shiftKey ? 5 : 1));
-        }
-      }}
-    >
-      <circle r={16} fill="transparent" />
-      <circle r={6} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={2.2} />
-      {held && (
-        <text className="halo" y={-11} fontSize={12} textAnchor="middle" fill="var(--larkspur)">
-          {clock(grip.t)}
-        </text>
-      )}
-    </g>
   );
 }
 

@@ -1,4 +1,5 @@
-// Where things stand and how far they reach over the ground: for sheets seen from a side, for what a thing covers, for what stands on a slope.
+// Where things stand and how far they reach over the ground: for sheets seen from a side, for what a thing covers, for what stands on a
+// slope.
 import type { Schemas } from '~/api/client';
 import { around, type Box, meet } from './labels';
 import { type Scale, ticks } from './scale';

@@ -1,9 +1,9 @@
 // The top strip: the flower as home, five stations in the order of the work, and who is signed in.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { LogOut, Settings2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { call, Problem, type Schemas } from '~/api/client';
+import { answered, api, Problem, type Schemas } from '~/api/client';
 import { useMe, useOperators, useToday } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Choice } from '~/kit/Choice';
@@ -43,16 +43,11 @@ function Strip() {
   const navigate = useNavigate();
   const today = useToday();
   const done = doneOf(today.data);
-  useKeys(
-    useMemo(
-      () => ({
-        '?': () => setKeys(true),
-        '0': () => navigate('/'),
-        ...Object.fromEntries(STATIONS.map((station) => [station.key, () => navigate(station.to)])),
-      }),
-      [navigate],
-    ),
-  );
+  useKeys({
+    '?': () => setKeys(true),
+    '0': () => navigate('/'),
+    ...Object.fromEntries(STATIONS.map((station) => [station.key, () => navigate(station.to)])),
+  });
   return (
     <header className="flex items-center gap-x-5 gap-y-0 flex-wrap px-5 border-b border-line bg-paper">
       <Link
@@ -141,11 +136,11 @@ function Preferences({ open, onClose }: { open: boolean; onClose: () => void }) 
   const client = useQueryClient();
   const navigate = useNavigate();
   const change = useMutation({
-    mutationFn: (body: Schemas['Preferences']) => call<Schemas['User']>('PATCH', '/me', body),
+    mutationFn: (body: Schemas['Preferences']) => answered(api.PATCH('/me', { body })),
     onSuccess: (next) => client.setQueryData(['me'], next),
   });
   const leave = useMutation({
-    mutationFn: () => call<null>('DELETE', '/session'),
+    mutationFn: () => answered(api.DELETE('/session')),
     onSettled: () => {
       // Loaded only here: the store of the field is of no use to most pages.
       void import('~/stations/plan/day/fieldStore').then((field) => field.forgetDays());

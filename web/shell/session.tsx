@@ -1,5 +1,5 @@
 // Who is signed in, whose work is shown, and the theme and units that follow from it.
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
+import { createContext, type ReactNode, useContext, useEffect, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import type { Units } from '~/units';
 
@@ -23,10 +23,7 @@ export function SessionProvider({ user, children }: { user: Schemas['User']; chi
   useEffect(() => {
     sessionStorage.setItem('whose', String(whose ?? ''));
   }, [whose]);
-  const session = useMemo(
-    () => ({ user, units: user.units, whose: user.role === 'trainer' ? whose : undefined, setWhose }),
-    [user, whose],
-  );
+  const session = { user, units: user.units, whose: user.role === 'trainer' ? whose : undefined, setWhose };
   return <Context.Provider value={session}>{children}</Context.Provider>;
 }
 

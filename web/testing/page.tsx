@@ -7,6 +7,7 @@ import { vi } from 'vitest';
 import type { Schemas } from '~/api/client';
 import { SessionProvider } from '~/shell/session';
 import { aUser } from './records';
+import { type Asked, json, serve } from './server';
 
 /** jsdom lays nothing out: every element is as large as this. */
 export function giveSize(width: number, height: number): void {
@@ -35,17 +36,11 @@ export function draw(children: ReactNode, user: Partial<Schemas['User']> = {}) {
 
 type Reply = { status?: number; body: unknown };
 
-/** Answers the API in the given way; what was asked is kept. */
-export function answer(replies: Record<string, Reply>): { method: string; path: string; body: unknown }[] {
-  const asked: { method: string; path: string; body: unknown }[] = [];
-  // biome-ignore lint/suspicious/noDocumentCookie: the token that a served page would have
-  document.cookie = 'XSRF-TOKEN=token';
-  vi.stubGlobal('fetch', async (path: string, options: { method?: string; body?: string | null } = {}) => {
-    const method = options.method ?? 'GET';
-    asked.push({ method, path, body: options.body == null ? null : JSON.parse(options.body) });
-    const reply = replies[`${method} ${path.replace('/api/v1', '')}`];
+/** Answers the API in the given way ("GET /shots"); what was asked is kept. */
+export function answer(replies: Record<string, Reply>): Asked[] {
+  return serve(({ method, path }) => {
+    const reply = replies[`${method} ${path}`];
     if (reply === undefined) throw new Error(`Nobody answers ${method} ${path}`);
-    return new Response(JSON.stringify(reply.body), { status: reply.status ?? 200 });
+    return json(reply.body, reply.status);
   });
-  return asked;
 }

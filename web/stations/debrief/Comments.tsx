@@ -1,7 +1,7 @@
 // What was said about moments of the take; a trainer adds to it at the moment that is shown.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
@@ -22,7 +22,12 @@ export function Comments({ take, time, onTime, saying, setSaying }: Props) {
   const [text, setText] = useState('');
   const say = useMutation({
     mutationFn: () =>
-      call<Schemas['Comment']>('POST', `/takes/${take.id}/comments`, { at_s: Number(time.toFixed(2)), text }),
+      answered(
+        api.POST('/takes/{take}/comments', {
+          params: { path: { take: take.id } },
+          body: { at_s: Number(time.toFixed(2)), text },
+        }),
+      ),
     onSuccess: () => {
       setText('');
       setSaying(false);

@@ -2,9 +2,9 @@
 // one clock; what cost most, what can be used, what the trainer said, and whether it is kept.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Pause, Play } from 'lucide-react';
-import { useCallback, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { useReplay, useSite, useTake, useTakes } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -76,43 +76,32 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
 
   const decide = useMutation({
     mutationFn: (decision: 'keep' | 'drop' | null) =>
-      call<Schemas['Take']>('PATCH', `/takes/${take.id}`, { decision }),
+      answered(api.PATCH('/takes/{take}', { params: { path: { take: take.id } }, body: { decision } })),
     onSuccess: (next) => {
       client.setQueryData(['take', take.id], { ...take, decision: next.decision });
       for (const key of ['takes', 'today']) void client.invalidateQueries({ queryKey: [key] });
     },
   });
 
-  const step = useCallback(
-    (by: number) => setTime((now) => Math.max(from, Math.min(to, now + by))),
-    [from, to, setTime],
-  );
-  const fault = useCallback(
-    (way: 1 | -1) => {
-      const times = judged.faults.map((item) => item.t_s).sort((a, b) => a - b);
-      const next =
-        way === 1
-          ? times.find((t) => t > shownAt.current + 0.05)
-          : times.findLast((t) => t < shownAt.current - 0.05);
-      if (next !== undefined) setTime(next);
-    },
-    [judged, setTime, shownAt],
-  );
-  useKeys(
-    useMemo(
-      () => ({
-        space: () => setPlaying((now) => !now),
-        left: () => step(-0.2),
-        right: () => step(0.2),
-        n: () => fault(1),
-        p: () => fault(-1),
-        k: () => decide.mutate('keep'),
-        d: () => decide.mutate('drop'),
-        c: () => user.role === 'trainer' && setSaying(true),
-      }),
-      [step, fault, decide, user.role, setPlaying],
-    ),
-  );
+  const step = (by: number) => setTime((now) => Math.max(from, Math.min(to, now + by)));
+  const fault = (way: 1 | -1) => {
+    const times = judged.faults.map((item) => item.t_s).sort((a, b) => a - b);
+    const next =
+      way === 1
+        ? times.find((t) => t > shownAt.current + 0.05)
+        : times.findLast((t) => t < shownAt.current - 0.05);
+    if (next !== undefined) setTime(next);
+  };
+  useKeys({
+    space: () => setPlaying((now) => !now),
+    left: () => step(-0.2),
+    right: () => step(0.2),
+    n: () => fault(1),
+    p: () => fault(-1),
+    k: () => decide.mutate('keep'),
+    d: () => decide.mutate('drop'),
+    c: () => user.role === 'trainer' && setSaying(true),
+  });
 
   const flown = replay.fingers === null ? null : { t: replay.t, fingers: replay.fingers };
   const lanes: Lane[] = STAVES.map((finger) => {

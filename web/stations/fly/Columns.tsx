@@ -1,7 +1,7 @@
 // What the columns of another maker's log are: guessed, with why; confirmed here once, and remembered by the school.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Notice } from '~/kit/Notice';
 
@@ -17,7 +17,13 @@ export function Columns({ item, question }: { item: Schemas['Import']; question:
   );
   const [more, setMore] = useState(false);
   const confirm = useMutation({
-    mutationFn: () => call<Schemas['Import']>('PUT', `/imports/${item.id}/columns`, { columns: chosen }),
+    mutationFn: () =>
+      answered(
+        api.PUT('/imports/{import}/columns', {
+          params: { path: { import: item.id } },
+          body: { columns: chosen },
+        }),
+      ),
     onSuccess: () => void client.invalidateQueries({ queryKey: ['imports'] }),
   });
   const put = (id: string, next: Partial<Chosen[string]>) =>

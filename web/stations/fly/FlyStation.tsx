@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { findShots, useShot, useShots } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -44,12 +44,17 @@ export default function FlyStation() {
 
   const fly = useMutation({
     mutationFn: (id: number) =>
-      call<Schemas['Import']>('POST', `/shots/${id}/flights`, {
-        operator,
-        seed,
-        slips,
-        wind: { ...wind, gust_mps: Math.round(15 * wind.mean_mps) / 10 },
-      }),
+      answered(
+        api.POST('/shots/{shot}/flights', {
+          params: { path: { shot: id } },
+          body: {
+            operator,
+            seed,
+            slips,
+            wind: { ...wind, gust_mps: Math.round(15 * wind.mean_mps) / 10 },
+          },
+        }),
+      ),
     onSuccess: (done) => {
       for (const key of ['takes', 'today', 'shots', 'imports'])
         void client.invalidateQueries({ queryKey: [key] });

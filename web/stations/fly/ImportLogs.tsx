@@ -44,7 +44,7 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
       if (shot && against === 'shot') form.append('shot_id', String(shot.id));
       form.append('flown_at', new Date(file.lastModified).toISOString());
       try {
-        await upload<Schemas['Import']>('/imports', form, (share) => change({ share }));
+        await upload('/imports', form, (share) => change({ share }));
         setSending((now) => now.filter((item) => item.key !== key));
       } catch (error) {
         change({

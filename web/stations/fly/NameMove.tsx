@@ -1,7 +1,7 @@
 // A take whose move the log does not tell: the two likeliest are offered, or any other.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { useMoves } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Notice } from '~/kit/Notice';
@@ -16,7 +16,12 @@ export function NameMove({ item, take }: Props) {
   const [other, setOther] = useState('');
   const name = useMutation({
     mutationFn: (move: string) =>
-      call<Schemas['Import']>('PUT', `/imports/${item.id}/takes/${take.number}`, { move }),
+      answered(
+        api.PUT('/imports/{import}/takes/{number}', {
+          params: { path: { import: item.id, number: take.number } },
+          body: { move },
+        }),
+      ),
     onSuccess: () => {
       for (const key of ['imports', 'takes', 'today']) void client.invalidateQueries({ queryKey: [key] });
     },

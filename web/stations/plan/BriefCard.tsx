@@ -1,5 +1,5 @@
 // What the shot is wanted for: its light, how often it is flown, what is delivered of it, and what is recorded of its sound.
-import { memo } from 'react';
+
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -21,7 +21,7 @@ export const NO_BRIEF: Schemas['Brief'] = {
 
 type Props = { brief: Schemas['Brief']; onChange: (brief: Schemas['Brief']) => void };
 
-export const BriefCard = memo(function BriefCard({ brief, onChange }: Props) {
+export function BriefCard({ brief, onChange }: Props) {
   const { units } = useSession();
   const put = (change: Partial<Schemas['Brief']>) => onChange({ ...brief, ...change });
   return (
@@ -95,4 +95,4 @@ export const BriefCard = memo(function BriefCard({ brief, onChange }: Props) {
       />
     </Card>
   );
-});
+}

@@ -4,14 +4,15 @@ import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Pick } from '~/kit/Pick';
-import type { Draft, Planning } from './usePlan';
+import type { Draft } from './draft';
+import type { Planning } from './usePlan';
 
 type Props = { draft: Draft; change: Planning['change']; moves: Schemas['Move'][] };
 
 export function Combine({ draft, change, moves }: Props) {
   const parts = draft.parts ?? [];
   const shots = moves.filter((item) => item.group !== 'drill' && item.group !== 'combined');
-  const put = (next: Schemas['Part'][]) => change((now) => ({ ...now, parts: next }));
+  const put = (next: Schemas['Part'][]) => change({ kind: 'put', put: { parts: next } });
   return (
     <Card className="p-3 grid gap-2" label="The moves that are joined">
       <h2>Joined from</h2>
@@ -41,7 +42,7 @@ export function Combine({ draft, change, moves }: Props) {
       <Choice
         label="Joined"
         value={draft.join ?? 'sequence'}
-        onChange={(join) => change((now) => ({ ...now, join }))}
+        onChange={(join) => change({ kind: 'put', put: { join } })}
         options={[
           { value: 'sequence', label: 'One after another' },
           { value: 'together', label: 'At once' },

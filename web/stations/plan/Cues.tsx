@@ -1,12 +1,12 @@
 // The sheet in words: when which finger does what.
-import { memo } from 'react';
+
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { clock } from '~/units';
 
 type Props = { cues: Schemas['Cue'][]; time: number | null; onTime: (time: number) => void };
 
-export const Cues = memo(function Cues({ cues, onTime }: Props) {
+export function Cues({ cues, onTime }: Props) {
   return (
     <Card className="p-3">
       <h2>In words</h2>
@@ -28,4 +28,4 @@ export const Cues = memo(function Cues({ cues, onTime }: Props) {
       </ol>
     </Card>
   );
-});
+}

@@ -1,7 +1,7 @@
 // Before you fly: what was checked, what is broken first, each with the nearest change that mends it.
 
 import { Check, CircleAlert, TriangleAlert } from 'lucide-react';
-import { memo } from 'react';
+
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import type { Values } from './draft';
@@ -19,7 +19,7 @@ type Props = {
   onMend: (values: Values) => void;
 };
 
-export const Findings = memo(function Findings({ findings, expectation, onMend }: Props) {
+export function Findings({ findings, expectation, onMend }: Props) {
   const expected = expectation?.expected;
   return (
     <Card className="p-3">
@@ -72,4 +72,4 @@ export const Findings = memo(function Findings({ findings, expectation, onMend }
       </p>
     </Card>
   );
-});
+}

@@ -1,8 +1,8 @@
 // Start from the picture: how much of the frame the subject fills, where the horizon lies, how long it is held, what stays hidden at the
 // start. The server works out distance, height, tilt and pace; one press puts them in.
 import { useMutation } from '@tanstack/react-query';
-import { memo, useState } from 'react';
-import { call, type Schemas } from '~/api/client';
+import { useState } from 'react';
+import { answered, api, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -11,14 +11,11 @@ import { Notice } from '~/kit/Notice';
 import { Pick } from '~/kit/Pick';
 import { useSession } from '~/shell/session';
 import { withUnit } from '~/units';
-import type { Values } from './draft';
-import type { Draft } from './usePlan';
+import type { Draft, Values } from './draft';
 
 type Props = {
-  /** The draft as it is when the answer is asked for. */
-  draftNow: () => Draft;
+  draft: Draft;
   site: Schemas['Site'];
-  subjectId: string | null;
   parameters: Schemas['Parameter'][];
   set: (values: Values) => void;
 };
@@ -27,9 +24,9 @@ const HORIZON = { upper: 1 / 3, middle: 0.5, lower: 2 / 3 };
 
 const NOTHING = 'nothing';
 
-export const FrameIt = memo(function FrameIt({ draftNow, site, subjectId, parameters, set }: Props) {
+export function FrameIt({ draft, site, parameters, set }: Props) {
   const { units } = useSession();
-  const solid = site.document.solids.find((item) => item.id === subjectId && item.role === 'subject');
+  const solid = site.document.solids.find((item) => item.id === draft.subject_id && item.role === 'subject');
   const [at, setAt] = useState<'start' | 'end'>('end');
   const [tall, setTall] = useState(solid?.height_m ?? 6);
   const [fills, setFills] = useState(33);
@@ -39,17 +36,21 @@ export const FrameIt = memo(function FrameIt({ draftNow, site, subjectId, parame
   const ids = parameters.map((parameter) => parameter.id);
   const compose = useMutation({
     mutationFn: () =>
-      call<Schemas['Composition']>('POST', '/compositions', {
-        ...draftNow(),
-        picture: {
-          at,
-          subject_m: tall,
-          fills: fills / 100,
-          horizon_y: HORIZON[horizon],
-          hold_s: hold,
-          ...(hidden === NOTHING ? {} : { hidden }),
-        },
-      }),
+      answered(
+        api.POST('/compositions', {
+          body: {
+            ...draft,
+            picture: {
+              at,
+              subject_m: tall,
+              fills: fills / 100,
+              horizon_y: HORIZON[horizon],
+              hold_s: hold,
+              ...(hidden === NOTHING ? {} : { hidden }),
+            },
+          },
+        }),
+      ),
     onSuccess: (found) => set(found.parameters as Values),
   });
   if (!ids.includes('radius_m') && !ids.includes('distance_m')) return null;
@@ -143,4 +144,4 @@ export const FrameIt = memo(function FrameIt({ draftNow, site, subjectId, parame
       )}
     </Card>
   );
-});
+}

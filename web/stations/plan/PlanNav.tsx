@@ -1,5 +1,5 @@
 // The four rooms of Plan: the shot, its site, its light, its day. Which shot is at hand goes along from one to the other.
-import { memo } from 'react';
+
 import { NavLink } from 'react-router';
 
 const VIEWS = [
@@ -13,15 +13,7 @@ const VIEWS = [
   { to: () => '/plan/days', name: 'Day', id: 'days' },
 ];
 
-export const PlanNav = memo(function PlanNav({
-  now,
-  shot,
-  site,
-}: {
-  now: string;
-  shot: number | null;
-  site?: number;
-}) {
+export function PlanNav({ now, shot, site }: { now: string; shot: number | null; site?: number }) {
   return (
     <nav aria-label="Rooms of Plan" className="flex gap-1 rounded-md border border-line bg-card">
       {VIEWS.map((view) => (
@@ -36,4 +28,4 @@ export const PlanNav = memo(function PlanNav({
       ))}
     </nav>
   );
-});
+}

@@ -1,6 +1,6 @@
 // What a planned shot has to say for itself, one question a view: reveal, depth, room, wind, edit, and what else could be flown. Every
 // number and sentence is the server's; here they become one picture each.
-import { memo, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import type { Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { SmallFrame } from '~/pictures/FrameStrip';
@@ -17,7 +17,7 @@ type Props = {
   onVariant: (variant: Schemas['Variant']) => void;
 };
 
-export const Readings = memo(function Readings({ view, plan, reading, onVariant }: Props) {
+export function Readings({ view, plan, reading, onVariant }: Props) {
   if (reading === null) return <p className="m-0 p-4 text-ink-soft">Reading it …</p>;
   return (
     <section
@@ -35,7 +35,7 @@ export const Readings = memo(function Readings({ view, plan, reading, onVariant 
       {view === 'variants' && <VariantList reading={reading} onVariant={onVariant} />}
     </section>
   );
-});
+}
 
 function Two({ picture, sentences }: { picture: ReactNode; sentences: string[] }) {
   return (

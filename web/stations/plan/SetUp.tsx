@@ -1,8 +1,7 @@
 // Where and with what: the shot, its site and subject, craft and mode, the subject's place in the frame, and the wind.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { memo } from 'react';
 import { useNavigate } from 'react-router';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { findShots, findSites, siteQuery } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -12,13 +11,14 @@ import { Pick } from '~/kit/Pick';
 import { PickFrom } from '~/kit/PickFrom';
 import { Remove } from '~/kit/Remove';
 import { useSession } from '~/shell/session';
-import type { Draft, Planning } from './usePlan';
+import type { Draft } from './draft';
+import type { Planning } from './usePlan';
 
 type Props = {
-  draft: Setting;
+  draft: Draft;
   change: Planning['change'];
-  /** Where the subject of the plan stands now. */
-  subjectNow: () => Schemas['Plan']['subject'] | undefined;
+  /** Where the subject of the plan stands. */
+  subject: Schemas['Plan']['subject'];
   site: Schemas['Site'];
   sites: Schemas['SiteName'][];
   rigs: Schemas['Rig'][];
@@ -26,15 +26,12 @@ type Props = {
   shot: Schemas['Shot'] | null;
 };
 
-/** A draft without the shape of its move. */
-type Setting = Omit<Draft, 'parameters'>;
-
 const OWN_PLACE = 'own-place';
 
 const NEW = { value: 'new', label: 'A new shot' };
 
-export const SetUp = memo(function SetUp(props: Props) {
-  const { draft, change, subjectNow, site, sites, rigs, shots, shot } = props;
+export function SetUp(props: Props) {
+  const { draft, change, subject, site, sites, rigs, shots, shot } = props;
   const { units, whose } = useSession();
   const navigate = useNavigate();
   const client = useQueryClient();
@@ -47,32 +44,26 @@ export const SetUp = memo(function SetUp(props: Props) {
   const { home } = site.document;
   const weather = useMutation({
     mutationFn: () =>
-      call<Schemas['Weather']>(
-        'GET',
-        `/weather?lat=${home.lat}&lon=${home.lon}&at=${encodeURIComponent(new Date().toISOString())}`,
+      answered(
+        api.GET('/weather', {
+          params: { query: { lat: home.lat, lon: home.lon, at: new Date().toISOString() } },
+        }),
       ),
     onSuccess: (found) =>
-      change((d) => ({
-        ...d,
+      change({
+        kind: 'wind',
         wind: { from_deg: found.from_deg, mean_mps: found.mean_mps, gust_mps: found.gust_mps },
-      })),
+      }),
   });
   const choosePlace = (id: string) => {
-    if (id === OWN_PLACE) {
-      const now = subjectNow();
-      change((d) => ({
-        ...d,
-        subject_id: null,
-        subject_at: {
-          east_m: Math.round(now?.east_m ?? 20),
-          north_m: Math.round(now?.north_m ?? 20),
-          base_m: now?.ground_m ?? 0,
-          aim_m: 1,
-        },
-      }));
-    } else {
-      change((d) => ({ ...d, subject_id: id, subject_at: null }));
-    }
+    if (id !== OWN_PLACE) return change({ kind: 'put', put: { subject_id: id, subject_at: null } });
+    const subject_at = {
+      east_m: Math.round(subject?.east_m ?? 20),
+      north_m: Math.round(subject?.north_m ?? 20),
+      base_m: subject?.ground_m ?? 0,
+      aim_m: 1,
+    };
+    change({ kind: 'put', put: { subject_id: null, subject_at } });
   };
   return (
     <Card className="p-3 grid gap-3">
@@ -92,10 +83,10 @@ export const SetUp = memo(function SetUp(props: Props) {
         label="Subject’s place in the frame"
         value={aim}
         onChange={(next) =>
-          change((d) => ({
-            ...d,
-            aim: next === 'centre' ? null : { x: next === 'left' ? 0.3333 : 0.6667, y: 0.5 },
-          }))
+          change({
+            kind: 'put',
+            put: { aim: next === 'centre' ? null : { x: next === 'left' ? 0.3333 : 0.6667, y: 0.5 } },
+          })
         }
         options={[
           { value: 'left', label: 'Left third' },
@@ -106,7 +97,7 @@ export const SetUp = memo(function SetUp(props: Props) {
       <Choice
         label="Flight mode"
         value={draft.mode}
-        onChange={(mode) => change((d) => ({ ...d, mode }))}
+        onChange={(mode) => change({ kind: 'put', put: { mode } })}
         options={[
           { value: 'slow', label: 'Slow' },
           { value: 'standard', label: 'Standard' },
@@ -120,12 +111,10 @@ export const SetUp = memo(function SetUp(props: Props) {
         find={findSites}
         onChange={async (value) => {
           const next = await client.fetchQuery(siteQuery(Number(value)));
-          change((d) => ({
-            ...d,
-            site_id: next.id,
-            subject_id: next.subjects[0]?.id ?? null,
-            subject_at: null,
-          }));
+          change({
+            kind: 'put',
+            put: { site_id: next.id, subject_id: next.subjects[0]?.id ?? null, subject_at: null },
+          });
         }}
       />
       <Pick
@@ -140,7 +129,7 @@ export const SetUp = memo(function SetUp(props: Props) {
       <Pick
         label="Craft"
         value={String(draft.rig_id)}
-        onChange={(value) => change((d) => ({ ...d, rig_id: Number(value) }))}
+        onChange={(value) => change({ kind: 'put', put: { rig_id: Number(value) } })}
         options={[
           ...rigs.map((item) => ({
             value: String(item.id),
@@ -168,10 +157,7 @@ export const SetUp = memo(function SetUp(props: Props) {
         step={0.5}
         units={units}
         onChange={(mean) =>
-          change((d) => ({
-            ...d,
-            wind: { from_deg: d.wind?.from_deg ?? 0, mean_mps: mean, gust_mps: Math.round(15 * mean) / 10 },
-          }))
+          change({ kind: 'wind', wind: { mean_mps: mean, gust_mps: Math.round(15 * mean) / 10 } })
         }
       />
       <Dial
@@ -183,12 +169,7 @@ export const SetUp = memo(function SetUp(props: Props) {
         step={5}
         places={0}
         units={units}
-        onChange={(from) =>
-          change((d) => ({
-            ...d,
-            wind: { mean_mps: d.wind?.mean_mps ?? 0, gust_mps: d.wind?.gust_mps ?? 0, from_deg: from },
-          }))
-        }
+        onChange={(from) => change({ kind: 'wind', wind: { from_deg: from } })}
       />
       <Dial
         label="Gusts"
@@ -199,14 +180,7 @@ export const SetUp = memo(function SetUp(props: Props) {
         step={0.5}
         units={units}
         onChange={(gust) =>
-          change((d) => ({
-            ...d,
-            wind: {
-              from_deg: d.wind?.from_deg ?? 0,
-              mean_mps: d.wind?.mean_mps ?? 0,
-              gust_mps: Math.max(d.wind?.mean_mps ?? 0, gust),
-            },
-          }))
+          change({ kind: 'wind', wind: { gust_mps: Math.max(draft.wind?.mean_mps ?? 0, gust) } })
         }
       />
       <Button onClick={() => weather.mutate()} disabled={weather.isPending}>
@@ -215,7 +189,7 @@ export const SetUp = memo(function SetUp(props: Props) {
       {shot && (
         <Remove
           what="this shot"
-          path={`/shots/${shot.id}`}
+          ask={() => answered(api.DELETE('/shots/{shot}', { params: { path: { shot: shot.id } } }))}
           words="Days that had it in them fly it no more. A shot that was flown stays, for its takes are judged against it."
           onRemoved={() => {
             for (const key of ['shots', 'days', 'day', 'today'])
@@ -226,4 +200,4 @@ export const SetUp = memo(function SetUp(props: Props) {
       )}
     </Card>
   );
-});
+}

@@ -1,5 +1,5 @@
 // Shape it: a dial for every parameter of the move.
-import { memo } from 'react';
+
 import type { Problem, Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -20,7 +20,7 @@ type Props = {
   onMove: (move: string) => void;
 };
 
-export const Shape = memo(function Shape(props: Props) {
+export function Shape(props: Props) {
   const { set, values, parameters, plan, problem, move, moves, onMove } = props;
   const { units } = useSession();
   const wrong = (id: string) => problem?.details.errors.some((error) => error.place.endsWith(id)) ?? false;
@@ -49,7 +49,7 @@ export const Shape = memo(function Shape(props: Props) {
       <p className="m-0 text-sm text-ink-soft">Green: where this rig and your thumbs are comfortable.</p>
     </Card>
   );
-});
+}
 
 /** What a parameter that nobody set comes to in the plan, where a look at the plan tells. */
 function asFlown(id: string, plan: Schemas['Plan'] | null): number | undefined {
@@ -57,7 +57,7 @@ function asFlown(id: string, plan: Schemas['Plan'] | null): number | undefined {
   return Math.round((((plan.samples.heading_deg[0] ?? 0) % 360) + 360) % 360);
 }
 
-const MovePick = memo(function MovePick({ move, moves, onMove }: Pick<Props, 'move' | 'moves' | 'onMove'>) {
+function MovePick({ move, moves, onMove }: Pick<Props, 'move' | 'moves' | 'onMove'>) {
   return (
     <PickOne
       label="Move"
@@ -67,7 +67,7 @@ const MovePick = memo(function MovePick({ move, moves, onMove }: Pick<Props, 'mo
       options={moves.map((item) => ({ value: item.id, label: item.name, group: item.group_words }))}
     />
   );
-});
+}
 
 type DialProps = {
   parameter: Schemas['Parameter'];
@@ -80,7 +80,7 @@ type DialProps = {
 };
 
 // One of many on a page that is redrawn while a hand drags: drawn again only where it is told something new.
-const ParameterDial = memo(function ParameterDial(props: DialProps) {
+function ParameterDial(props: DialProps) {
   const { parameter, easyFrom, easyTo, warn, units, set } = props;
   const [from = 0, to = 1] = parameter.usual ?? [];
   const value = Number(props.value ?? from);
@@ -99,13 +99,13 @@ const ParameterDial = memo(function ParameterDial(props: DialProps) {
       onChange={(next) => set({ [parameter.id]: Number(next.toFixed(3)) })}
     />
   );
-});
+}
 
 type ChoiceProps = Pick<DialProps, 'parameter' | 'value' | 'set'>;
 
 const NAMES: Record<string, string> = { counterclockwise: 'Counter\u00adclockwise' };
 
-const ParameterChoice = memo(function ParameterChoice({ parameter, value, set }: ChoiceProps) {
+function ParameterChoice({ parameter, value, set }: ChoiceProps) {
   const choices = parameter.choices ?? [];
   return (
     <Choice
@@ -118,4 +118,4 @@ const ParameterChoice = memo(function ParameterChoice({ parameter, value, set }:
       }))}
     />
   );
-});
+}

@@ -1,8 +1,8 @@
 // A shot to take along: on paper and in open formats; and one that comes back from a file.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { memo, useRef } from 'react';
+import { useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { call, Problem, type Schemas } from '~/api/client';
+import { answered, api, Problem, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
@@ -16,20 +16,14 @@ const FORMATS = [
   { id: 'vtt', name: 'Cues, WebVTT' },
 ];
 
-export const TakeAlong = memo(function TakeAlong({
-  shot,
-  rigId,
-}: {
-  shot: Schemas['Shot'] | null;
-  rigId: number;
-}) {
+export function TakeAlong({ shot, rigId }: { shot: Schemas['Shot'] | null; rigId: number }) {
   const file = useRef<HTMLInputElement>(null);
   const client = useQueryClient();
   const navigate = useNavigate();
   const take = useMutation({
     mutationFn: async (chosen: File) => {
       const text = await chosen.text();
-      let shot: unknown;
+      let shot: Record<string, unknown>;
       try {
         shot = JSON.parse(text);
       } catch {
@@ -41,7 +35,7 @@ export const TakeAlong = memo(function TakeAlong({
           errors: [],
         });
       }
-      return call<Schemas['Shot']>('POST', '/shot-files', { rig_id: rigId, shot });
+      return answered(api.POST('/shot-files', { body: { rig_id: rigId, shot } }));
     },
     onSuccess: (kept) => {
       void client.invalidateQueries({ queryKey: ['sites'] });
@@ -87,4 +81,4 @@ export const TakeAlong = memo(function TakeAlong({
       {take.error && <Notice error={take.error} />}
     </Card>
   );
-});
+}

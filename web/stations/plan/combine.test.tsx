@@ -4,8 +4,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '~/api/client';
 import { answer, draw, giveSize } from '~/testing/page';
 import { Combine } from './Combine';
+import { changed as after, type Draft } from './draft';
 import { FrameIt } from './FrameIt';
-import type { Draft } from './usePlan';
 
 beforeEach(() => giveSize(320, 40));
 afterEach(() => vi.unstubAllGlobals());
@@ -20,7 +20,7 @@ describe('a combination', () => {
   const shown = (parts: string[]) => {
     const change = vi.fn();
     draw(<Combine draft={draft(parts)} change={change} moves={moves} />);
-    const changed = (): Draft => change.mock.lastCall?.[0](draft(parts));
+    const changed = (): Draft => after(draft(parts), change.mock.lastCall?.[0]);
     return changed;
   };
 
@@ -64,9 +64,8 @@ describe('the wanted picture', () => {
     const set = vi.fn();
     draw(
       <FrameIt
-        draftNow={() => ({ site_id: 1, rig_id: 3, mode: 'standard', move: 'push-in' })}
+        draft={{ site_id: 1, rig_id: 3, mode: 'standard', move: 'push-in', subject_id: 'stack' }}
         site={site}
-        subjectId="stack"
         parameters={given}
         set={set}
       />,
@@ -97,6 +96,7 @@ describe('the wanted picture', () => {
       rig_id: 3,
       mode: 'standard',
       move: 'push-in',
+      subject_id: 'stack',
       picture: { at: 'end', subject_m: 9, fills: 0.33, horizon_y: 0.5, hold_s: 10 },
     });
     expect(screen.getByRole('status').textContent).toMatch(

@@ -1,8 +1,40 @@
-// The draft of a shot as the page holds it, and how handles on the sheets change it.
+// The draft of a shot as the page holds it, and every way in which the page changes it.
 import type { Schemas } from '~/api/client';
-import type { Draft } from './usePlan';
+
+export type Draft = Schemas['PlanDraft'];
 
 export type Values = Record<string, number | string>;
+
+export type Change =
+  /** Parameters of the move; those of a part of a combination as "parts.1.pace_mps". */
+  | { kind: 'values'; values: Values }
+  /** Another move; own are the ids of its parameters. */
+  | { kind: 'move'; move: string; own: string[] }
+  | { kind: 'variant'; variant: Schemas['Variant'] }
+  /** The place of a subject of one's own. */
+  | { kind: 'place'; place: Partial<Schemas['OwnPlace']> }
+  | { kind: 'wind'; wind: Partial<Schemas['Wind']> }
+  /** Whatever else is chosen: site, rig, mode, subject, aim, parts, brief. */
+  | { kind: 'put'; put: Partial<Draft> };
+
+const STILL = { from_deg: 0, mean_mps: 0, gust_mps: 0 };
+
+export function changed(draft: Draft, change: Change): Draft {
+  switch (change.kind) {
+    case 'values':
+      return withValues(draft, change.values);
+    case 'move':
+      return withMove(draft, change.move, change.own);
+    case 'variant':
+      return withVariant(draft, change.variant);
+    case 'place':
+      return { ...draft, subject_at: { east_m: 0, north_m: 0, ...draft.subject_at, ...change.place } };
+    case 'wind':
+      return { ...draft, wind: { ...STILL, ...draft.wind, ...change.wind } };
+    case 'put':
+      return { ...draft, ...change.put };
+  }
+}
 
 export function draftOf(shot: Schemas['Shot'], changes: Values = {}): Draft {
   return {
@@ -30,12 +62,20 @@ export function newDraft(site: Schemas['Site'], rig: Schemas['Rig'], move: strin
     subject_id: site.subjects[0]?.id ?? null,
     parameters: {},
     ...partsOf(move),
-    wind: { from_deg: 0, mean_mps: 0, gust_mps: 0 },
+    wind: STILL,
   };
 }
 
-export function withValues(draft: Draft, values: Values): Draft {
-  return { ...draft, parameters: { ...(draft.parameters as Values), ...values } };
+function withValues(draft: Draft, values: Values): Draft {
+  const parameters: Values = { ...(draft.parameters as Values) };
+  const parts = draft.parts?.map((part) => ({ ...part, parameters: { ...part.parameters } }));
+  for (const [id, value] of Object.entries(values)) {
+    const named = id.match(/^parts\.(\d)\.(.+)$/);
+    const part = named && parts?.[Number(named[1])];
+    if (named?.[2] !== undefined && part) part.parameters[named[2]] = value;
+    else parameters[id] = value;
+  }
+  return { ...draft, parameters, ...(parts ? { parts } : {}) };
 }
 
 /** What a combination begins with; nothing for any other move. */
@@ -51,11 +91,8 @@ function partsOf(move: string): Pick<Draft, 'join' | 'parts'> {
     : {};
 }
 
-/**
- * Another move of the same subject: it starts from the same side and as far away; the rest suits the craft anew.
- * @param own ids of the parameters that the other move has
- */
-export function withMove(draft: Draft, move: string, own: string[]): Draft {
+/** Another move of the same subject: it starts from the same side and as far away; the rest suits the craft anew. */
+function withMove(draft: Draft, move: string, own: string[]): Draft {
   const values = draft.parameters as Values;
   const away = values.radius_m ?? values.distance_m;
   const parameters: Values = {};
@@ -67,47 +104,16 @@ export function withMove(draft: Draft, move: string, own: string[]): Draft {
   return { ...draft, move, parameters, join: undefined, parts: undefined, ...partsOf(move) };
 }
 
-/** Direction of an offset over the ground, degrees clockwise from north. */
-export const bearing = (east: number, north: number) =>
-  ((Math.atan2(east, north) * 180) / Math.PI + 360) % 360;
-
-/** Dragging the start point sets its distance and bearing; the move itself is the server's to work out. */
-export function startAt(
-  subject: { east_m: number; north_m: number },
-  east: number,
-  north: number,
-  to: number,
-  away: 'radius_m' | 'distance_m' = 'radius_m',
-): Values {
-  const e = east - subject.east_m;
-  const n = north - subject.north_m;
+function withVariant(draft: Draft, variant: Schemas['Variant']): Draft {
+  const same = variant.move === draft.move && variant.parts === null;
   return {
-    [away]: rounded(Math.max(2, Math.min(500, Math.hypot(e, n))), to),
-    start_bearing_deg: rounded(bearing(e, n), 1),
+    ...draft,
+    move: variant.move,
+    parameters: {
+      ...(same ? (draft.parameters as Values) : {}),
+      ...(variant.parameters as Values),
+    },
+    join: variant.join ?? undefined,
+    parts: variant.parts ?? undefined,
   };
-}
-
-/** Dragging the end point sets the arc, keeping whole turns that are already there. */
-export function endAt(
-  subject: { east_m: number; north_m: number },
-  values: Values,
-  east: number,
-  north: number,
-): Values {
-  const way = values.direction === 'counterclockwise' ? -1 : 1;
-  const raw =
-    way * (bearing(east - subject.east_m, north - subject.north_m) - Number(values.start_bearing_deg ?? 0));
-  const arc = ((raw % 360) + 360) % 360;
-  const before = Number(values.arc_deg ?? 180);
-  const turns = Math.round((before - arc) / 360);
-  return { arc_deg: Math.max(10, Math.min(1080, rounded(arc + 360 * turns, 1))) };
-}
-
-/** Dragging the end of a straight way sets how long it is. */
-export function lengthTo(start: { east_m: number; north_m: number }, east: number, north: number): Values {
-  return { length_m: Math.max(1, rounded(Math.hypot(east - start.east_m, north - start.north_m), 0.5)) };
-}
-
-export function rounded(value: number, step: number): number {
-  return Math.round(value / step) * step;
 }

@@ -1,21 +1,25 @@
-// Holds the draft of a shot and has the server work it out, one request at a time (kit/useLatest). What it would score, and what there
-// is to read off it, take longer: they are asked for when the hand rests, and dropped when it moves on.
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { call, Problem, type Schemas } from '~/api/client';
+// Holds the draft of a shot and has the server work it out, one request at a time (kit/useLatest). A pulled handle is sent as such: its
+// parameters come back with the plan. What the plan would score, and what there is to read off it, take longer: they are asked for when the
+// hand rests, and dropped when it moves on.
+import { useEffect, useRef, useState } from 'react';
+import { answered, api, Problem, type Schemas } from '~/api/client';
 import { useLatest } from '~/kit/useLatest';
-
-export type Draft = Schemas['PlanDraft'];
+import { type Change, changed, type Draft } from './draft';
 
 /** A hand that has not moved for so long rests, ms; for so long it has let go. */
 const REST = 150;
 const LONG_REST = 600;
+
+export type Pull = Schemas['Pull'];
 
 type Answer = { plan: Schemas['Plan']; draft: Draft };
 
 export type Planning = {
   draft: Draft;
   /** Changes the draft and asks for its plan at once, before the page is drawn again. */
-  change: (change: (now: Draft) => Draft) => void;
+  change: (change: Change) => void;
+  /** Pulls a handle of the plan. */
+  pull: (pull: Pull) => void;
   plan: Schemas['Plan'] | null;
   /** What the plan on show would score; null until that is known. */
   expectation: Schemas['Expectation'] | null;
@@ -28,31 +32,41 @@ export type Planning = {
 export function usePlan(first: Draft): Planning {
   const [draft, setDraft] = useState(first);
   const latest = useRef(first);
-  const { value, problem, busy, ask } = useLatest(
-    async (now: Draft): Promise<Answer> => ({
-      plan: await call<Schemas['Plan']>('POST', '/plans', now),
-      draft: now,
-    }),
-    'larkspur:redraw',
-  );
-  const rested = busy || problem !== null ? null : value;
-  const expected = useRested<Schemas['Expectation']>('/expectations', rested, REST);
-  const read = useRested<Schemas['Reading']>('/readings', rested, LONG_REST);
-
-  useEffect(() => ask(latest.current), [ask]);
-
-  const change = useCallback(
-    (step: (now: Draft) => Draft) => {
-      latest.current = step(latest.current);
-      ask(latest.current);
+  /** What a hand did since the last question was sent. */
+  const pulled = useRef<Pull | null>(null);
+  const { value, problem, busy, ask } = useLatest(async (_: undefined): Promise<Answer> => {
+    const pull = pulled.current;
+    pulled.current = null;
+    const { move } = latest.current;
+    const body = pull === null ? latest.current : { ...latest.current, pull };
+    const plan = await answered(api.POST('/plans', { body }));
+    // Whatever else was changed meanwhile stays; another move has other parameters.
+    if (plan.pulled && latest.current.move === move) {
+      latest.current = changed(latest.current, { kind: 'values', values: plan.pulled });
       setDraft(latest.current);
-    },
-    [ask],
-  );
+    }
+    return { plan, draft: latest.current };
+  }, 'larkspur:redraw');
+  const rested = busy || problem !== null ? null : value;
+  const expected = useRested(expect, rested, REST);
+  const read = useRested(readOff, rested, LONG_REST);
+
+  useEffect(() => ask(undefined), [ask]);
+
+  const change = (step: Change) => {
+    latest.current = changed(latest.current, step);
+    ask(undefined);
+    setDraft(latest.current);
+  };
+  const pull = (next: Pull) => {
+    pulled.current = addedTo(pulled.current, next);
+    ask(undefined);
+  };
 
   return {
     draft,
     change,
+    pull,
     plan: value?.plan ?? null,
     expectation: expected !== null && expected.of === value ? expected.said : null,
     reading: read?.said ?? null,
@@ -61,15 +75,29 @@ export function usePlan(first: Draft): Planning {
   };
 }
 
+/** Steps of one handle add up while they wait; a handle that is put somewhere is there. */
+function addedTo(waiting: Pull | null, next: Pull): Pull {
+  return waiting?.by && next.by && waiting.handle === next.handle
+    ? { ...next, by: { right: waiting.by.right + next.by.right, up: waiting.by.up + next.by.up } }
+    : next;
+}
+
+const expect = (body: Draft, signal: AbortSignal) => answered(api.POST('/expectations', { body, signal }));
+const readOff = (body: Draft, signal: AbortSignal) => answered(api.POST('/readings', { body, signal }));
+
 /** What the server says of a plan that has stood for so long, ms, and of which plan; nobody waits for it. */
-function useRested<S>(path: string, of: Answer | null, rest: number): { said: S; of: Answer } | null {
+function useRested<S>(
+  askFor: (draft: Draft, signal: AbortSignal) => Promise<S>,
+  of: Answer | null,
+  rest: number,
+): { said: S; of: Answer } | null {
   const [answer, setAnswer] = useState<{ said: S; of: Answer } | null>(null);
   useEffect(() => {
     if (of === null) return;
     const controller = new AbortController();
     const wait = window.setTimeout(async () => {
       try {
-        const said = await call<S>('POST', path, of.draft, controller.signal);
+        const said = await askFor(of.draft, controller.signal);
         if (!controller.signal.aborted) setAnswer({ said, of });
       } catch (error) {
         // The plan stands without it; a hand that moves on asks anew.
@@ -80,6 +108,6 @@ function useRested<S>(path: string, of: Answer | null, rest: number): { said: S;
       window.clearTimeout(wait);
       controller.abort();
     };
-  }, [path, of, rest]);
+  }, [askFor, of, rest]);
   return answer;
 }

@@ -1,5 +1,5 @@
 // Progress: the logbook, newest first, with the scores over time above it.
-import { useMemo } from 'react';
+
 import { Link } from 'react-router';
 import { useTakes, useTrend } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
@@ -13,7 +13,7 @@ export default function ProgressStation() {
   const { user, whose } = useSession();
   const takes = useTakes(whose);
   const trend = useTrend(whose);
-  const all = useMemo(() => takes.data?.pages.flatMap((page) => page.takes) ?? [], [takes.data]);
+  const all = takes.data?.pages.flatMap((page) => page.takes) ?? [];
   if (takes.error ?? trend.error) throw takes.error ?? trend.error;
   const everyone = user.role === 'trainer' && whose === undefined;
   return (

@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { useShots } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -32,11 +32,15 @@ export function Advise({ draft }: { draft: RigDraft }) {
   const [chosen, setChosen] = useState<House>();
   const advise = useMutation({
     mutationFn: (wanted: Schemas['AskAdvice']) =>
-      call<Schemas['RigAdvice']>('POST', `/rigs/${draft.rig.id}/advice`, wanted),
+      answered(api.POST('/rigs/{rig}/advice', { params: { path: { rig: draft.rig.id } }, body: wanted })),
   });
   const follow = useMutation({
-    mutationFn: ({ path, to }: { path: string; to: House | null }) =>
-      call<Schemas['Houses']>('PUT', path, { house: to }),
+    mutationFn: (operator: number | null) =>
+      operator === null
+        ? answered(api.PUT('/house', { body: { house } }))
+        : answered(
+            api.PUT('/operators/{operator}/house', { params: { path: { operator } }, body: { house } }),
+          ),
     onSuccess: () => void client.invalidateQueries({ queryKey: ['me'] }),
   });
   // Until somebody ticks, the list is of the shots that are flown with this craft.
@@ -78,18 +82,11 @@ export function Advise({ draft }: { draft: RigDraft }) {
           {user.role === 'trainer' && (
             <div className="grid gap-2">
               {follow.error && <Notice error={follow.error} />}
-              <Button
-                onClick={() => follow.mutate({ path: '/house', to: house })}
-                disabled={house === user.school_house}
-              >
+              <Button onClick={() => follow.mutate(null)} disabled={house === user.school_house}>
                 {house === user.school_house ? 'The school follows it' : 'The school follows it from now on'}
               </Button>
               {draft.rig.operator_id !== null && (
-                <Button
-                  onClick={() =>
-                    follow.mutate({ path: `/operators/${draft.rig.operator_id}/house`, to: house })
-                  }
-                >
+                <Button onClick={() => follow.mutate(draft.rig.operator_id)}>
                   {draft.rig.operator} follows it
                 </Button>
               )}

@@ -3,7 +3,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { call, Problem, type Schemas, upload } from '~/api/client';
+import { answered, api, Problem, type Schemas, upload } from '~/api/client';
 import { useCrafts } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -12,85 +12,50 @@ import { Field } from '~/kit/Field';
 import { Notice } from '~/kit/Notice';
 import { NumberInput } from '~/kit/NumberInput';
 import { Pick } from '~/kit/Pick';
+import { valueAt, withValue } from '~/kit/places';
 import { Skeleton } from '~/kit/Skeleton';
 import { useSession } from '~/shell/session';
 import { figure, withUnit } from '~/units';
 import type { Mode, RigDraft } from './useRigDraft';
 
 type Document = Schemas['CraftDocument'];
-type ModeNumbers = Schemas['RigModeSettings'];
 
 const MODES: Mode[] = ['slow', 'standard', 'fast'];
 
-const ENVELOPE: [
-  string,
-  string,
-  string,
-  (mode: ModeNumbers) => number,
-  (mode: ModeNumbers, value: number) => ModeNumbers,
-][] = [
-  ['run_mps', 'Top speed ahead', 'm/s', (m) => m.run_mps, (m, run_mps) => ({ ...m, run_mps })],
-  ['slide_mps', 'Top speed sideways', 'm/s', (m) => m.slide_mps, (m, slide_mps) => ({ ...m, slide_mps })],
-  ['climb_mps', 'Climb', 'm/s', (m) => m.climb_mps, (m, climb_mps) => ({ ...m, climb_mps })],
-  ['sink_mps', 'Sink', 'm/s', (m) => m.sink_mps, (m, sink_mps) => ({ ...m, sink_mps })],
-  ['turn_dps', 'Turn', 'deg/s', (m) => m.turn_dps, (m, turn_dps) => ({ ...m, turn_dps })],
-  [
-    'accelerate_mps2',
-    'Gain of speed',
-    'm/s2',
-    (m) => m.accelerate_mps2,
-    (m, accelerate_mps2) => ({ ...m, accelerate_mps2 }),
-  ],
-  ['brake_mps2', 'Braking', 'm/s2', (m) => m.brake_mps2, (m, brake_mps2) => ({ ...m, brake_mps2 })],
-  [
-    'climb_accelerate_mps2',
-    'Change of climb',
-    'm/s2',
-    (m) => m.climb_accelerate_mps2,
-    (m, climb_accelerate_mps2) => ({ ...m, climb_accelerate_mps2 }),
-  ],
-  [
-    'turn_accelerate_dps2',
-    'Change of turn',
-    'deg/s2',
-    (m) => m.turn_accelerate_dps2,
-    (m, turn_accelerate_dps2) => ({ ...m, turn_accelerate_dps2 }),
-  ],
-  [
-    'lag_s.travel',
-    'Time constant, travel',
-    's',
-    (m) => m.lag_s.travel,
-    (m, travel) => ({ ...m, lag_s: { ...m.lag_s, travel } }),
-  ],
-  [
-    'lag_s.climb',
-    'Time constant, climb',
-    's',
-    (m) => m.lag_s.climb,
-    (m, climb) => ({ ...m, lag_s: { ...m.lag_s, climb } }),
-  ],
-  [
-    'lag_s.turn',
-    'Time constant, turn',
-    's',
-    (m) => m.lag_s.turn,
-    (m, turn) => ({ ...m, lag_s: { ...m.lag_s, turn } }),
-  ],
-  [
-    'gimbal.top_rate_dps',
-    'Gimbal rate',
-    'deg/s',
-    (m) => m.gimbal.top_rate_dps,
-    (m, top_rate_dps) => ({ ...m, gimbal: { ...m.gimbal, top_rate_dps } }),
-  ],
-  [
-    'gimbal.cushion_s',
-    'Gimbal cushion',
-    's',
-    (m) => m.gimbal.cushion_s,
-    (m, cushion_s) => ({ ...m, gimbal: { ...m.gimbal, cushion_s } }),
-  ],
+/** A number of the form: its place in the document, what it is called, its unit. */
+type NumberField = [place: string, label: string, unit: string];
+
+const ENVELOPE: NumberField[] = [
+  ['run_mps', 'Top speed ahead', 'm/s'],
+  ['slide_mps', 'Top speed sideways', 'm/s'],
+  ['climb_mps', 'Climb', 'm/s'],
+  ['sink_mps', 'Sink', 'm/s'],
+  ['turn_dps', 'Turn', 'deg/s'],
+  ['accelerate_mps2', 'Gain of speed', 'm/s2'],
+  ['brake_mps2', 'Braking', 'm/s2'],
+  ['climb_accelerate_mps2', 'Change of climb', 'm/s2'],
+  ['turn_accelerate_dps2', 'Change of turn', 'deg/s2'],
+  ['lag_s.travel', 'Time constant, travel', 's'],
+  ['lag_s.climb', 'Time constant, climb', 's'],
+  ['lag_s.turn', 'Time constant, turn', 's'],
+  ['gimbal.top_rate_dps', 'Gimbal rate', 'deg/s'],
+  ['gimbal.cushion_s', 'Gimbal cushion', 's'],
+];
+
+/** What else is stated of a craft. */
+const FACTS: NumberField[] = [
+  ['mass_kg', 'Mass', 'kg'],
+  ['stock.width_m', 'Width, tip to tip', 'm'],
+  ['stock.wind_limit_mps', 'Wind it may fly in', 'm/s'],
+  ['stock.gust_coupling', 'Share of a gust that reaches it', ''],
+  ['stock.battery_min', 'Battery, hovering', 'min'],
+  ['stock.tilt_range_deg.low', 'Gimbal down to', 'deg'],
+  ['stock.tilt_range_deg.high', 'Gimbal up to', 'deg'],
+  ['gimbal_top_dps', 'Gimbal rate at most', 'deg/s'],
+  ['gimbal_units.rate_per_dps', 'Its own number for 1°/s', ''],
+  ['gimbal_units.cushion_per_s', 'Its own number for a cushion of 1 s', ''],
+  ['camera.sensor_mm.width', 'Sensor width', 'mm'],
+  ['camera.sensor_mm.height', 'Sensor height', 'mm'],
 ];
 
 const CONVENTIONS = {
@@ -105,7 +70,7 @@ export function CraftView({ draft }: { draft: RigDraft }) {
   if (crafts.error) throw crafts.error;
   const craft = crafts.data?.find((one) => one.id === draft.rig.craft_id);
   if (craft === undefined) return <Skeleton className="h-96" />;
-  return <CraftForm key={`${craft.id} ${craft.revision}`} craft={craft} mode={draft.mode} />;
+  return <CraftForm key={`${craft.id} ${craft.version}`} craft={craft} mode={draft.mode} />;
 }
 
 function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
@@ -118,20 +83,29 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
   const keep = useMutation({
     mutationFn: (asNew: boolean) =>
       asNew
-        ? call<Schemas['Craft']>('POST', '/crafts', {
-            document: { ...document, stock: { ...document.stock, craft: name.trim() } },
-            measured: Object.keys(measured).length > 0 ? measured : null,
-          })
-        : call<Schemas['Craft']>('PUT', `/crafts/${craft.id}`, {
-            document,
-            revision: craft.revision,
-            measured: Object.keys(measured).length > 0 ? measured : null,
-          }),
+        ? answered(
+            api.POST('/crafts', {
+              body: {
+                document: { ...document, stock: { ...document.stock, craft: name.trim() } },
+                measured: Object.keys(measured).length > 0 ? measured : null,
+              },
+            }),
+          )
+        : answered(
+            api.PUT('/crafts/{craft}', {
+              params: { path: { craft: craft.id } },
+              body: {
+                document,
+                version: craft.version,
+                measured: Object.keys(measured).length > 0 ? measured : null,
+              },
+            }),
+          ),
     onSuccess: async (_, asNew) => {
       for (const key of ['crafts', 'reading', 'sheet']) void client.invalidateQueries({ queryKey: [key] });
       await client.invalidateQueries({ queryKey: ['rigs'] });
       if (!asNew) return;
-      const rigs = await call<Schemas['Rig'][]>('GET', '/rigs');
+      const rigs = await answered(api.GET('/rigs'));
       const made = rigs.find((rig) => rig.craft === name.trim());
       if (made !== undefined) navigate(`/rig?rig=${made.id}&mode=${mode}`);
     },
@@ -141,7 +115,7 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
       const form = new FormData();
       form.append('log', log);
       form.append('mode', mode);
-      return upload<Schemas['StepTest']>(`/crafts/${craft.id}/step-tests`, form, () => {});
+      return upload('/crafts/{craft}/step-tests', form, () => {}, { craft: craft.id });
     },
     onSuccess: (fitted) => {
       setDocument({
@@ -158,112 +132,18 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
   });
   const places = keep.error instanceof Problem ? keep.error.details.errors.map((error) => error.place) : [];
   const bad = (place: string) => places.some((one) => one === place);
-  const stock = document.stock;
-  const number = (
-    label: string,
-    value: number,
-    unit: string,
-    set: (value: number) => Document,
-    place: string,
-    spots = 2,
-  ) => (
+  const number = (label: string, place: string, unit: string, spots = 2) => (
     <NumberInput
       label={label}
-      value={value}
+      value={valueAt(document, place)}
       unit={unit}
       units={units}
       places={spots}
       className="w-full min-h-8"
-      warn={bad(place)}
-      onChange={(next) => setDocument(set(next))}
+      warn={bad(`document.${place}`)}
+      onChange={(next) => setDocument(withValue(document, place, next))}
     />
   );
-  const facts: [string, number, string, (value: number) => Document, string][] = [
-    ['Mass', document.mass_kg, 'kg', (mass_kg) => ({ ...document, mass_kg }), 'document.mass_kg'],
-    [
-      'Width, tip to tip',
-      stock.width_m,
-      'm',
-      (width_m) => ({ ...document, stock: { ...stock, width_m } }),
-      'document.stock.width_m',
-    ],
-    [
-      'Wind it may fly in',
-      stock.wind_limit_mps,
-      'm/s',
-      (wind_limit_mps) => ({ ...document, stock: { ...stock, wind_limit_mps } }),
-      'document.stock.wind_limit_mps',
-    ],
-    [
-      'Share of a gust that reaches it',
-      stock.gust_coupling,
-      '',
-      (gust_coupling) => ({ ...document, stock: { ...stock, gust_coupling } }),
-      'document.stock.gust_coupling',
-    ],
-    [
-      'Battery, hovering',
-      stock.battery_min,
-      'min',
-      (battery_min) => ({ ...document, stock: { ...stock, battery_min } }),
-      'document.stock.battery_min',
-    ],
-    [
-      'Gimbal down to',
-      stock.tilt_range_deg.low,
-      'deg',
-      (low) => ({ ...document, stock: { ...stock, tilt_range_deg: { ...stock.tilt_range_deg, low } } }),
-      'document.stock.tilt_range_deg.low',
-    ],
-    [
-      'Gimbal up to',
-      stock.tilt_range_deg.high,
-      'deg',
-      (high) => ({ ...document, stock: { ...stock, tilt_range_deg: { ...stock.tilt_range_deg, high } } }),
-      'document.stock.tilt_range_deg.high',
-    ],
-    [
-      'Gimbal rate at most',
-      document.gimbal_top_dps,
-      'deg/s',
-      (gimbal_top_dps) => ({ ...document, gimbal_top_dps }),
-      'document.gimbal_top_dps',
-    ],
-    [
-      'Its own number for 1°/s',
-      document.gimbal_units.rate_per_dps,
-      '',
-      (rate_per_dps) => ({ ...document, gimbal_units: { ...document.gimbal_units, rate_per_dps } }),
-      'document.gimbal_units.rate_per_dps',
-    ],
-    [
-      'Its own number for a cushion of 1 s',
-      document.gimbal_units.cushion_per_s,
-      '',
-      (cushion_per_s) => ({ ...document, gimbal_units: { ...document.gimbal_units, cushion_per_s } }),
-      'document.gimbal_units.cushion_per_s',
-    ],
-    [
-      'Sensor width',
-      document.camera.sensor_mm.width,
-      'mm',
-      (width) => ({
-        ...document,
-        camera: { ...document.camera, sensor_mm: { ...document.camera.sensor_mm, width } },
-      }),
-      'document.camera.sensor_mm.width',
-    ],
-    [
-      'Sensor height',
-      document.camera.sensor_mm.height,
-      'mm',
-      (height) => ({
-        ...document,
-        camera: { ...document.camera, sensor_mm: { ...document.camera.sensor_mm, height } },
-      }),
-      'document.camera.sensor_mm.height',
-    ],
-  ];
   const list = (label: string, key: 'focal_mm' | 'frame_rates' | 'apertures') => (
     <Field
       label={label}
@@ -298,24 +178,13 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
               </tr>
             </thead>
             <tbody>
-              {ENVELOPE.map(([place, label, unit, get, put]) => (
+              {ENVELOPE.map(([place, label, unit]) => (
                 <tr key={place} className="border-t border-line">
                   <th scope="row" className="text-left font-normal">
                     {label}
                   </th>
                   {MODES.map((one) => (
-                    <td key={one}>
-                      {number(
-                        `${label}, ${one}`,
-                        get(stock.modes[one]),
-                        unit,
-                        (value) => ({
-                          ...document,
-                          stock: { ...stock, modes: { ...stock.modes, [one]: put(stock.modes[one], value) } },
-                        }),
-                        `document.stock.modes.${one}.${place}`,
-                      )}
-                    </td>
+                    <td key={one}>{number(`${label}, ${one}`, `stock.modes.${one}.${place}`, unit)}</td>
                   ))}
                 </tr>
               ))}
@@ -327,10 +196,10 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
         <Card caption="Airframe, gimbal and camera">
           <div className="px-3 pb-3 grid gap-2">
             <dl className="grid grid-cols-[1fr_7rem] m-0 text-sm items-center">
-              {facts.map(([label, value, unit, set, place]) => (
-                <div key={label} className="contents">
+              {FACTS.map(([place, label, unit]) => (
+                <div key={place} className="contents">
                   <dt>{label}</dt>
-                  <dd className="m-0">{number(label, value, unit, set, place, unit === '' ? 1 : 2)}</dd>
+                  <dd className="m-0">{number(label, place, unit, unit === '' ? 1 : 2)}</dd>
                 </div>
               ))}
             </dl>
@@ -453,7 +322,7 @@ function RigFiles() {
   const navigate = useNavigate();
   const take = useMutation({
     mutationFn: async (file: File) => {
-      let body: unknown;
+      let body: Schemas['RigFile'];
       try {
         body = JSON.parse(await file.text());
       } catch {
@@ -465,7 +334,7 @@ function RigFiles() {
           errors: [],
         });
       }
-      return call<Schemas['RigDetail']>('POST', '/rig-files', body);
+      return answered(api.POST('/rig-files', { body }));
     },
     onSuccess: (rig) => {
       for (const key of ['rigs', 'crafts']) void client.invalidateQueries({ queryKey: [key] });
@@ -495,11 +364,10 @@ export function FirstCraft() {
   const [name, setName] = useState('');
   const begin = useMutation({
     mutationFn: async () => {
-      const document = await call<Document>(
-        'GET',
-        `/crafts/ordinary?name=${encodeURIComponent(name.trim())}`,
+      const document = await answered(
+        api.GET('/crafts/ordinary', { params: { query: { name: name.trim() } } }),
       );
-      return call<Schemas['Craft']>('POST', '/crafts', { document });
+      return answered(api.POST('/crafts', { body: { document } }));
     },
     onSuccess: async () => {
       for (const key of ['crafts', 'rigs']) await client.invalidateQueries({ queryKey: [key] });

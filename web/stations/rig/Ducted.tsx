@@ -3,7 +3,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { call, type Schemas, upload } from '~/api/client';
+import { answered, api, type Schemas, upload } from '~/api/client';
 import { useTakes } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -195,7 +195,7 @@ function Bob({ craft }: { craft: number }) {
   const take = chosen ?? (all[0] === undefined ? undefined : String(all[0].id));
   const bob = useQuery({
     queryKey: ['bob', take],
-    queryFn: () => call<Schemas['BobIndex']>('GET', `/takes/${take}/bob`),
+    queryFn: () => answered(api.GET('/takes/{take}/bob', { params: { path: { take: Number(take) } } })),
     enabled: take !== undefined,
     retry: false,
   });
@@ -244,13 +244,17 @@ function HoverTrials({ onFound }: { onFound: (throttle: number) => void }) {
   const find = useMutation({
     mutationFn: (log: File | null) => {
       if (log === null) {
-        return call<Schemas['HoverPoint']>('POST', '/hover-points', {
-          trials: trials.map((trial) => [trial.throttle / 100, trial.climb]),
-        });
+        return answered(
+          api.POST('/hover-points', {
+            body: {
+              trials: trials.map((trial) => [trial.throttle / 100, trial.climb]),
+            },
+          }),
+        );
       }
       const form = new FormData();
       form.append('log', log);
-      return upload<Schemas['HoverPoint']>('/hover-points', form, () => {});
+      return upload('/hover-points', form, () => {});
     },
     onSuccess: (found) => onFound(found.throttle),
   });

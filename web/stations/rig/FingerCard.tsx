@@ -1,6 +1,6 @@
 // One finger of a rig: its curve to be pulled or typed, its limit and cushion, and what each of them means in the air and in
 // the picture.
-import { memo } from 'react';
+
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { NumberInput } from '~/kit/NumberInput';
@@ -11,7 +11,7 @@ import { type Finger, RATES, type RigDraft, withMode } from './useRigDraft';
 
 type Props = { draft: RigDraft; finger: Schemas['RigFinger']; distance: number };
 
-export const FingerCard = memo(function FingerCard({ draft, finger, distance }: Props) {
+export function FingerCard({ draft, finger, distance }: Props) {
   const { units, user } = useSession();
   const name = finger.finger as Finger;
   const top = shown(finger.top, finger.unit, units);
@@ -172,17 +172,6 @@ export const FingerCard = memo(function FingerCard({ draft, finger, distance }: 
         </details>
       </div>
     </Card>
-  );
-}, asBefore);
-
-/** A card is drawn again where its own finger reads otherwise, or where something was refused: pulling one leaves the other four. */
-function asBefore(last: Props, next: Props): boolean {
-  return (
-    last.draft.problem === next.draft.problem &&
-    last.draft.change === next.draft.change &&
-    last.draft.mode === next.draft.mode &&
-    last.distance === next.distance &&
-    (last.finger === next.finger || JSON.stringify(last.finger) === JSON.stringify(next.finger))
   );
 }
 

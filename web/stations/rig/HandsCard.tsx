@@ -1,6 +1,6 @@
 // How the operator holds the controller, and how fine a hand that makes: a part of every version, since a nudge means nothing
 // without it.
-import { memo } from 'react';
+
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -12,7 +12,7 @@ import type { RigDraft } from './useRigDraft';
 
 type Props = { draft: RigDraft; hands: Schemas['HandsReading'] };
 
-export const HandsCard = memo(function HandsCard({ draft, hands }: Props) {
+export function HandsCard({ draft, hands }: Props) {
   const { units } = useSession();
   const put = (next: Partial<Schemas['RigHands']>) =>
     draft.change((settings) => ({
@@ -75,9 +75,4 @@ export const HandsCard = memo(function HandsCard({ draft, hands }: Props) {
       </div>
     </Card>
   );
-}, asBefore);
-
-/** Drawn again where the hands read otherwise, not while a curve is pulled. */
-function asBefore(last: Props, next: Props): boolean {
-  return last.draft.change === next.draft.change && JSON.stringify(last.hands) === JSON.stringify(next.hands);
 }

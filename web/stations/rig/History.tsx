@@ -1,7 +1,7 @@
 // How a rig became what it is: every version with who, when and why, what it changed, and how scores moved since.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { useRigHistory } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -17,13 +17,18 @@ export function History({ draft }: { draft: RigDraft }) {
   const navigate = useNavigate();
   const back = useMutation({
     mutationFn: async (version: Schemas['RigVersion']) => {
-      const older = await call<Schemas['RigDetail']>('GET', `/rigs/${version.id}`);
-      return call<Schemas['RigDetail']>('POST', `/rigs/${history.data?.[0]?.id}/versions`, {
-        settings: older.settings,
-        focal_mm: older.camera.focal_mm,
-        operator_id: draft.rig.operator_id,
-        reason: `Back to version ${version.version}`,
-      });
+      const older = await answered(api.GET('/rigs/{rig}', { params: { path: { rig: version.id } } }));
+      return answered(
+        api.POST('/rigs/{rig}/versions', {
+          params: { path: { rig: history.data?.[0]?.id ?? draft.rig.id } },
+          body: {
+            settings: older.settings,
+            focal_mm: older.camera.focal_mm,
+            operator_id: draft.rig.operator_id,
+            reason: `Back to version ${version.version}`,
+          },
+        }),
+      );
     },
     onSuccess: (saved) => {
       for (const key of ['rigs', 'shots', 'history']) void client.invalidateQueries({ queryKey: [key] });

@@ -1,6 +1,6 @@
 // The opening view of Rig: a curve card for each finger, what lies around them, and the bar that keeps what was changed.
 import { TriangleAlert } from 'lucide-react';
-import { memo } from 'react';
+
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { NumberInput } from '~/kit/NumberInput';
@@ -42,7 +42,7 @@ export function Numbers({ draft }: { draft: RigDraft }) {
 
 type BrakingProps = { draft: RigDraft; reading: Schemas['RigReading'] };
 
-const Braking = memo(function Braking({ draft, reading }: BrakingProps) {
+function Braking({ draft, reading }: BrakingProps) {
   const { units } = useSession();
   const mode = draft.settings.modes[draft.mode];
   const bad = (end: string) => draft.problem?.details.errors.some((error) => error.place.endsWith(end));
@@ -120,26 +120,5 @@ const Braking = memo(function Braking({ draft, reading }: BrakingProps) {
         </p>
       </div>
     </Card>
-  );
-}, brakesAsBefore);
-
-/** What Braking shows: drawn again where it changed or was refused, not while a curve is pulled. */
-function brakesAsBefore(last: BrakingProps, next: BrakingProps): boolean {
-  const shown = ({ draft, reading }: BrakingProps) => {
-    const { brake_mps2, accelerate_mps2, lag_s } = draft.settings.modes[draft.mode];
-    return JSON.stringify([
-      reading.brake_m,
-      reading.brake_s,
-      reading.camera,
-      brake_mps2,
-      accelerate_mps2,
-      lag_s,
-    ]);
-  };
-  return (
-    last.draft.problem === next.draft.problem &&
-    last.draft.change === next.draft.change &&
-    last.draft.mode === next.draft.mode &&
-    shown(last) === shown(next)
   );
 }

@@ -1,7 +1,7 @@
 // Rig: the settings of a craft, what they do, whether they suit the shots, and how they became what they are. Which rig, which
 // mode and which view stand in the address, so that a trainer can send it.
 import { Download, FileText } from 'lucide-react';
-import { memo } from 'react';
+
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '~/api/client';
 import { useRig, useRigs } from '~/api/queries';
@@ -73,7 +73,7 @@ function Bench({ rig, rigs }: { rig: Schemas['RigDetail']; rigs: Schemas['Rig'][
 type HeadProps = { rig: Schemas['RigDetail']; rigs: Schemas['Rig'][]; view: View; mode: Mode };
 
 /** Which rig, which mode, which view. Not drawn again while a curve is pulled. */
-const Head = memo(function Head({ rig, rigs, view, mode }: HeadProps) {
+function Head({ rig, rigs, view, mode }: HeadProps) {
   const [search, setSearch] = useSearchParams();
   const at = (next: View) => `/rig${next === 'numbers' ? '' : `/${next}`}?rig=${rig.id}&mode=${mode}`;
   const put = (key: string, value: string) => {
@@ -148,4 +148,4 @@ const Head = memo(function Head({ rig, rigs, view, mode }: HeadProps) {
       </div>
     </>
   );
-});
+}

@@ -3,7 +3,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { call, Problem, type Schemas } from '~/api/client';
+import { answered, api, Problem, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Choice } from '~/kit/Choice';
 import { Notice } from '~/kit/Notice';
@@ -31,12 +31,17 @@ export function SaveBar({ draft }: { draft: RigDraft }) {
       : user.id;
   const save = useMutation({
     mutationFn: ({ base, settings }: Saving) =>
-      call<Schemas['RigDetail']>('POST', `/rigs/${base}/versions`, {
-        settings,
-        reason: reason.trim(),
-        focal_mm: draft.focal,
-        operator_id: operator,
-      }),
+      answered(
+        api.POST('/rigs/{rig}/versions', {
+          params: { path: { rig: base } },
+          body: {
+            settings,
+            reason: reason.trim(),
+            focal_mm: draft.focal,
+            operator_id: operator,
+          },
+        }),
+      ),
     onSuccess: (saved) => {
       setReason('');
       for (const key of ['rigs', 'shots', 'shot', 'history', 'me'])
@@ -116,7 +121,9 @@ export function SaveBar({ draft }: { draft: RigDraft }) {
           <Button
             primary
             onClick={async () => {
-              const latest = await call<Schemas['RigDetail']>('GET', `/rigs/${conflict.latest.id}`);
+              const latest = await answered(
+                api.GET('/rigs/{rig}', { params: { path: { rig: conflict.latest.id } } }),
+              );
               save.mutate({
                 base: latest.id,
                 settings: laidOver(latest.settings, draft.settings, conflict.difference.mine),

@@ -1,6 +1,7 @@
 // A finger on two virtual sticks and a wheel: pointer and touch on the pads, keys, or a gamepad. Which pad does what follows the
 // stick mode. A pad springs back when it is let go.
-import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
+import { useHold } from '~/kit/useHold';
 import type { Fingers } from './sheet';
 import { REST } from './sheet';
 
@@ -38,8 +39,7 @@ export function Sticks({ pads, input }: Props) {
     input.current = { ...input.current, ...next };
     setShown(input.current);
   };
-  const latest = useRef(put);
-  latest.current = put;
+  const played = useEffectEvent(put);
 
   useEffect(() => {
     const held = new Map<string, true>();
@@ -49,7 +49,7 @@ export function Sticks({ pads, input }: Props) {
         const [pad, along, sign] = KEYS[key] as (typeof KEYS)[string];
         sum[pad === 'wheel' ? 'tilt' : pads[pad][along]] += sign * KEYED;
       }
-      latest.current(sum);
+      played(sum);
     };
     const onKey = (event: KeyboardEvent) => {
       const key = event.key.toLowerCase();
@@ -84,7 +84,7 @@ export function Sticks({ pads, input }: Props) {
         const wheel = (pad.buttons[7]?.value ?? 0) - (pad.buttons[6]?.value ?? 0);
         const any = Math.max(...[lx, ly, rx, ry, wheel].map(Math.abs)) > 0.03;
         if (any || moved) {
-          latest.current({
+          played({
             [pads.left[0]]: lx,
             [pads.left[1]]: -ly,
             [pads.right[0]]: rx,
@@ -119,21 +119,13 @@ type PadProps = {
 
 function Pad({ name, axes, shown, onMove, keys }: PadProps) {
   const [across, up] = axes;
-  const held = useRef(false);
   const [width, height] = across === null ? [56, 150] : [150, 150];
   const reach = 62;
-  const move = (event: PointerEvent<HTMLDivElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const share = (value: number) => Math.max(-1, Math.min(1, value / reach));
-    const x = share(event.clientX - box.left - box.width / 2);
-    const y = share(box.top + box.height / 2 - event.clientY);
-    onMove(across === null ? { [up]: y } : { [across]: x, [up]: y });
-  };
-  const release = () => {
-    if (!held.current) return;
-    held.current = false;
-    onMove(across === null ? { [up]: 0 } : { [across]: 0, [up]: 0 });
-  };
+  const hold = useHold((held) => {
+    const share = (value: number) => (held.last ? 0 : Math.max(-1, Math.min(1, value / reach)));
+    const y = share(height / 2 - held.y);
+    onMove(across === null ? { [up]: y } : { [across]: share(held.x - width / 2), [up]: y });
+  });
   const x = across === null ? 0 : shown[across];
   return (
     <div className="grid gap-1 justify-items-center">
@@ -143,14 +135,7 @@ function Pad({ name, axes, shown, onMove, keys }: PadProps) {
         data-pad={name}
         className="relative rounded-md border border-line bg-haze cursor-grab touch-none select-none"
         style={{ width, height }}
-        onPointerDown={(event) => {
-          held.current = true;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          move(event);
-        }}
-        onPointerMove={(event) => held.current && move(event)}
-        onPointerUp={release}
-        onPointerCancel={release}
+        {...hold()}
       >
         <svg width={width} height={height} className="absolute inset-0" aria-hidden="true">
           <path

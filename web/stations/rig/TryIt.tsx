@@ -1,8 +1,8 @@
 // Try it: the settings under a finger before anyone flies them. The page steps the response sheet; beside it a second set may be
 // stepped from the same input, live or from a recording, and the flick test lets a finger go and shows how the picture stops.
-import { useQuery } from '@tanstack/react-query';
+import { skipToken, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { call } from '~/api/client';
+import { answered, api } from '~/api/client';
 import { useRigs } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -46,15 +46,28 @@ export function TryIt({ draft }: { draft: RigDraft }) {
   const own = useQuery({
     queryKey: ['sheet', draft.rig.id, draft.mode, settings],
     queryFn: () =>
-      call<Sheet>('POST', `/rigs/${draft.rig.id}/sheet`, { mode: draft.mode, settings: draft.settings }),
+      answered(
+        api.POST('/rigs/{rig}/sheet', {
+          params: { path: { rig: draft.rig.id } },
+          body: { mode: draft.mode, settings: draft.settings },
+        }),
+      ),
     staleTime: 60_000,
   });
   // "12 slow" is a saved rig in one of its modes.
   const [otherRig, otherMode] = other.split(' ') as [string, Mode | undefined];
   const second = useQuery({
     queryKey: ['sheet', Number(otherRig), otherMode, 'saved'],
-    queryFn: () => call<Sheet>('POST', `/rigs/${otherRig}/sheet`, { mode: otherMode }),
-    enabled: other !== 'none',
+    queryFn:
+      otherMode === undefined
+        ? skipToken
+        : () =>
+            answered(
+              api.POST('/rigs/{rig}/sheet', {
+                params: { path: { rig: Number(otherRig) } },
+                body: { mode: otherMode },
+              }),
+            ),
     staleTime: 60_000,
   });
   const sets: Set[] = [];

@@ -297,9 +297,10 @@ describe('a draft of settings', () => {
 
   it('shows both sides where somebody saved first', async () => {
     const conflict: Schemas['RigConflict'] = {
-      type: 'urn:larkspur:problem:changed',
+      type: 'urn:larkspur:problem:saved-first',
       title: 'Somebody saved first',
       status: 409,
+      version: 5,
       detail: 'Ines Calloway saved version 3 of this rig while you worked on it.',
       errors: [],
       latest: {

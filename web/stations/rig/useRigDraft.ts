@@ -1,7 +1,7 @@
 // The settings of a rig as they stand on the page, and what the server says they mean. A pulled curve comes back as the number
 // that the craft would show; what is refused stays on the page with the words for it.
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { call, type Problem, type Schemas } from '~/api/client';
+import { answered, api, type Problem, type Schemas } from '~/api/client';
 import { useLatest } from '~/kit/useLatest';
 
 export type Mode = Schemas['RigDraft']['mode'];
@@ -40,15 +40,17 @@ export function useRigDraft(rig: Schemas['RigDetail'], mode: Mode): RigDraft {
     problem,
     ask,
   } = useLatest(async ({ wish, to }: { wish: Wish; to: Edit }): Promise<Answer> => {
-    const answered = await call<Reading>('POST', `/rigs/${rig.id}/reading`, wish);
+    const reading = await answered(
+      api.POST('/rigs/{rig}/reading', { params: { path: { rig: rig.id } }, body: wish }),
+    );
     // Of a drag the server tells the dragged finger alone; the others read as before.
     const fingers =
       wish.drag === undefined || known.current === null
-        ? answered.fingers
+        ? reading.fingers
         : known.current.fingers.map(
-            (finger) => answered.fingers.find((one) => one.finger === finger.finger) ?? finger,
+            (finger) => reading.fingers.find((one) => one.finger === finger.finger) ?? finger,
           );
-    known.current = { ...answered, fingers };
+    known.current = { ...reading, fingers };
     return { reading: known.current, to };
   }, 'larkspur:rig');
   // The server's numbers are the settings as soon as it has answered the last edit.
@@ -77,28 +79,16 @@ export function useRigDraft(rig: Schemas['RigDetail'], mode: Mode): RigDraft {
     send();
   }, [send]);
 
-  const put = useCallback(
-    (next: Edit) => {
-      latest.current = { edit: next, settings: next.settings };
-      setEdit(next);
-      send();
-    },
-    [send],
-  );
-  const change = useCallback(
-    (step: (now: Settings) => Settings) =>
-      put({ ...latest.current.edit, settings: step(latest.current.settings) }),
-    [put],
-  );
-  const pull = useCallback(
-    (finger: Finger, travel: number, output: number) => send({ drag: { finger, travel, output } }),
-    [send],
-  );
-  const cushion = useCallback(
-    (finger: 'turn' | 'tilt', seconds: number) => send({ cushion: { finger, seconds } }),
-    [send],
-  );
-  const setFocal = useCallback((focal: number) => put({ settings: latest.current.settings, focal }), [put]);
+  const put = (next: Edit) => {
+    latest.current = { edit: next, settings: next.settings };
+    setEdit(next);
+    send();
+  };
+  const change = (step: (now: Settings) => Settings) =>
+    put({ ...latest.current.edit, settings: step(latest.current.settings) });
+  const pull = (finger: Finger, travel: number, output: number) => send({ drag: { finger, travel, output } });
+  const cushion = (finger: 'turn' | 'tilt', seconds: number) => send({ cushion: { finger, seconds } });
+  const setFocal = (focal: number) => put({ settings: latest.current.settings, focal });
 
   return {
     rig,

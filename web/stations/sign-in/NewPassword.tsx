@@ -2,7 +2,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { call } from '~/api/client';
+import { answered, api } from '~/api/client';
 import { Button, buttonLook } from '~/kit/Button';
 import { Field } from '~/kit/Field';
 import { Notice } from '~/kit/Notice';
@@ -12,7 +12,12 @@ export default function NewPassword() {
   const [search] = useSearchParams();
   const [password, setPassword] = useState('');
   const reset = useMutation({
-    mutationFn: () => call<null>('POST', '/password/reset', { token, email: search.get('email'), password }),
+    mutationFn: () =>
+      answered(
+        api.POST('/password/reset', {
+          body: { token: token ?? '', email: search.get('email') ?? '', password },
+        }),
+      ),
   });
   return (
     <main className="min-h-screen grid place-items-center p-5">

@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import { call, Problem, type Schemas } from '~/api/client';
+import { answered, api, Problem } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Field } from '~/kit/Field';
 import { Notice } from '~/kit/Notice';
@@ -15,14 +15,16 @@ export default function SignIn() {
   const navigate = useNavigate();
   const location = useLocation();
   const enter = useMutation({
-    mutationFn: () => call<Schemas['User']>('POST', '/session', { email, password, remember: true }),
+    mutationFn: () => answered(api.POST('/session', { body: { email, password, remember: true } })),
     onSuccess: (user) => {
       client.clear();
       client.setQueryData(['me'], user);
       navigate((location.state as { from?: string } | null)?.from ?? '/', { replace: true });
     },
   });
-  const forgot = useMutation({ mutationFn: () => call<null>('POST', '/password/forgot', { email }) });
+  const forgot = useMutation({
+    mutationFn: () => answered(api.POST('/password/forgot', { body: { email } })),
+  });
   const problem = enter.error instanceof Problem ? enter.error : null;
   return (
     <main className="min-h-screen grid place-items-center p-5">

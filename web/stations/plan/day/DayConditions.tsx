@@ -1,6 +1,6 @@
 // What a day is flown under: its batteries, its wind, and the permissions that are its flier's to fill in.
 import { useMutation } from '@tanstack/react-query';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { useSite } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -93,10 +93,11 @@ export function Weather({ form, day, put }: { form: Form; day: Day; put: Put }) 
   const change = (next: Partial<typeof weather>) =>
     put({ weather: { ...weather, ...next, source: 'typed in', simulated: false } });
   const ask = useMutation({
-    mutationFn: () =>
-      call<Schemas['Weather']>(
-        'GET',
-        `/weather?lat=${home?.lat}&lon=${home?.lon}&at=${day.begins ?? `${day.date}T12:00:00Z`}`,
+    mutationFn: (at: { lat: number; lon: number }) =>
+      answered(
+        api.GET('/weather', {
+          params: { query: { lat: at.lat, lon: at.lon, at: day.begins ?? `${day.date}T12:00:00Z` } },
+        }),
       ),
     onSuccess: (found) =>
       put({
@@ -144,7 +145,7 @@ export function Weather({ form, day, put }: { form: Form; day: Day; put: Put }) 
         {weather.source ?? 'Still air'}
         {weather.simulated && ', simulated'}
       </p>
-      <Button className="mt-2" onClick={() => ask.mutate()} disabled={ask.isPending || !home}>
+      <Button className="mt-2" onClick={() => home && ask.mutate(home)} disabled={ask.isPending || !home}>
         Ask the weather (simulated)
       </Button>
       {ask.error && <Notice error={ask.error} />}

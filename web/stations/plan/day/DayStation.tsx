@@ -1,8 +1,9 @@
-// Day: batteries, light and shots put into an order that fits; what does not fit and why; planned anew at a touch; and taken into the field.
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+// Day: batteries, light and shots put into an order that fits; what does not fit and why; planned anew at a touch; and taken into the
+// field.
+import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { findDays, findShots, findSites, useDays, useShots, useSite, useSites } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -31,8 +32,10 @@ export default function DayStation() {
   const id = params.day === 'new' ? undefined : Number(params.day) || days.data?.[0]?.id;
   const day = useQuery({
     queryKey: ['day', id],
-    queryFn: () => call<Day>('GET', `/days/${id}`),
-    enabled: id !== undefined,
+    queryFn:
+      id === undefined
+        ? skipToken
+        : () => answered(api.GET('/days/{day}', { params: { path: { day: id } } })),
     staleTime: 0,
   });
   if (days.error) throw days.error;
@@ -67,20 +70,24 @@ function NewDay({
   const named = useSite(site).data;
   const keep = useMutation({
     mutationFn: () =>
-      call<Day>('POST', '/days', {
-        title,
-        date,
-        site_id: site,
-        document: {
-          from: '09:00',
-          to: '17:00',
-          batteries: { count: 3, minutes: 20 },
-          weather: null,
-          shots: mine.slice(0, 24).map((shot) => ({ shot_id: shot.id })),
-          filters: [],
-          permission: {},
-        },
-      }),
+      answered(
+        api.POST('/days', {
+          body: {
+            title,
+            date,
+            site_id: site,
+            document: {
+              from: '09:00',
+              to: '17:00',
+              batteries: { count: 3, minutes: 20 },
+              weather: null,
+              shots: mine.slice(0, 24).map((shot) => ({ shot_id: shot.id })),
+              filters: [],
+              permission: {},
+            },
+          },
+        }),
+      ),
     onSuccess: (kept) => {
       client.setQueryData(['day', kept.id], kept);
       void client.invalidateQueries({ queryKey: ['days'] });
@@ -301,7 +308,7 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
         <Permission form={form} day={day} put={put} />
         <Remove
           what="this day"
-          path={`/days/${day.id}`}
+          ask={() => answered(api.DELETE('/days/{day}', { params: { path: { day: day.id } } }))}
           words="Its timetable, ticks and passes go with it. Its shots and their takes stay."
           onRemoved={() => {
             void client.invalidateQueries({ queryKey: ['days'] });

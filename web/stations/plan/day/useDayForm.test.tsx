@@ -2,6 +2,7 @@
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '~/api/client';
+import { serve } from '~/testing/server';
 import { useDayForm } from './useDayForm';
 
 type Day = Schemas['DayDetail'];
@@ -23,13 +24,11 @@ let kept: Day;
 beforeEach(() => {
   sent = [];
   kept = day(1, 'A day');
-  // biome-ignore lint/suspicious/noDocumentCookie: the token that a served page would have
-  document.cookie = 'XSRF-TOKEN=token';
   // A server that takes a change only from whoever saw the latest version.
-  vi.stubGlobal('fetch', async (_: string, options: { method: string; body: string | null }) => {
-    const body = options.body ? JSON.parse(options.body) : null;
-    sent.push({ method: options.method, body });
-    if (options.method === 'PUT') {
+  serve(({ method, body: given }) => {
+    const body = given as Sent['body'] & { version: number };
+    sent.push({ method, body });
+    if (method === 'PUT') {
       if (body.version !== kept.version) {
         const problem = { type: '', title: '', status: 409, detail: 'Somebody saved first.', errors: [] };
         return new Response(JSON.stringify(problem), { status: 409 });

@@ -1,7 +1,7 @@
 // The form of a day that is kept: saved and planned anew with every change, one request at a time. Where somebody else has saved first,
 // what was changed here is put into theirs.
-import { useCallback, useRef, useState } from 'react';
-import { call, Problem, type Schemas } from '~/api/client';
+import { useRef, useState } from 'react';
+import { answered, api, Problem, type Schemas } from '~/api/client';
 import { useLatest } from '~/kit/useLatest';
 
 type Day = Schemas['DayDetail'];
@@ -33,10 +33,16 @@ export function useDayForm(first: Day): {
   const open = useRef<Step[]>([]);
   const { value, problem, busy, ask } = useLatest(async (_: number): Promise<Day> => {
     const sent = open.current.length;
-    const save = () => call<Day>('PUT', `/days/${first.id}`, { ...latest.current, version: version.current });
+    const save = () =>
+      answered(
+        api.PUT('/days/{day}', {
+          params: { path: { day: first.id } },
+          body: { ...latest.current, version: version.current },
+        }),
+      );
     const day = await save().catch(async (error: unknown) => {
       if (!(error instanceof Problem && error.status === 409)) throw error;
-      const theirs = await call<Day>('GET', `/days/${first.id}`);
+      const theirs = await answered(api.GET('/days/{day}', { params: { path: { day: first.id } } }));
       version.current = theirs.version;
       latest.current = open.current.reduce((now, step) => step(now), formOf(theirs));
       setForm(latest.current);
@@ -47,19 +53,13 @@ export function useDayForm(first: Day): {
     open.current = open.current.slice(sent);
     return day;
   }, 'larkspur:day');
-  const change = useCallback(
-    (step: Step) => {
-      latest.current = step(latest.current);
-      open.current = [...open.current, step];
-      setForm(latest.current);
-      ask(open.current.length);
-    },
-    [ask],
-  );
-  const put = useCallback(
-    (document: Partial<Form['document']>) =>
-      change((now) => ({ ...now, document: { ...now.document, ...document } })),
-    [change],
-  );
+  const change = (step: Step) => {
+    latest.current = step(latest.current);
+    open.current = [...open.current, step];
+    setForm(latest.current);
+    ask(open.current.length);
+  };
+  const put = (document: Partial<Form['document']>) =>
+    change((now) => ({ ...now, document: { ...now.document, ...document } }));
   return { form, day: value ?? first, problem, busy, merged, change, put };
 }

@@ -1,6 +1,7 @@
 // A device that keeps nothing (storage full, or private): what is entered is said to be at risk, and goes to the server all the same.
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { serve } from '~/testing/server';
 
 const failing = () => Promise.reject(new DOMException('full', 'QuotaExceededError'));
 vi.mock('./fieldStore', async (original) => ({
@@ -22,13 +23,11 @@ let entered: string[];
 beforeEach(() => {
   reachable = true;
   entered = [];
-  // biome-ignore lint/suspicious/noDocumentCookie: the token that a served page would have
-  document.cookie = 'XSRF-TOKEN=token';
-  vi.stubGlobal('fetch', async (path: string, options: { body: string | null }) => {
+  serve(({ path, body }) => {
     if (!reachable) throw new TypeError('no network');
     if (path.endsWith('/me')) return new Response('{"id":2,"name":"Ines","units":"metric"}');
     if (path.endsWith('/entries')) {
-      entered.push(...JSON.parse(options.body ?? '{}').entries.map((one: { item: string }) => one.item));
+      entered.push(...(body as { entries: { item: string }[] }).entries.map((one) => one.item));
       return new Response(JSON.stringify(log));
     }
     return new Response(JSON.stringify({ id: 4, log, title: 'A day' }));

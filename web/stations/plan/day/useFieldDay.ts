@@ -1,7 +1,7 @@
 // A day that is open in the field: from the network where there is one, else from the device; entries go onto the device first and to the
 // server when it can be reached.
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { call, Problem, type Schemas } from '~/api/client';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { answered, api, Problem } from '~/api/client';
 import {
   type Day,
   device,
@@ -41,9 +41,11 @@ export function useFieldDay(id: number): FieldState {
   const [atRisk, setAtRisk] = useState(0);
   const sending = useRef(false);
   const who = useRef(person);
-  who.current = person;
   const reached = useRef(false);
-  reached.current = state === 'ok';
+  useLayoutEffect(() => {
+    who.current = person;
+    reached.current = state === 'ok';
+  }, [person, state]);
 
   const told = useCallback((error: unknown): FieldState['state'] => {
     if (!(error instanceof Problem)) throw error;
@@ -62,9 +64,14 @@ export function useFieldDay(id: number): FieldState {
           .filter((entry) => entry.author === who.current?.id)
           .slice(0, 200);
         if (mine.length === 0) break;
-        const log = await call<Schemas['FieldLog']>('POST', `/days/${id}/entries`, {
-          entries: mine.map(({ day: _, author: __, ...entry }) => entry),
-        });
+        const log = await answered(
+          api.POST('/days/{day}/entries', {
+            params: { path: { day: id } },
+            body: {
+              entries: mine.map(({ day: _, author: __, ...entry }) => entry),
+            },
+          }),
+        );
         const cleared = await sent(mine).then(
           () => true,
           () => false,
@@ -93,11 +100,11 @@ export function useFieldDay(id: number): FieldState {
     let alive = true;
     const fetchDay = async () => {
       try {
-        const me = await call<Schemas['User']>('GET', '/me');
+        const me = await answered(api.GET('/me'));
         const person = { id: me.id, name: me.name, units: me.units };
         await keepPerson(person).catch(() => {});
         who.current = person;
-        const fresh = await call<Day>('GET', `/days/${id}`);
+        const fresh = await answered(api.GET('/days/{day}', { params: { path: { day: id } } }));
         await keepDay(fresh).catch(() => {});
         if (!alive) return;
         setPerson(person);

@@ -1,7 +1,7 @@
 // Exposure: shutter by frame rate, filter by the light, one white balance for the whole shot, and how the histogram is read.
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -30,15 +30,16 @@ export function ExposureCard({ rigId, home, time }: Props) {
   const put = (change: Partial<Schemas['ExposureWanted']>) => setWish({ ...wish, ...change });
   const answer = useQuery({
     queryKey: ['exposure', wish],
-    queryFn: () => call<Schemas['Exposure']>('POST', '/exposures', wish),
+    queryFn: () => answered(api.POST('/exposures', { body: wish })),
     placeholderData: keepPreviousData,
     retry: false,
   });
   const meter = useMutation({
     mutationFn: () =>
-      call<Schemas['MeterReading']>(
-        'GET',
-        `/light-meter?lat=${home.lat}&lon=${home.lon}&at=${encodeURIComponent(new Date(1000 * time).toISOString())}`,
+      answered(
+        api.GET('/light-meter', {
+          params: { query: { lat: home.lat, lon: home.lon, at: new Date(1000 * time).toISOString() } },
+        }),
       ),
     onSuccess: (read) => put({ meter_ev: read.ev }),
   });

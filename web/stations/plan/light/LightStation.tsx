@@ -1,8 +1,8 @@
 // Light: the sun's day at the site, where its light falls on the shot, when the wanted light holds, and what the camera is set to.
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, skipToken, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { call, type Schemas } from '~/api/client';
+import { answered, api, type Schemas } from '~/api/client';
 import { findShots, useShot, useShots, useSite, useSites } from '~/api/queries';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
@@ -52,19 +52,22 @@ function Light({ site, shot, shots }: Props) {
   const light = useQuery({
     queryKey: ['light', site.id, site.version, shot?.id, shot?.updated_at, date],
     queryFn: () =>
-      call<Schemas['LightDay']>('POST', '/light', {
-        ...(shot ? draftOf(shot) : {}),
-        site_id: site.id,
-        date,
-        light: shot?.brief.light ?? null,
-      }),
+      answered(
+        api.POST('/light', {
+          body: {
+            ...(shot ? draftOf(shot) : {}),
+            site_id: site.id,
+            date,
+            light: shot?.brief.light ?? null,
+          },
+        }),
+      ),
     placeholderData: keepPreviousData,
     retry: false,
   });
   const plan = useQuery({
     queryKey: ['plan', shot?.id, shot?.updated_at],
-    queryFn: () => call<Schemas['Plan']>('POST', '/plans', shot ? draftOf(shot) : {}),
-    enabled: shot !== null,
+    queryFn: shot ? () => answered(api.POST('/plans', { body: draftOf(shot) })) : skipToken,
   });
   const day = light.data?.day;
   const time = chosen ?? (day ? Date.parse(day.noon) / 1000 : 0);

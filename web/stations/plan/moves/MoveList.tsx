@@ -1,5 +1,5 @@
 // The list of moves, sorted as one looks for them: by what they do to the picture, by how many axes they play, or by level.
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -29,20 +29,7 @@ export function MoveList({ moves, chosen, onChoose }: Props) {
     if (row.top < seen.top || row.bottom > seen.bottom)
       list.scrollTop += row.top - seen.top - seen.height / 3;
   }, [chosen, sorting]);
-  const groups = useMemo(() => {
-    const wanted = looking.trim().toLowerCase();
-    const found = new Map<number | string, { words: string; moves: Schemas['Move'][] }>();
-    for (const move of moves) {
-      if (wanted !== '' && !`${move.name} ${move.does} ${move.id}`.toLowerCase().includes(wanted)) continue;
-      const [key, words] = heading[sorting](move);
-      const group = found.get(key) ?? { words, moves: [] };
-      group.moves.push(move);
-      found.set(key, group);
-    }
-    const all = [...found.entries()];
-    if (sorting !== 'picture') all.sort(([a], [b]) => Number(a) - Number(b));
-    return all.map(([, group]) => group);
-  }, [moves, sorting, looking]);
+  const groups = grouped(moves, sorting, looking);
   return (
     <Card className="p-3 grid gap-2 content-start grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] min-h-0 max-h-72 lg:max-h-none">
       <Choice
@@ -86,4 +73,20 @@ export function MoveList({ moves, chosen, onChoose }: Props) {
       </nav>
     </Card>
   );
+}
+
+/** The moves that are looked for, in groups. */
+function grouped(moves: Schemas['Move'][], sorting: Sorting, looking: string) {
+  const wanted = looking.trim().toLowerCase();
+  const found = new Map<number | string, { words: string; moves: Schemas['Move'][] }>();
+  for (const move of moves) {
+    if (wanted !== '' && !`${move.name} ${move.does} ${move.id}`.toLowerCase().includes(wanted)) continue;
+    const [key, words] = heading[sorting](move);
+    const group = found.get(key) ?? { words, moves: [] };
+    group.moves.push(move);
+    found.set(key, group);
+  }
+  const all = [...found.entries()];
+  if (sorting !== 'picture') all.sort(([a], [b]) => Number(a) - Number(b));
+  return all.map(([, group]) => group);
 }

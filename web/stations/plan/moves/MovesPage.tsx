@@ -1,7 +1,7 @@
 // Moves: the library as a practitioner thinks of it. One move at a time: what it does to the picture, seen from above and
 // from the side as it flies, its thumb sheet and its pictures, and beside it the same move with a fault put in.
 import { BookOpen, Pause, Play } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '~/api/client';
 import { useLesson, useMoves, useRigs } from '~/api/queries';
@@ -122,26 +122,22 @@ function Shown({ lesson, stale }: { lesson: Schemas['Lesson']; stale: boolean })
     () => plan.phases.onset_s,
     !prefersStill(),
   );
-  useKeys(useMemo(() => ({ space: () => setPlaying((now) => !now) }), [setPlaying]));
-  const planned = useMemo(() => ({ t: plan.samples.t, fingers: plan.fingers }), [plan]);
-  const fingers = useMemo(() => ({ t: flown.samples.t, fingers: flown.fingers }), [flown]);
-  const hold = useMemo<[number, number]>(() => [plan.phases.hold_from_s, plan.phases.hold_to_s], [plan]);
-  const pins = useMemo(
-    () =>
-      wrong
-        ? [
-            {
-              t: flown.from_s,
-              stave: null,
-              kind: 'fault' as const,
-              severity: 'clear',
-              label: 'Here the fault was put in',
-              key: 'slip',
-            },
-          ]
-        : [],
-    [flown, wrong],
-  );
+  useKeys({ space: () => setPlaying((now) => !now) });
+  const planned = { t: plan.samples.t, fingers: plan.fingers };
+  const fingers = { t: flown.samples.t, fingers: flown.fingers };
+  const hold: [number, number] = [plan.phases.hold_from_s, plan.phases.hold_to_s];
+  const pins = wrong
+    ? [
+        {
+          t: flown.from_s,
+          stave: null,
+          kind: 'fault' as const,
+          severity: 'clear',
+          label: 'Here the fault was put in',
+          key: 'slip',
+        },
+      ]
+    : [];
   return (
     <div
       className="grid gap-3 min-w-0 min-h-0 lg:overflow-y-auto lg:grid-rows-[minmax(230px,1fr)_auto_minmax(270px,1.2fr)]"

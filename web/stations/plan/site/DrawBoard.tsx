@@ -1,20 +1,14 @@
 // The drawing board: the site from above, to scale, with one tool in hand. Places snap to corners and to the grid; what is chosen shows its
 // size while it is dragged and is nudged with the arrow keys.
-import {
-  type KeyboardEvent,
-  type PointerEvent,
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-} from 'react';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { useSize } from '~/kit/useSize';
+import { BoardButtons } from '~/pictures/BoardButtons';
 import { coverOf } from '~/pictures/footprint';
 import { around, placeLabels } from '~/pictures/labels';
 import { Mesh } from '~/pictures/Mesh';
 import { SiteThings } from '~/pictures/SiteThings';
-import { linear, roundUp, through } from '~/pictures/scale';
+import { roundUp, type Scale, through } from '~/pictures/scale';
+import { type Press, useBoard, type View } from '~/pictures/useBoard';
 import { type Units, withUnit } from '~/units';
 import {
   type Chosen,
@@ -25,8 +19,11 @@ import {
   made,
   moved,
   type Place,
+  pointsOf,
+  sizeOf,
   snapped,
   spotsOf,
+  type Thing,
   type Tool,
   thingAt,
 } from './drawing';
@@ -42,7 +39,7 @@ type Props = {
   onDrag: (next: Drawing) => void;
   /** The hand lets go: one step to be undone. */
   onDone: (next: Drawing) => void;
-  onMade: (list: { list: Chosen['list']; item: unknown }) => void;
+  onMade: (list: { list: Chosen['list']; item: Thing }) => void;
   /** Take-off is put here. */
   onTakeOff: (place: Place) => void;
 };
@@ -55,121 +52,89 @@ const MOST_LABELS = 30;
 /** How near a corner draws a place to it, px. */
 const REACH = 11;
 
-type Drag = { from: Place; start: Drawing; corner: number | null } | { pan: [number, number]; centre: Place };
+type Drag = { of: Chosen; from: Place; start: Drawing; corner: number | null };
 
 export function DrawBoard(props: Props) {
   const { drawing, chosen, tool, snap, units, onChoose, onDrag, onDone, onMade, onTakeOff } = props;
   const [ref, { width, height }] = useSize<HTMLDivElement>();
-  const [view, setView] = useState<{ centre: Place; span: number } | null>(null);
   const [places, setPlaces] = useState<Place[]>([]);
   const [hover, setHover] = useState<Place | null>(null);
   const drag = useRef<Drag | null>(null);
   const [dragging, setDragging] = useState(false);
 
-  const fitted = useMemo(() => shownWhole(drawing), [drawing]);
-  // The first look shows all; after that the view is the hand's.
-  const first = useRef(fitted);
-  const { centre, span } = view ?? first.current;
-  const { x, y } = useMemo(() => {
-    const per = Math.max(0.02, Math.min(width, height) / span);
-    return {
-      x: linear(centre[0], centre[0] + 1, width / 2, width / 2 + per),
-      y: linear(centre[1], centre[1] + 1, height / 2, height / 2 - per),
-    };
-  }, [centre, span, width, height]);
-  const per = x.perUnit;
-  const step = roundUp(56 / Math.max(0.02, per));
+  /** A place as it is drawn: at a corner near by, or on the grid. */
+  const placeOf = (raw: Place, near: number, except: Chosen | null = null): Place =>
+    snap ? snapped(raw, corners(drawing, except), near, GRID) : raw;
 
-  const placeOf = useCallback(
-    (event: { clientX: number; clientY: number }, except: Chosen | null = null): Place => {
-      const box = ref.current?.getBoundingClientRect();
-      const raw: Place = [
-        x.invert(event.clientX - (box?.left ?? 0)),
-        y.invert(event.clientY - (box?.top ?? 0)),
-      ];
-      return snap ? snapped(raw, corners(drawing, except), REACH / per, GRID) : raw;
-    },
-    [drawing, snap, x, y, per, ref],
-  );
-
-  const finish = useCallback(
-    (all: Place[]) => {
-      if (tool === 'take-off') return onTakeOff(all[0] ?? [0, 0]);
-      const thing = made(tool, all);
-      setPlaces([]);
-      if (thing !== null) onMade(thing);
-    },
-    [tool, onMade, onTakeOff],
-  );
+  const finish = (all: Place[]) => {
+    if (tool === 'take-off') return onTakeOff(all[0] ?? [0, 0]);
+    const thing = made(tool, all);
+    setPlaces([]);
+    if (thing !== null) onMade(thing);
+  };
   // biome-ignore lint/correctness/useExhaustiveDependencies: places begun with one tool are not for another
   useEffect(() => setPlaces([]), [tool]);
 
-  const press = (event: PointerEvent<SVGSVGElement>) => {
-    if (event.button !== 0) return;
-    (event.currentTarget as SVGSVGElement).focus();
+  /** One more place of the thing that is being drawn. */
+  const putPlace = (place: Place, near: number) => {
+    const least = LEAST[tool];
+    if (least === undefined) return finish([place]);
+    const [start] = places;
+    const back = start && Math.hypot(start[0] - place[0], start[1] - place[1]) < near;
+    if (back && places.length >= least) return finish(places);
+    setPlaces([...places, place]);
+  };
+
+  /** With a tool in hand a tap puts a place and a drag moves the board; without one a thing is chosen and dragged. */
+  const pressed = (press: Press): boolean => {
+    const near = REACH / press.per;
+    if (press.tap || press.first) press.target.closest('svg')?.focus();
     if (tool !== 'choose') {
-      const place = placeOf(event);
-      const least = LEAST[tool];
-      if (least === undefined) return finish([place]);
-      const [start] = places;
-      if (
-        start &&
-        places.length >= least &&
-        Math.hypot(start[0] - place[0], start[1] - place[1]) * per < REACH
-      ) {
-        return finish(places);
-      }
-      setPlaces([...places, place]);
-      return;
+      if (press.tap) putPlace(placeOf(press.place, near), near);
+      return false;
     }
-    const target = event.target as SVGElement;
-    const corner = target.dataset.corner;
-    const found = corner !== undefined && chosen ? chosen : chosenOf(drawing, target);
-    event.currentTarget.setPointerCapture(event.pointerId);
-    if (found === null) {
-      onChoose(null);
-      drag.current = { pan: [event.clientX, event.clientY], centre };
-    } else {
+    const target = press.target as SVGElement;
+    if (press.tap) {
+      if (target.dataset.corner === undefined) onChoose(chosenOf(drawing, target));
+      return true;
+    }
+    if (press.first) {
+      const corner = target.dataset.corner;
+      const found = corner !== undefined && chosen ? chosen : chosenOf(drawing, target);
       onChoose(found);
-      drag.current = {
-        from: placeOf(event, found),
+      drag.current = found && {
+        of: found,
+        from: placeOf(press.start, near, found),
         start: drawing,
         corner: corner === undefined ? null : Number(corner),
       };
+      setDragging(found !== null);
+      return found !== null;
     }
-    setDragging(true);
-  };
-
-  const move = (event: PointerEvent<SVGSVGElement>) => {
-    if (tool !== 'choose') setHover(placeOf(event));
     const now = drag.current;
-    if (now === null) return;
-    if ('pan' in now) {
-      setView({
-        span,
-        centre: [
-          now.centre[0] - (event.clientX - now.pan[0]) / per,
-          now.centre[1] + (event.clientY - now.pan[1]) / per,
-        ],
-      });
-      return;
+    if (now === null) return false;
+    if (press.last) {
+      onDone(drawing);
+      drag.current = null;
+      setDragging(false);
+      return true;
     }
-    if (chosen === null) return;
-    const to = placeOf(event, chosen);
+    const to = placeOf(press.place, near, now.of);
     onDrag(
       now.corner === null
-        ? moved(now.start, chosen, to[0] - now.from[0], to[1] - now.from[1])
-        : cornerMoved(now.start, chosen, now.corner, to),
+        ? moved(now.start, now.of, to[0] - now.from[0], to[1] - now.from[1])
+        : cornerMoved(now.start, now.of, now.corner, to),
     );
+    return true;
   };
 
-  const release = () => {
-    if (drag.current !== null && !('pan' in drag.current)) onDone(drawing);
-    drag.current = null;
-    setDragging(false);
-  };
-
-  const zoom = (times: number) => setView({ centre, span: Math.max(4, Math.min(4000, span * times)) });
+  // The first look shows all; after that the view is the hand's.
+  const [first] = useState(() => shownWhole(drawing));
+  const fitted: View = { ...first, per: Math.max(0.02, Math.min(width, height) / first.span) };
+  const board = useBoard(fitted, { width, height }, pressed);
+  const { x, y } = board;
+  const per = x.perUnit;
+  const step = roundUp(56 / Math.max(0.02, per));
 
   const keys = (event: KeyboardEvent) => {
     const far = event.shiftKey ? 5 : GRID;
@@ -182,7 +147,7 @@ export function DrawBoard(props: Props) {
     } else if (event.key === 'Enter' && tool !== 'choose') {
       event.preventDefault();
       const least = LEAST[tool];
-      const [e, n] = centre;
+      const [e, n] = [x.invert(width / 2), y.invert(height / 2)];
       if (least === undefined) finish([[Math.round(e), Math.round(n)]]);
       else if (places.length >= least) finish(places);
       else
@@ -202,48 +167,18 @@ export function DrawBoard(props: Props) {
     } else if (event.key === 'Escape') {
       setPlaces([]);
       onChoose(null);
-    } else if (event.key === '+') zoom(0.8);
-    else if (event.key === '-') zoom(1.25);
+    } else if (event.key === '+') board.nearer();
+    else if (event.key === '-') board.farther();
   };
 
-  const labels = useMemo(() => {
-    const at = (e: number, n: number, half = 7) => around(x(e), y(n), half);
-    const named = [
-      ...drawing.document.solids.map((solid) => ({
-        text: `${solid.name}, ${withUnit(solid.height_m, 'm', units)}`,
-        of: coverOf(solid, x, y, { left: 0, top: 0, right: width, bottom: height }),
-        tall: solid.height_m,
-      })),
-      ...(drawing.document.areas ?? []).map((area) => ({
-        text: area.name,
-        of: at(area.points[0]?.[0] ?? 0, area.points[0]?.[1] ?? 0),
-        tall: 0,
-      })),
-      ...(drawing.document.observers ?? []).map((one) => ({
-        text: one.name,
-        of: at(one.east_m, one.north_m),
-        tall: 0,
-      })),
-    ]
-      .filter(({ of }) => of.right > 0 && of.left < width && of.bottom > 0 && of.top < height)
-      .sort((a, b) => b.tall - a.tall)
-      .slice(0, MOST_LABELS);
-    return placeLabels(
-      named,
-      [
-        ...named.map(({ of }) => of),
-        ...spotsOf(drawing).map((spot) => ({ ...at(spot.east_m, spot.north_m), right: x(spot.east_m) + 48 })),
-        { ...at(0, 0, 9), right: x(0) + 62 },
-        { left: 0, top: height - 36, right: 130, bottom: height },
-      ],
-      width,
-      height,
-    );
-  }, [drawing, units, x, y, width, height]);
+  const labels = labelsOn(drawing, units, x, y, { width, height });
   const thing = chosen ? thingAt(drawing, chosen) : undefined;
-  const points = (thing?.points as number[][] | undefined) ?? null;
+  const points = pointsOf(thing) ?? null;
+  const size = thing ? sizeOf(thing) : null;
   const chosenId =
-    chosen && (chosen.list === 'solids' || chosen.list === 'areas') ? String(thing?.id ?? '') : null;
+    chosen && (chosen.list === 'solids' || chosen.list === 'areas') && thing && 'id' in thing
+      ? thing.id
+      : null;
   const bar = roundUp(70 / Math.max(0.02, per));
   const growing = hover && places.length > 0 ? [...places, hover] : places;
   return (
@@ -256,13 +191,16 @@ export function DrawBoard(props: Props) {
         role="application"
         aria-label={`Drawing board of ${drawing.name}. Arrow keys move what is chosen, Enter puts the tool’s thing in the middle.`}
         className={`block text-ink touch-none ${tool === 'choose' ? '' : 'cursor-crosshair'}`}
-        onPointerDown={press}
-        onPointerMove={move}
-        onPointerUp={release}
-        onPointerCancel={release}
+        {...board.bind()}
+        onPointerMoveCapture={(event) => {
+          if (tool === 'choose') return;
+          const box = event.currentTarget.getBoundingClientRect();
+          setHover(
+            placeOf([x.invert(event.clientX - box.left), y.invert(event.clientY - box.top)], REACH / per),
+          );
+        }}
         onPointerLeave={() => setHover(null)}
         onDoubleClick={() => places.length >= (LEAST[tool] ?? 99) && finish(places)}
-        onWheel={(event) => zoom(event.deltaY > 0 ? 1.12 : 0.89)}
         onKeyDown={keys}
       >
         <Mesh
@@ -355,24 +293,22 @@ export function DrawBoard(props: Props) {
             )}
           </g>
         ))}
-        {dragging && thing && points === null && typeof thing.east_m === 'number' && (
+        {dragging && thing && points === null && 'east_m' in thing && (
           <g pointerEvents="none">
             <path
-              d={`M${x(0)} ${y(0)}L${x(Number(thing.east_m))} ${y(Number(thing.north_m))}`}
+              d={`M${x(0)} ${y(0)}L${x(thing.east_m)} ${y(thing.north_m)}`}
               stroke="var(--larkspur)"
               strokeDasharray="3 3"
             />
             <text
               className="halo"
-              x={x(Number(thing.east_m)) + 12}
-              y={y(Number(thing.north_m)) + 22}
+              x={x(thing.east_m) + 12}
+              y={y(thing.north_m) + 22}
               fontSize={12}
               fill="var(--larkspur)"
             >
-              {withUnit(Number(thing.east_m), 'm', units)} east, {withUnit(Number(thing.north_m), 'm', units)}{' '}
-              north
-              {typeof thing.width_m === 'number' &&
-                `, ${withUnit(thing.width_m, 'm', units)} × ${withUnit(Number(thing.length_m), 'm', units)}`}
+              {withUnit(thing.east_m, 'm', units)} east, {withUnit(thing.north_m, 'm', units)} north
+              {size && `, ${withUnit(size[0], 'm', units)} × ${withUnit(size[1], 'm', units)}`}
             </text>
           </g>
         )}
@@ -406,23 +342,7 @@ export function DrawBoard(props: Props) {
           </text>
         </g>
       </svg>
-      <div className="absolute right-2 bottom-2 flex gap-1">
-        {[
-          { name: 'Nearer', sign: '+', go: () => zoom(0.8) },
-          { name: 'Farther', sign: '−', go: () => zoom(1.25) },
-          { name: 'All of it', sign: 'All', go: () => setView(fitted) },
-        ].map((one) => (
-          <button
-            key={one.name}
-            type="button"
-            aria-label={one.name}
-            className="min-w-11 min-h-11 rounded-md border border-line bg-card cursor-pointer"
-            onClick={one.go}
-          >
-            {one.sign}
-          </button>
-        ))}
-      </div>
+      <BoardButtons board={board} />
       {places.length > 0 && (
         <p className="absolute left-2 top-2 m-0 px-2 py-1 bg-card border border-line rounded-md text-sm">
           Press the first corner again, or Enter, to close it. Escape drops it.
@@ -458,14 +378,56 @@ function Length({ a, b, x, y, units }: LengthProps) {
   );
 }
 
-function shownWhole(drawing: Drawing): { centre: Place; span: number } {
+/** Names of what can be seen, the tallest first, where nothing else stands. */
+function labelsOn(
+  drawing: Drawing,
+  units: Units,
+  x: Scale,
+  y: Scale,
+  { width, height }: { width: number; height: number },
+) {
+  const at = (e: number, n: number, half = 7) => around(x(e), y(n), half);
+  const named = [
+    ...drawing.document.solids.map((solid) => ({
+      text: `${solid.name}, ${withUnit(solid.height_m, 'm', units)}`,
+      of: coverOf(solid, x, y, { left: 0, top: 0, right: width, bottom: height }),
+      tall: solid.height_m,
+    })),
+    ...(drawing.document.areas ?? []).map((area) => ({
+      text: area.name,
+      of: at(area.points[0]?.[0] ?? 0, area.points[0]?.[1] ?? 0),
+      tall: 0,
+    })),
+    ...(drawing.document.observers ?? []).map((one) => ({
+      text: one.name,
+      of: at(one.east_m, one.north_m),
+      tall: 0,
+    })),
+  ]
+    .filter(({ of }) => of.right > 0 && of.left < width && of.bottom > 0 && of.top < height)
+    .sort((a, b) => b.tall - a.tall)
+    .slice(0, MOST_LABELS);
+  return placeLabels(
+    named,
+    [
+      ...named.map(({ of }) => of),
+      ...spotsOf(drawing).map((spot) => ({ ...at(spot.east_m, spot.north_m), right: x(spot.east_m) + 48 })),
+      { ...at(0, 0, 9), right: x(0) + 62 },
+      { left: 0, top: height - 36, right: 130, bottom: height },
+    ],
+    width,
+    height,
+  );
+}
+
+function shownWhole(drawing: Drawing): { east: number; north: number; span: number } {
   // Water and boundaries reach far beyond what is filmed: the first look is at what stands.
   const places = corners({ ...drawing, document: { ...drawing.document, areas: [] } }, null);
   const east = places.map((p) => p[0]);
   const north = places.map((p) => p[1]);
   const [e0, e1] = [Math.min(-20, ...east), Math.max(20, ...east)];
   const [n0, n1] = [Math.min(-20, ...north), Math.max(20, ...north)];
-  return { centre: [(e0 + e1) / 2, (n0 + n1) / 2], span: 1.15 * Math.max(e1 - e0, n1 - n0) };
+  return { east: (e0 + e1) / 2, north: (n0 + n1) / 2, span: 1.15 * Math.max(e1 - e0, n1 - n0) };
 }
 
 /** What was pressed: things of the site carry their id, spots and subjects their list. */

@@ -16,7 +16,7 @@ export function ImportPlaces({ siteId, drawing, onDone }: Props) {
       const form = new FormData();
       form.set('file', chosen);
       if (siteId !== null) form.set('site_id', String(siteId));
-      return upload<Schemas['SiteImport']>('/site-imports', form, () => {});
+      return upload('/site-imports', form, () => {});
     },
   });
   const found = look.data;

@@ -1,7 +1,7 @@
 // What holds for the whole site: where it lies, its limits, how the ground lies, and which way it is drawn.
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, type Schemas } from '~/api/client';
+import { answered, api } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Field } from '~/kit/Field';
@@ -25,10 +25,14 @@ export function SiteLimits({ drawing, onDone }: Props) {
     onDone({ ...drawing, document: { ...document, ...change } });
   const heights = useMutation({
     mutationFn: () =>
-      call<Schemas['Heights']>('POST', '/ground-heights', {
-        home: { lat: document.home.lat, lon: document.home.lon },
-        reach_m: 160,
-      }),
+      answered(
+        api.POST('/ground-heights', {
+          body: {
+            home: { lat: document.home.lat, lon: document.home.lon },
+            reach_m: 160,
+          },
+        }),
+      ),
     onSuccess: (found) => put({ ground: { spots: found.spots, simulated: found.simulated } }),
   });
   const profile = (points: number[][]) => put({ ground: { ...document.ground, profile: points } });

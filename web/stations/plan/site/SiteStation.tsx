@@ -1,10 +1,10 @@
-// Site: the place itself, drawn or imported, from above and from the side at once. Every change is read by the server, which says what can't
-// be and offers the nearest that can; steps are undone and done again; nothing is kept until it is saved.
+// Site: the place itself, drawn or imported, from above and from the side at once. Every change is read by the server, which says what
+// can't be and offers the nearest that can; steps are undone and done again; nothing is kept until it is saved.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { call, Problem, type Schemas } from '~/api/client';
+import { answered, api, Problem, type Schemas } from '~/api/client';
 import { findSites, useSite, useSites } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -30,6 +30,7 @@ import {
   removed,
   seenFrom,
   spotsOf,
+  type Thing,
   type Tool,
   undone,
 } from './drawing';
@@ -78,45 +79,43 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   const [theirs, setTheirs] = useState<Schemas['Site'] | null>(null);
   const drawing = held ?? history.now;
 
-  const step = useCallback((next: Drawing) => {
+  const step = (next: Drawing) => {
     setHeld(null);
     setHistory((now) => done(now, next));
-  }, []);
-  const undo = useCallback(() => {
+  };
+  const undo = () => {
     setChosen(null);
     setHistory(undone);
-  }, []);
-  const redo = useCallback(() => {
+  };
+  const redo = () => {
     setChosen(null);
     setHistory(redone);
-  }, []);
-  const choose = useCallback((next: Chosen | null) => setChosen(next), []);
-  const make = useCallback(
-    ({ list, item }: { list: Chosen['list']; item: unknown }) => {
-      const next = added(history.now, list, item);
-      step(next.drawing);
-      setChosen(next.chosen);
-      setTool('choose');
-    },
-    [history.now, step],
-  );
+  };
+  const choose = (next: Chosen | null) => setChosen(next);
+  const make = ({ list, item }: { list: Chosen['list']; item: Thing }) => {
+    const next = added(history.now, list, item);
+    step(next.drawing);
+    setChosen(next.chosen);
+    setTool('choose');
+  };
 
-  const takeOff = useCallback(
-    async ([east_m, north_m]: [number, number]) => {
-      setTool('choose');
-      setChosen(null);
-      const now = history.now;
-      const read = await call<Schemas['SiteReading']>('POST', '/site-readings', {
-        ...now.document,
-        take_off: { east_m, north_m },
-      });
-      if (read.home) step(seenFrom(now, read.home, [east_m, north_m], read.take_off_up_m));
-    },
-    [history.now, step],
-  );
+  const takeOff = async ([east_m, north_m]: [number, number]) => {
+    setTool('choose');
+    setChosen(null);
+    const now = history.now;
+    const read = await answered(
+      api.POST('/site-readings', {
+        body: {
+          ...now.document,
+          take_off: { east_m, north_m },
+        },
+      }),
+    );
+    if (read.home) step(seenFrom(now, read.home, [east_m, north_m], read.take_off_up_m));
+  };
 
   const reading = useLatest(
-    (now: Drawing) => call<Schemas['SiteReading']>('POST', '/site-readings', now.document),
+    (now: Drawing) => answered(api.POST('/site-readings', { body: now.document })),
     'larkspur:site',
   );
   const { ask } = reading;
@@ -124,29 +123,31 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   const fault = reading.value?.fault ?? null;
   const lies = reading.value?.ground ?? NO_GROUND;
 
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    const target = event.target as HTMLElement;
+    if (target.closest('input, textarea, [role="dialog"], [role="listbox"]')) return;
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+      event.preventDefault();
+      if (event.shiftKey) redo();
+      else undo();
+    } else if (event.key === 'Delete' && chosen) {
+      setChosen(null);
+      step(removed(history.now, chosen));
+    }
+  });
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (target.closest('input, textarea, [role="dialog"], [role="listbox"]')) return;
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
-        event.preventDefault();
-        if (event.shiftKey) redo();
-        else undo();
-      } else if (event.key === 'Delete' && chosen) {
-        setChosen(null);
-        step(removed(history.now, chosen));
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [undo, redo, chosen, history.now, step]);
+    const listen = (event: KeyboardEvent) => onKey(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
 
   const save = useMutation({
-    mutationFn: (over: number | null) =>
-      call<Schemas['Site']>(site === null ? 'POST' : 'PUT', site === null ? '/sites' : `/sites/${site.id}`, {
-        ...history.now,
-        version: over ?? site?.version ?? 0,
-      }),
+    mutationFn: (over: number | null) => {
+      const body = { ...history.now, version: over ?? site?.version ?? 0 };
+      return site === null
+        ? answered(api.POST('/sites', { body }))
+        : answered(api.PUT('/sites/{site}', { params: { path: { site: site.id } }, body }));
+    },
     onSuccess: (kept) => {
       setTheirs(null);
       client.setQueryData(['site', kept.id], kept);
@@ -170,7 +171,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
         ),
       );
   };
-  const list = useMemo(() => thingsOf(drawing), [drawing]);
+  const list = thingsOf(drawing);
   const dirty = history.past.length > 0;
 
   return (
@@ -321,7 +322,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
         {site && (
           <Remove
             what="this site"
-            path={`/sites/${site.id}`}
+            ask={() => answered(api.DELETE('/sites/{site}', { params: { path: { site: site.id } } }))}
             words="What was drawn here goes with it. A site stays as long as a shot is planned or a day is flown at it."
             onRemoved={() => {
               client.removeQueries({ queryKey: ['site', site.id] });

@@ -1,13 +1,12 @@
 // What is chosen on the board, in numbers: name, job, size, height. Which numbers depends on what it is.
 import { Trash2 } from 'lucide-react';
-import type { Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Field } from '~/kit/Field';
 import { NumberRow } from '~/kit/NumberRow';
 import { useSession } from '~/shell/session';
-import { type Chosen, changed, cornerAdded, type Drawing, removed, thingAt } from './drawing';
+import { type Chosen, changed, cornerAdded, type Drawing, pointsOf, removed, thingAt } from './drawing';
 
 type Props = {
   drawing: Drawing;
@@ -36,25 +35,26 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
   const thing = thingAt(drawing, chosen);
   if (thing === undefined) return null;
   const put = (change: Record<string, unknown>) => onDone(changed(drawing, chosen, change));
-  const kind = String(thing.shape ?? thing.kind ?? chosen.list);
+  const kind = 'shape' in thing ? thing.shape : 'kind' in thing ? thing.kind : chosen.list;
+  const numbers = thing as Partial<Record<string, number>>;
   const number = (id: string, label: string, unit = 'm', places = 1) =>
-    typeof thing[id] === 'number' || id === 'sag_m' || id === 'clear_m' ? (
+    typeof numbers[id] === 'number' || id === 'sag_m' || id === 'clear_m' ? (
       <NumberRow
         key={id}
         label={label}
-        value={Number(thing[id] ?? 0)}
+        value={numbers[id] ?? 0}
         unit={unit}
         units={units}
         places={places}
         onChange={(value) => put({ [id]: value })}
       />
     ) : null;
-  const solid = chosen.list === 'solids';
-  const points = thing.points as number[][] | undefined;
+  const solid = 'shape' in thing ? thing : null;
+  const points = pointsOf(thing);
   return (
     <Card className="p-3 grid gap-2" label="What is chosen">
       <div className="flex justify-between items-center gap-2">
-        <h2>{String(thing.name ?? 'Spot height')}</h2>
+        <h2>{'name' in thing ? thing.name : 'Spot height'}</h2>
         <button
           type="button"
           aria-label="Take it off the site"
@@ -71,7 +71,7 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
       {'name' in thing && (
         <Field
           label="Name"
-          value={String(thing.name)}
+          value={thing.name}
           maxLength={60}
           onChange={(event) => put({ name: event.target.value })}
         />
@@ -79,7 +79,7 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
       {solid && kind !== 'wire' && (
         <Choice
           label="It is"
-          value={thing.role === 'subject' ? 'subject' : 'obstacle'}
+          value={solid.role}
           onChange={(role) => put({ role })}
           options={[
             { value: 'obstacle', label: 'In the way' },
@@ -90,7 +90,7 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
       {solid && kind !== 'wire' && (
         <Choice
           label="It moves by itself"
-          value={thing.moves === true ? 'yes' : 'no'}
+          value={solid.moves === true ? 'yes' : 'no'}
           onChange={(value) => put({ moves: value === 'yes' })}
           options={[
             { value: 'no', label: 'No' },
@@ -115,7 +115,7 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
       {kind === 'boundary' && (
         <Choice
           label="Its ends"
-          value={(thing as Schemas['Area']).closed === true ? 'closed' : 'open'}
+          value={'closed' in thing && thing.closed === true ? 'closed' : 'open'}
           onChange={(value) => put({ closed: value === 'closed' })}
           options={[
             { value: 'open', label: 'Open line' },

@@ -13,6 +13,7 @@ import {
   LEAST,
   made,
   moved,
+  pointsOf,
   redone,
   removed,
   snapped,
@@ -54,15 +55,15 @@ describe('a drawing', () => {
 
   it('moves a thing with all of its places, and a corner alone', () => {
     const { drawing, chosen } = put(EMPTY, 'wire', [0, 0], [20, 5]);
-    expect(thingAt(moved(drawing, chosen, 2.5, -1), chosen)?.points).toEqual([
+    expect(pointsOf(thingAt(moved(drawing, chosen, 2.5, -1), chosen))).toEqual([
       [2.5, -1],
       [22.5, 4],
     ]);
-    expect(thingAt(cornerMoved(drawing, chosen, 1, [30, 6]), chosen)?.points).toEqual([
+    expect(pointsOf(thingAt(cornerMoved(drawing, chosen, 1, [30, 6]), chosen))).toEqual([
       [0, 0],
       [30, 6],
     ]);
-    expect(thingAt(cornerAdded(drawing, chosen, 0), chosen)?.points).toEqual([
+    expect(pointsOf(thingAt(cornerAdded(drawing, chosen, 0), chosen))).toEqual([
       [0, 0],
       [10, 2.5],
       [20, 5],

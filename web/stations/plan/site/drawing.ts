@@ -4,7 +4,17 @@ import type { Schemas } from '~/api/client';
 
 export type Drawing = Schemas['SiteForm'];
 
+/** Whatever can stand on a site: at a place, or along several. */
+export type Thing =
+  | Schemas['Solid']
+  | Schemas['Area']
+  | Schemas['Observer']
+  | Schemas['SiteSubject']
+  | Schemas['Spot'];
+
 export type List = 'solids' | 'areas' | 'observers' | 'subjects' | 'spots';
+
+const LISTS: List[] = ['solids', 'areas', 'observers', 'subjects', 'spots'];
 
 export type Chosen = { list: List; index: number };
 
@@ -60,13 +70,13 @@ export function redone({ past, now, future }: History): History {
 
 export const spotsOf = (drawing: Drawing) => drawing.document.ground?.spots ?? [];
 
-function listOf(drawing: Drawing, list: List): unknown[] {
+function listOf(drawing: Drawing, list: List): Thing[] {
   if (list === 'subjects') return drawing.subjects;
   if (list === 'spots') return spotsOf(drawing);
   return drawing.document[list] ?? [];
 }
 
-function withList(drawing: Drawing, list: List, items: unknown[]): Drawing {
+function withList(drawing: Drawing, list: List, items: Thing[]): Drawing {
   if (list === 'subjects') return { ...drawing, subjects: items as Drawing['subjects'] };
   if (list === 'spots') {
     const { ground: _, ...rest } = drawing.document;
@@ -82,15 +92,41 @@ function withList(drawing: Drawing, list: List, items: unknown[]): Drawing {
 const simulatedOf = (drawing: Drawing) =>
   drawing.document.ground?.simulated === true ? { simulated: true } : {};
 
-export function thingAt(drawing: Drawing, { list, index }: Chosen): Record<string, unknown> | undefined {
-  return listOf(drawing, list)[index] as Record<string, unknown> | undefined;
+export function thingAt(drawing: Drawing, { list, index }: Chosen): Thing | undefined {
+  return listOf(drawing, list)[index];
 }
 
-export function changed(drawing: Drawing, { list, index }: Chosen, change: Record<string, unknown>): Drawing {
-  const items = listOf(drawing, list).map((item, k) =>
-    k === index ? { ...(item as Record<string, unknown>), ...change } : item,
+/** The corners of a thing that has several places. */
+export const pointsOf = (thing: Thing | undefined): number[][] | undefined =>
+  thing !== undefined && 'points' in thing ? thing.points : undefined;
+
+/** How wide and how long a thing is, where it has a size. */
+export const sizeOf = (thing: Thing): [number, number] | null =>
+  'shape' in thing ? [thing.width_m, thing.length_m] : null;
+
+/** One thing exchanged for what it becomes. */
+function become(drawing: Drawing, { list, index }: Chosen, step: (thing: Thing) => Thing): Drawing {
+  return withList(
+    drawing,
+    list,
+    listOf(drawing, list).map((thing, k) => (k === index ? step(thing) : thing)),
   );
-  return withList(drawing, list, items);
+}
+
+/** Every thing of a drawing exchanged for what it becomes. */
+const everyThing = (drawing: Drawing, step: (thing: Thing) => Thing): Drawing =>
+  LISTS.reduce((now, list) => withList(now, list, listOf(now, list).map(step)), drawing);
+
+/** A thing with all of its places somewhere else. */
+function placed(thing: Thing, to: (east: number, north: number) => Place): Thing {
+  const next = { ...thing };
+  if ('east_m' in next) [next.east_m, next.north_m] = to(next.east_m, next.north_m);
+  if ('points' in next && next.points) next.points = next.points.map(([e = 0, n = 0]) => to(e, n));
+  return next;
+}
+
+export function changed(drawing: Drawing, chosen: Chosen, change: Record<string, unknown>): Drawing {
+  return become(drawing, chosen, (thing) => ({ ...thing, ...change }) as Thing);
 }
 
 export function removed(drawing: Drawing, { list, index }: Chosen): Drawing {
@@ -101,7 +137,7 @@ export function removed(drawing: Drawing, { list, index }: Chosen): Drawing {
   );
 }
 
-export function added(drawing: Drawing, list: List, item: unknown): { drawing: Drawing; chosen: Chosen } {
+export function added(drawing: Drawing, list: List, item: Thing): { drawing: Drawing; chosen: Chosen } {
   const items = listOf(drawing, list);
   return { drawing: withList(drawing, list, [...items, item]), chosen: { list, index: items.length } };
 }
@@ -109,21 +145,12 @@ export function added(drawing: Drawing, list: List, item: unknown): { drawing: D
 const tidy = (value: number) => Math.round(value * 100) / 100;
 
 /** A thing moved over the ground, all of its places with it. */
-export function moved(drawing: Drawing, chosen: Chosen, east: number, north: number): Drawing {
-  const thing = thingAt(drawing, chosen);
-  if (thing === undefined) return drawing;
-  const change: Record<string, unknown> = {};
-  if (typeof thing.east_m === 'number') change.east_m = tidy(thing.east_m + east);
-  if (typeof thing.north_m === 'number') change.north_m = tidy(thing.north_m + north);
-  if (Array.isArray(thing.points)) {
-    change.points = (thing.points as number[][]).map(([e = 0, n = 0]) => [tidy(e + east), tidy(n + north)]);
-  }
-  return changed(drawing, chosen, change);
-}
+export const moved = (drawing: Drawing, chosen: Chosen, east: number, north: number): Drawing =>
+  become(drawing, chosen, (thing) => placed(thing, (e, n) => [tidy(e + east), tidy(n + north)]));
 
 /** One corner of a thing moved to a place. */
 export function cornerMoved(drawing: Drawing, chosen: Chosen, corner: number, to: Place): Drawing {
-  const points = thingAt(drawing, chosen)?.points as number[][] | undefined;
+  const points = pointsOf(thingAt(drawing, chosen));
   return points === undefined
     ? drawing
     : changed(drawing, chosen, { points: points.map((p, k) => (k === corner ? to.map(tidy) : p)) });
@@ -131,7 +158,7 @@ export function cornerMoved(drawing: Drawing, chosen: Chosen, corner: number, to
 
 /** A corner put in after another, or taken out where enough are left. */
 export function cornerAdded(drawing: Drawing, chosen: Chosen, after: number): Drawing {
-  const points = thingAt(drawing, chosen)?.points as number[][] | undefined;
+  const points = pointsOf(thingAt(drawing, chosen));
   if (points === undefined) return drawing;
   const a = points[after] ?? [0, 0];
   const b = points[(after + 1) % points.length] ?? [0, 0];
@@ -141,43 +168,20 @@ export function cornerAdded(drawing: Drawing, chosen: Chosen, after: number): Dr
   });
 }
 
+const bearing = (degrees: number) => ((degrees % 360) + 360) % 360;
+
 /** The whole drawing turned about take-off: one that was paced out by compass, or along a wall. */
 export function turned(drawing: Drawing, degrees: number): Drawing {
   const [sin, cos] = [Math.sin((degrees * Math.PI) / 180), Math.cos((degrees * Math.PI) / 180)];
   const turn = (e: number, n: number): Place => [tidy(e * cos + n * sin), tidy(-e * sin + n * cos)];
-  const each = <T>(items: T[] | undefined): T[] =>
-    (items ?? []).map((item) => {
-      const next = { ...item } as Record<string, unknown>;
-      if (typeof next.east_m === 'number' && typeof next.north_m === 'number')
-        [next.east_m, next.north_m] = turn(next.east_m, next.north_m);
-      if (Array.isArray(next.points))
-        next.points = (next.points as number[][]).map(([e = 0, n = 0]) => turn(e, n));
-      if (typeof next.heading_deg === 'number')
-        next.heading_deg = (((next.heading_deg + degrees) % 360) + 360) % 360;
-      return next as T;
-    });
-  const { document } = drawing;
-  return {
-    ...drawing,
-    subjects: each(drawing.subjects),
-    document: {
-      ...document,
-      solids: each(document.solids),
-      areas: each(document.areas),
-      observers: each(document.observers),
-      ...(document.ground?.spots
-        ? { ground: { ...document.ground, spots: each(document.ground.spots) } }
-        : {}),
-      ...(document.ground?.profile
-        ? {
-            ground: {
-              ...document.ground,
-              bearing_deg: ((((document.ground.bearing_deg ?? 0) + degrees) % 360) + 360) % 360,
-            },
-          }
-        : {}),
-    },
-  };
+  const next = everyThing(drawing, (thing) => {
+    const there = placed(thing, turn);
+    return 'heading_deg' in there ? { ...there, heading_deg: bearing(there.heading_deg + degrees) } : there;
+  });
+  const { ground } = next.document;
+  if (!ground?.profile) return next;
+  const bearing_deg = bearing((ground.bearing_deg ?? 0) + degrees);
+  return { ...next, document: { ...next.document, ground: { ...ground, bearing_deg } } };
 }
 
 /** Everything where it is on earth, seen from a take-off point that was put elsewhere on the drawing. */
@@ -187,53 +191,28 @@ export function seenFrom(
   [east, north]: Place,
   up: number,
 ): Drawing {
-  const shift = <T>(items: T[] | undefined, levels: string[]): T[] =>
-    (items ?? []).map((item) => {
-      const next = { ...item } as Record<string, unknown>;
-      if (typeof next.east_m === 'number') next.east_m = tidy(next.east_m - east);
-      if (typeof next.north_m === 'number') next.north_m = tidy(next.north_m - north);
-      for (const level of levels)
-        if (typeof next[level] === 'number') next[level] = tidy((next[level] as number) - up);
-      if (Array.isArray(next.points))
-        next.points = (next.points as number[][]).map(([e = 0, n = 0]) => [tidy(e - east), tidy(n - north)]);
-      return next as T;
-    });
-  const { document } = drawing;
-  return {
-    ...drawing,
-    subjects: shift(drawing.subjects, ['up_m', 'base_m']),
-    document: {
-      ...document,
-      home,
-      solids: shift(document.solids, ['base_m']),
-      areas: shift(document.areas, []),
-      observers: shift(document.observers, []),
-      ...(document.ground?.spots
-        ? {
-            ground: {
-              ...document.ground,
-              // The old take-off was a known height too.
-              spots: [
-                ...shift(document.ground.spots, ['up_m']),
-                { east_m: tidy(-east), north_m: tidy(-north), up_m: tidy(-up) },
-              ],
-            },
-          }
-        : {}),
-    },
-  };
+  const next = everyThing(drawing, (thing) => {
+    const there = placed(thing, (e, n) => [tidy(e - east), tidy(n - north)]);
+    if ('base_m' in there) there.base_m = tidy(there.base_m - up);
+    if ('up_m' in there) there.up_m = tidy(there.up_m - up);
+    return there;
+  });
+  const spots = spotsOf(next);
+  const seen = { ...next, document: { ...next.document, home } };
+  if (spots.length === 0) return seen;
+  // The old take-off was a known height too.
+  return withList(seen, 'spots', [...spots, { east_m: tidy(-east), north_m: tidy(-north), up_m: tidy(-up) }]);
 }
 
 /** Every place that another can snap to. */
 export function corners(drawing: Drawing, except: Chosen | null): Place[] {
   const out: Place[] = [[0, 0]];
   for (const list of ['solids', 'areas', 'observers', 'subjects'] as const) {
-    listOf(drawing, list).forEach((item, index) => {
+    listOf(drawing, list).forEach((thing, index) => {
       if (except?.list === list && except.index === index) return;
-      const thing = item as { east_m?: number; north_m?: number; points?: number[][] };
-      if (thing.points) for (const [e = 0, n = 0] of thing.points) out.push([e, n]);
-      else if (thing.east_m !== undefined && thing.north_m !== undefined)
-        out.push([thing.east_m, thing.north_m]);
+      const points = pointsOf(thing);
+      if (points) for (const [e = 0, n = 0] of points) out.push([e, n]);
+      else if ('east_m' in thing) out.push([thing.east_m, thing.north_m]);
     });
   }
   return out;
@@ -254,9 +233,9 @@ let counter = 0;
 const newId = (kind: string) => `${kind}-${Date.now().toString(36)}${(counter++).toString(36)}`;
 
 /** What a tool makes of the places that it was given. */
-export function made(tool: Tool, places: Place[]): { list: List; item: unknown } | null {
+export function made(tool: Tool, places: Place[]): { list: List; item: Thing } | null {
   const [east, north] = places[0] ?? [0, 0];
-  const solid = { id: newId(tool), role: 'obstacle', base_m: 0, heading_deg: 0 };
+  const solid = { id: newId(tool), role: 'obstacle' as const, base_m: 0, heading_deg: 0 };
   const at = { east_m: tidy(east), north_m: tidy(north) };
   const points = places.map((place) => place.map(tidy));
   const spread = {
