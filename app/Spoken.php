@@ -18,7 +18,9 @@ final class Spoken
     public static function to(?StickMode $sticks = null): Speaker
     {
         $user = Auth::user();
-        $reader = $user instanceof User ? new Reader($user->units === Reader::FEET ? Reader::FEET : Reader::METRIC, StickMode::from($user->stick_mode)) : new Reader;
+        $reader = $user instanceof User
+            ? new Reader($user->units === Reader::FEET ? Reader::FEET : Reader::METRIC, StickMode::from($user->stick_mode))
+            : new Reader;
 
         return new Speaker($sticks === null ? $reader : $reader->withSticks($sticks), app(PhraseBook::class));
     }

@@ -33,8 +33,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
-        $exceptions->render(static fn (Throwable $error, Request $request) => $request->is('api/*') ? Problem::from($error)->response() : null);
-        $exceptions->dontReport([Larkspur\Refusal::class, App\Actions\RigChanged::class]);
+        $exceptions->render(
+            static fn (Throwable $error, Request $request) => $request->is('api/*') ? Problem::from($error)->response() : null,
+        );
+        $exceptions->dontReport([Larkspur\Refusal::class, App\Actions\SavedFirst::class]);
     })
     ->create();
 

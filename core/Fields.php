@@ -42,7 +42,9 @@ final readonly class Fields
             throw new Refusal(Fact::of('fields.must-number'), $this->place($name), $this->range($least, $most, $unit));
         }
         if ($value < $least || $value > $most) {
-            throw new Refusal(Fact::of('fields.out-range', value: self::written((float) $value)), $this->place($name), $this->range($least, $most, $unit));
+            throw new Refusal(
+                Fact::of('fields.out-range', value: self::written((float) $value)), $this->place($name), $this->range($least, $most, $unit),
+            );
         }
 
         return (float) $value;
@@ -66,7 +68,9 @@ final readonly class Fields
 
     public function text(string $name): string
     {
-        return $this->textOrNull($name) ?? throw new Refusal(Fact::of('fields.text-missing'), $this->place($name), Fact::of('fields.text-quotes'));
+        return $this->textOrNull($name) ?? throw new Refusal(
+            Fact::of('fields.text-missing'), $this->place($name), Fact::of('fields.text-quotes'),
+        );
     }
 
     /**
@@ -76,7 +80,10 @@ final readonly class Fields
     {
         $value = $this->textOrNull($name);
         if ($value !== null && ! in_array($value, $choices, true)) {
-            throw new Refusal(Fact::of('fields.not-known', value: $value), $this->place($name), Fact::of('fields.one-of', choices: implode(', ', $choices)));
+            throw new Refusal(
+                Fact::of('fields.not-known', value: $value), $this->place($name),
+                Fact::of('fields.one-of', choices: implode(', ', $choices)),
+            );
         }
 
         return $value;
@@ -125,7 +132,12 @@ final readonly class Fields
         $pairs = [];
         foreach ($value as $index => $pair) {
             [$a, $b] = is_array($pair) && count($pair) === 2 && array_is_list($pair) ? $pair : [null, null];
-            if ((! is_int($a) && ! is_float($a)) || (! is_int($b) && ! is_float($b)) || ! is_finite((float) $a) || ! is_finite((float) $b)) {
+            if (
+                (! is_int($a) && ! is_float($a))
+                || (! is_int($b) && ! is_float($b))
+                || ! is_finite((float) $a)
+                || ! is_finite((float) $b)
+            ) {
                 throw new Refusal(Fact::of('fields.must-pair-numbers'), $this->place($name).'.'.$index, Fact::of('fields.number-number'));
             }
             $pairs[] = [(float) $a, (float) $b];
@@ -185,7 +197,9 @@ final readonly class Fields
             $least === -INF && $most === INF => Fact::of('fields.a-number', unit: $unit === '' ? '' : ' '.$unit),
             $most === INF => Fact::of('fields.number-more', least: self::written($least), unit: $unit === '' ? '' : ' '.$unit),
             $least === -INF => Fact::of('fields.number-less', most: self::written($most), unit: $unit === '' ? '' : ' '.$unit),
-            default => Fact::of('fields.a-number-from-to', least: self::written($least), most: self::written($most), unit: $unit === '' ? '' : ' '.$unit),
+            default => Fact::of(
+                'fields.a-number-from-to', least: self::written($least), most: self::written($most), unit: $unit === '' ? '' : ' '.$unit,
+            ),
         };
     }
 }

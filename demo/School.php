@@ -70,8 +70,10 @@ final readonly class School
             $craft = Craft::query()->create(['school_id' => $school->id, 'name' => $rig['craft'], 'document' => Rigs::crafts()[$name]]);
             $focal = $craft->sheet()->camera->focals[0];
             $rigs[$name] = Rig::query()->create([
-                'school_id' => $school->id, 'craft_id' => $craft->id, 'author_id' => $ines->id, 'craft' => $rig['craft'], 'reason' => 'As it left the box',
-                'document' => $craft->sheet()->stock->toArray(), 'camera' => [...$craft->sheet()->camera->lens($focal)->toArray(), 'focal_mm' => $focal],
+                'school_id' => $school->id, 'craft_id' => $craft->id, 'author_id' => $ines->id, 'craft' => $rig['craft'],
+                'reason' => 'As it left the box',
+                'document' => $craft->sheet()->stock->toArray(),
+                'camera' => [...$craft->sheet()->camera->lens($focal)->toArray(), 'focal_mm' => $focal],
             ]);
             $rigs[$name]->forceFill(['created_at' => Carbon::now()->subDays(60)])->save();
         }
@@ -85,7 +87,9 @@ final readonly class School
         foreach ($this->flights() as $i => [$daysAgo, $shot, $habits, $wind]) {
             while ($changes !== [] && $changes[0][0] > $daysAgo) {
                 [$day, $who, $of, $reason, $settings, $by] = array_shift($changes);
-                $this->change($people[$who], $rigs[$of], $settings, $reason, $by === 'ines' ? $ines : $people[$by], Carbon::now()->subDays($day));
+                $this->change(
+                    $people[$who], $rigs[$of], $settings, $reason, $by === 'ines' ? $ines : $people[$by], Carbon::now()->subDays($day),
+                );
             }
             // Shots are flown with whatever version their operator flies that day.
             $shots[$shot]->refresh()->load(['site', 'rig', 'operator.school']);
@@ -104,33 +108,100 @@ final readonly class School
     private function shots(): array
     {
         return [
-            'tobias-right' => ['tobias', 0, 'stones', 'lapwing', 'standard', 'Seven stones, clockwise', ['radius_m' => 21.5, 'height_m' => 8, 'arc_deg' => 145, 'pace_mps' => 2.4, 'direction' => 'clockwise', 'start_bearing_deg' => 205]],
-            'tobias-left' => ['tobias', 0, 'stones', 'lapwing', 'standard', 'Seven stones, the other way', ['radius_m' => 21.5, 'height_m' => 8, 'arc_deg' => 145, 'pace_mps' => 2.4, 'direction' => 'counterclockwise', 'start_bearing_deg' => 350]],
-            'mairi-arch' => ['mairi', 3, 'arch', 'curlew', 'standard', 'Round the sea arch', ['radius_m' => 46, 'height_m' => 31, 'arc_deg' => 110, 'pace_mps' => 3.4, 'direction' => 'clockwise', 'start_bearing_deg' => 160]],
-            'mairi-mill' => ['mairi', 2, 'mill', 'curlew', 'slow', 'Tide mill at slack water', ['radius_m' => 33, 'height_m' => 13, 'arc_deg' => 95, 'pace_mps' => 1.9, 'direction' => 'counterclockwise', 'start_bearing_deg' => 120]],
-            'mairi-wren' => ['mairi', 1, 'kiln', 'wren', 'standard', 'Close round the kiln, ducted', ['radius_m' => 8.5, 'height_m' => 3.5, 'arc_deg' => 130, 'pace_mps' => 1.1, 'direction' => 'clockwise', 'start_bearing_deg' => 140]],
-            'juno-kiln' => ['juno', 1, 'kiln', 'lapwing', 'standard', 'Half round the kiln', ['radius_m' => 17, 'height_m' => 9.5, 'arc_deg' => 165, 'pace_mps' => 1.9, 'direction' => 'counterclockwise', 'start_bearing_deg' => 290]],
-            'juno-stones' => ['juno', 0, 'stones', 'lapwing', 'slow', 'Stones, close and slow', ['radius_m' => 15.5, 'height_m' => 6, 'arc_deg' => 120, 'pace_mps' => 1.3, 'direction' => 'clockwise', 'start_bearing_deg' => 230]],
-            'anselm-mill' => ['anselm', 2, 'mill', 'lapwing', 'fast', 'Mill, wide and quick', ['radius_m' => 39, 'height_m' => 17, 'arc_deg' => 120, 'pace_mps' => 4.1, 'direction' => 'clockwise', 'start_bearing_deg' => 100]],
-            'anselm-kiln' => ['anselm', 1, 'kiln', 'lapwing', 'standard', 'Kiln from the water', ['radius_m' => 19, 'height_m' => 10, 'arc_deg' => 130, 'pace_mps' => 2.2, 'direction' => 'counterclockwise', 'start_bearing_deg' => 240]],
+            'tobias-right' => [
+                'tobias', 0, 'stones', 'lapwing', 'standard', 'Seven stones, clockwise',
+                [
+                    'radius_m' => 21.5, 'height_m' => 8, 'arc_deg' => 145, 'pace_mps' => 2.4, 'direction' => 'clockwise',
+                    'start_bearing_deg' => 205,
+                ],
+            ],
+            'tobias-left' => [
+                'tobias', 0, 'stones', 'lapwing', 'standard', 'Seven stones, the other way',
+                [
+                    'radius_m' => 21.5, 'height_m' => 8, 'arc_deg' => 145, 'pace_mps' => 2.4, 'direction' => 'counterclockwise',
+                    'start_bearing_deg' => 350,
+                ],
+            ],
+            'mairi-arch' => [
+                'mairi', 3, 'arch', 'curlew', 'standard', 'Round the sea arch',
+                [
+                    'radius_m' => 46, 'height_m' => 31, 'arc_deg' => 110, 'pace_mps' => 3.4, 'direction' => 'clockwise',
+                    'start_bearing_deg' => 160,
+                ],
+            ],
+            'mairi-mill' => [
+                'mairi', 2, 'mill', 'curlew', 'slow', 'Tide mill at slack water',
+                [
+                    'radius_m' => 33, 'height_m' => 13, 'arc_deg' => 95, 'pace_mps' => 1.9, 'direction' => 'counterclockwise',
+                    'start_bearing_deg' => 120,
+                ],
+            ],
+            'mairi-wren' => [
+                'mairi', 1, 'kiln', 'wren', 'standard', 'Close round the kiln, ducted',
+                [
+                    'radius_m' => 8.5, 'height_m' => 3.5, 'arc_deg' => 130, 'pace_mps' => 1.1, 'direction' => 'clockwise',
+                    'start_bearing_deg' => 140,
+                ],
+            ],
+            'juno-kiln' => [
+                'juno', 1, 'kiln', 'lapwing', 'standard', 'Half round the kiln',
+                [
+                    'radius_m' => 17, 'height_m' => 9.5, 'arc_deg' => 165, 'pace_mps' => 1.9, 'direction' => 'counterclockwise',
+                    'start_bearing_deg' => 290,
+                ],
+            ],
+            'juno-stones' => [
+                'juno', 0, 'stones', 'lapwing', 'slow', 'Stones, close and slow',
+                [
+                    'radius_m' => 15.5, 'height_m' => 6, 'arc_deg' => 120, 'pace_mps' => 1.3, 'direction' => 'clockwise',
+                    'start_bearing_deg' => 230,
+                ],
+            ],
+            'anselm-mill' => [
+                'anselm', 2, 'mill', 'lapwing', 'fast', 'Mill, wide and quick',
+                [
+                    'radius_m' => 39, 'height_m' => 17, 'arc_deg' => 120, 'pace_mps' => 4.1, 'direction' => 'clockwise',
+                    'start_bearing_deg' => 100,
+                ],
+            ],
+            'anselm-kiln' => [
+                'anselm', 1, 'kiln', 'lapwing', 'standard', 'Kiln from the water',
+                [
+                    'radius_m' => 19, 'height_m' => 10, 'arc_deg' => 130, 'pace_mps' => 2.2, 'direction' => 'counterclockwise',
+                    'start_bearing_deg' => 240,
+                ],
+            ],
         ];
     }
 
     /**
      * Who set a craft up otherwise, when and why, oldest first.
      *
-     * @return list<array{int, string, string, string, array<string, mixed>, string}> days ago, whose, craft, reason, what of the settings, by whom
+     * @return list<array{int, string, string, string, array<string, mixed>, string}> days ago, whose, craft, reason, what of the
+     *     settings, by whom
      */
     private function changes(): array
     {
-        $hands = static fn (int $mode, string $grip, float $length): array => ['hands' => ['stick_mode' => $mode, 'wheel_up' => 'push', 'grip' => $grip, 'stick_mm' => $length]];
+        $hands = static fn (int $mode, string $grip, float $length): array => ['hands' => [
+            'stick_mode' => $mode, 'wheel_up' => 'push', 'grip' => $grip, 'stick_mm' => $length,
+        ]];
 
         return [
             [57, 'tobias', 'lapwing', 'My own sticks, longer', $hands(2, 'thumbs', 23.5), 'tobias'],
             [56, 'anselm', 'lapwing', 'Thumbs on top, short sticks', $hands(2, 'thumbs', 19.0), 'anselm'],
-            [29, 'tobias', 'lapwing', 'The turn ran away at a touch', ['modes' => ['standard' => ['turn_dps' => 43.0, 'curves' => ['turn' => ['kind' => 'half-stick', 'value' => 0.36]]]]], 'ines'],
-            [16, 'anselm', 'lapwing', 'Softer stops for the wheel', ['modes' => ['standard' => ['gimbal' => ['top_rate_dps' => 19.0, 'cushion_s' => 0.85]]]], 'ines'],
-            [9, 'tobias', 'lapwing', 'Slow mode for the workshop: a quick wheel', ['modes' => ['slow' => ['gimbal' => ['top_rate_dps' => 24.0, 'cushion_s' => 0.45]]], ...$hands(2, 'pinch', 23.5)], 'tobias'],
+            [
+                29, 'tobias', 'lapwing', 'The turn ran away at a touch',
+                ['modes' => ['standard' => ['turn_dps' => 43.0, 'curves' => ['turn' => ['kind' => 'half-stick', 'value' => 0.36]]]]],
+                'ines',
+            ],
+            [
+                16, 'anselm', 'lapwing', 'Softer stops for the wheel',
+                ['modes' => ['standard' => ['gimbal' => ['top_rate_dps' => 19.0, 'cushion_s' => 0.85]]]], 'ines',
+            ],
+            [
+                9, 'tobias', 'lapwing', 'Slow mode for the workshop: a quick wheel',
+                ['modes' => ['slow' => ['gimbal' => ['top_rate_dps' => 24.0, 'cushion_s' => 0.45]]], ...$hands(2, 'pinch', 23.5)], 'tobias',
+            ],
         ];
     }
 
@@ -152,28 +223,48 @@ final readonly class School
         $winds = [Wind::still(), new Wind(4.4, 2.6, 4.1), new Wind(3.9, 4.3, 6.6), new Wind(5.1, 1.4, 2.3)];
         // Tobias flies in a hurry, then learns to hold but still lets go too fast; what is left at the end is an uneven hold.
         foreach ([54, 52, 47, 45, 40, 38, 33, 31] as $i => $day) {
-            $flights[] = [$day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('hurried')->scaled(1.15 - 0.05 * $i), $winds[$i % 4]];
+            $flights[] = [
+                $day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('hurried')->scaled(1.15 - 0.05 * $i),
+                $winds[$i % 4],
+            ];
         }
         foreach ([26, 24, 19, 17, 12, 10] as $i => $day) {
-            $flights[] = [$day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('steady')->scaled(1.6 - 0.1 * $i)->with(0.22 + 0.02 * $i, 0.08 + 0.02 * $i, []), $winds[$i % 4]];
+            $flights[] = [
+                $day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left',
+                OperatorHabits::named('steady')->scaled(1.6 - 0.1 * $i)->with(0.22 + 0.02 * $i, 0.08 + 0.02 * $i, []), $winds[$i % 4],
+            ];
         }
         foreach ([5, 3, 1] as $i => $day) {
-            $flights[] = [$day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('hurried')->scaled(0.75)->with(1.0, 1.0, []), $winds[$i]];
+            $flights[] = [
+                $day, $i % 2 === 0 ? 'tobias-right' : 'tobias-left', OperatorHabits::named('hurried')->scaled(0.75)->with(1.0, 1.0, []),
+                $winds[$i],
+            ];
         }
         // Mairi lets things drift, and learns to see it sooner.
         foreach ([55, 50, 48, 43, 41, 36, 34, 29, 27, 22, 20, 15, 13, 6] as $i => $day) {
-            $flights[] = [$day, $i % 3 === 2 ? 'mairi-mill' : 'mairi-arch', OperatorHabits::named('drifter')->scaled(1.2 - 0.07 * $i), $winds[($i + 1) % 4]];
+            $flights[] = [
+                $day, $i % 3 === 2 ? 'mairi-mill' : 'mairi-arch', OperatorHabits::named('drifter')->scaled(1.2 - 0.07 * $i),
+                $winds[($i + 1) % 4],
+            ];
         }
         // In the small ducted craft she made her speed with the throttle, then with the lean.
-        $flights[] = [8, 'mairi-wren', OperatorHabits::named('steady')->slipping(new Slip('bounce', Finger::Climb, 3.0, 0.34, 14.0)), $winds[0]];
+        $flights[] = [
+            8, 'mairi-wren', OperatorHabits::named('steady')->slipping(new Slip('bounce', Finger::Climb, 3.0, 0.34, 14.0)), $winds[0],
+        ];
         $flights[] = [7, 'mairi-wren', OperatorHabits::named('steady'), $winds[0]];
         // Juno is steady and grows steadier.
         foreach ([53, 49, 44, 39, 37, 32, 30, 25, 23, 18, 16, 11, 9, 4, 2] as $i => $day) {
-            $flights[] = [$day, $i % 2 === 0 ? 'juno-kiln' : 'juno-stones', OperatorHabits::named('steady')->scaled(2.6 - 0.12 * $i), $winds[($i + 2) % 4]];
+            $flights[] = [
+                $day, $i % 2 === 0 ? 'juno-kiln' : 'juno-stones', OperatorHabits::named('steady')->scaled(2.6 - 0.12 * $i),
+                $winds[($i + 2) % 4],
+            ];
         }
         // Anselm lets the springs do it.
         foreach ([51, 46, 42, 35, 28, 21, 20, 14, 13, 8, 7, 6, 5, 2] as $i => $day) {
-            $flights[] = [$day, $i % 2 === 0 ? 'anselm-mill' : 'anselm-kiln', OperatorHabits::named('flicker')->scaled(1.25 - 0.045 * $i), $winds[($i + 3) % 4]];
+            $flights[] = [
+                $day, $i % 2 === 0 ? 'anselm-mill' : 'anselm-kiln', OperatorHabits::named('flicker')->scaled(1.25 - 0.045 * $i),
+                $winds[($i + 3) % 4],
+            ];
         }
         usort($flights, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
@@ -183,11 +274,16 @@ final readonly class School
     /** @param  array<string, float|string>  $parameters */
     private function shot(User $operator, Site $site, Rig $rig, string $subject, string $mode, string $title, array $parameters): Shot
     {
-        $drafted = ($this->draft)($site, $rig, $operator->load('school'), ['mode' => $mode, 'move' => 'orbit', 'subject_id' => $subject, 'parameters' => $parameters]);
+        $drafted = ($this->draft)(
+            $site, $rig, $operator->load('school'),
+            ['mode' => $mode, 'move' => 'orbit', 'subject_id' => $subject, 'parameters' => $parameters],
+        );
         $intent = Planner::plan($drafted['shot'])->move->intent;
         $shot = Shot::query()->create([
-            'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'rig_id' => $rig->id, 'title' => $title,
-            'mode' => $mode, 'move' => 'orbit', 'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters], 'wind' => Wind::still()->toArray(),
+            'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'rig_id' => $rig->id,
+            'title' => $title,
+            'mode' => $mode, 'move' => 'orbit', 'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters],
+            'wind' => Wind::still()->toArray(),
         ]);
 
         return $shot->load(['site', 'rig', 'operator.school']);
@@ -200,22 +296,45 @@ final readonly class School
      */
     private function day(User $trainer, User $operator, Site $site, Rig $rig, array $flown): void
     {
-        $brief = static fn (string $side, string $hour, int $passes, bool $must, string $sound): array => (new Brief(light: Light::read(Fields::of(['side' => $side, 'hour' => $hour])), passes: $passes, must: $must, sound: $sound))->toArray();
+        $brief = static fn (string $side, string $hour, int $passes, bool $must, string $sound): array => (new Brief(
+            light: Light::read(Fields::of(['side' => $side, 'hour' => $hour])), passes: $passes, must: $must, sound: $sound,
+        ))->toArray();
         $flown[0]->update(['brief' => $brief('any', 'day', 4, true, 'wind in the grass, a minute of it')]);
         $flown[1]->update(['brief' => $brief('any', 'any', 3, false, '')]);
         $new = [
-            ['push-in', 'In over the wall, evening', ['distance_m' => 62.0, 'length_m' => 38.0, 'height_m' => 6.5, 'pace_mps' => 1.9, 'start_bearing_deg' => 130.0], 'back', 'golden', 4, true, 'curlew on the moor'],
-            ['lateral-dolly', 'Past the thorn', ['distance_m' => 30.0, 'length_m' => 28.0, 'height_m' => 7.5, 'pace_mps' => 1.7, 'start_bearing_deg' => 15.0], 'side', 'day', 3, false, 'steps on stone'],
-            ['rise', 'Up from behind the bothy', ['distance_m' => 48.0, 'height_m' => 2.5, 'climb_m' => 15.0, 'climb_mps' => 0.9, 'start_bearing_deg' => 215.0], 'any', 'any', 3, false, ''],
-            ['ground-to-horizon', 'Moor to horizon, last light', ['distance_m' => 58.0, 'length_m' => 40.0, 'height_m' => 11.0, 'pace_mps' => 2.1, 'start_bearing_deg' => 95.0], 'any', 'golden', 4, true, 'wind, and nothing else'],
+            [
+                'push-in', 'In over the wall, evening',
+                ['distance_m' => 62.0, 'length_m' => 38.0, 'height_m' => 6.5, 'pace_mps' => 1.9, 'start_bearing_deg' => 130.0], 'back',
+                'golden', 4, true, 'curlew on the moor',
+            ],
+            [
+                'lateral-dolly', 'Past the thorn',
+                ['distance_m' => 30.0, 'length_m' => 28.0, 'height_m' => 7.5, 'pace_mps' => 1.7, 'start_bearing_deg' => 15.0], 'side',
+                'day', 3, false, 'steps on stone',
+            ],
+            [
+                'rise', 'Up from behind the bothy',
+                ['distance_m' => 48.0, 'height_m' => 2.5, 'climb_m' => 15.0, 'climb_mps' => 0.9, 'start_bearing_deg' => 215.0], 'any',
+                'any', 3, false, '',
+            ],
+            [
+                'ground-to-horizon', 'Moor to horizon, last light',
+                ['distance_m' => 58.0, 'length_m' => 40.0, 'height_m' => 11.0, 'pace_mps' => 2.1, 'start_bearing_deg' => 95.0], 'any',
+                'golden', 4, true, 'wind, and nothing else',
+            ],
         ];
         $shots = $flown;
         foreach ($new as [$move, $title, $parameters, $side, $hour, $passes, $must, $sound]) {
-            $drafted = ($this->draft)($site, $rig, $operator->load('school'), ['mode' => 'standard', 'move' => $move, 'subject_id' => 'stones', 'parameters' => $parameters]);
+            $drafted = ($this->draft)(
+                $site, $rig, $operator->load('school'),
+                ['mode' => 'standard', 'move' => $move, 'subject_id' => 'stones', 'parameters' => $parameters],
+            );
             $intent = Planner::plan($drafted['shot'])->move->intent;
             $shot = Shot::query()->create([
-                'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'rig_id' => $rig->id, 'title' => $title, 'mode' => 'standard', 'move' => $move,
-                'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters], 'wind' => Wind::still()->toArray(), 'brief' => $brief($side, $hour, $passes, $must, $sound),
+                'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'rig_id' => $rig->id,
+                'title' => $title, 'mode' => 'standard', 'move' => $move,
+                'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters], 'wind' => Wind::still()->toArray(),
+                'brief' => $brief($side, $hour, $passes, $must, $sound),
             ]);
             // Worked out weeks ago, and not what is practised now.
             $shot->forceFill(['created_at' => Carbon::now()->subDays(59), 'updated_at' => Carbon::now()->subDays(59)]);
@@ -224,12 +343,19 @@ final readonly class School
             $shots[] = $shot;
         }
         FlightDay::query()->create([
-            'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'title' => 'A day at the stones', 'date' => '2027-05-18', 'version' => 1,
+            'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'title' => 'A day at the stones',
+            'date' => '2027-05-18', 'version' => 1,
             'document' => [
-                'from' => '15:30', 'to' => '20:45', 'batteries' => ['count' => 4, 'minutes' => 23.0, 'reserve' => 0.22, 'temperature_c' => 9.0], 'swap_min' => 3.5, 'return_margin_m' => 15.0,
+                'from' => '15:30', 'to' => '20:45',
+                'batteries' => ['count' => 4, 'minutes' => 23.0, 'reserve' => 0.22, 'temperature_c' => 9.0], 'swap_min' => 3.5,
+                'return_margin_m' => 15.0,
                 'weather' => ['from_deg' => 245.0, 'mean_mps' => 3.2, 'gust_mps' => 4.9, 'source' => 'typed in', 'simulated' => false],
-                'shots' => array_map(static fn (Shot $shot): array => ['shot_id' => $shot->id], $shots), 'filters' => [8, 32, 64], 'kelvins' => [5600, 4800],
-                'permission' => ['airspace' => '', 'authority' => '', 'owner' => $trainer->name.' asks the Skerrow grazing committee', 'rule_source' => '', 'rule_date' => ''],
+                'shots' => array_map(static fn (Shot $shot): array => ['shot_id' => $shot->id], $shots), 'filters' => [8, 32, 64],
+                'kelvins' => [5600, 4800],
+                'permission' => [
+                    'airspace' => '', 'authority' => '', 'owner' => $trainer->name.' asks the Skerrow grazing committee',
+                    'rule_source' => '', 'rule_date' => '',
+                ],
             ],
         ]);
     }
@@ -239,7 +365,9 @@ final readonly class School
     {
         $take = Take::query()->where('operator_id', $operator->id)->orderByDesc('flown_at')->skip($back)->first();
         if ($take !== null) {
-            Comment::query()->create(['school_id' => $operator->school_id, 'take_id' => $take->id, 'author_id' => $author->id, 'at_s' => $at, 'text' => $text]);
+            Comment::query()->create([
+                'school_id' => $operator->school_id, 'take_id' => $take->id, 'author_id' => $author->id, 'at_s' => $at, 'text' => $text,
+            ]);
         }
     }
 }

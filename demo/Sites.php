@@ -49,15 +49,27 @@ final class Sites
             self::solid('winch', 'slipway winch', 'subject', 'box', 4, -31, 0, 1.8, 2.4, 1.9, 40),
             self::solid('store', 'net store', 'obstacle', 'box', 52, 9, 1.1, 5.2, 11.5, 4.4, 12),
             self::solid('mast', 'signal mast', 'obstacle', 'cylinder', 17, 27, 0.8, 0.4, 0.4, 14.5, 0),
-            ['id' => 'wire', 'name' => 'winch wire', 'role' => 'obstacle', 'shape' => 'wire', 'points' => [[4, -31], [-23, -58]], 'base_m' => 0, 'height_m' => 2.1, 'sag_m' => 0.4],
+            [
+                'id' => 'wire', 'name' => 'winch wire', 'role' => 'obstacle', 'shape' => 'wire', 'points' => [[4, -31], [-23, -58]],
+                'base_m' => 0, 'height_m' => 2.1, 'sag_m' => 0.4,
+            ],
         ], [
             ['kiln', 'Lime kiln', 32, -14, 4.8, 0.5],
             ['winch', 'Slipway winch', 4, -31, 1.1, 0.0],
         ], [
-            'ground' => ['spots' => [self::spot(32, -14, 0.5), self::spot(52, 9, 1.1), self::spot(-25, -60, -2.2), self::spot(17, 27, 0.8), self::spot(70, -10, 3.4), self::spot(60, 40, 4.2)]],
+            'ground' => ['spots' => [
+                self::spot(32, -14, 0.5), self::spot(52, 9, 1.1), self::spot(-25, -60, -2.2), self::spot(17, 27, 0.8),
+                self::spot(70, -10, 3.4), self::spot(60, 40, 4.2),
+            ]],
             'areas' => [
-                ['id' => 'bay', 'name' => 'Skerrow bay', 'kind' => 'water', 'points' => [[-140, -48], [-26, -52], [-10, -74], [60, -70], [140, -60], [140, -160], [-140, -160]]],
-                ['id' => 'benches', 'name' => 'the benches by the store', 'kind' => 'people', 'points' => [[61, 22], [71, 20], [73, 30], [63, 32]]],
+                [
+                    'id' => 'bay', 'name' => 'Skerrow bay', 'kind' => 'water',
+                    'points' => [[-140, -48], [-26, -52], [-10, -74], [60, -70], [140, -60], [140, -160], [-140, -160]],
+                ],
+                [
+                    'id' => 'benches', 'name' => 'the benches by the store', 'kind' => 'people',
+                    'points' => [[61, 22], [71, 20], [73, 30], [63, 32]],
+                ],
             ],
             'observers' => [['id' => 'watch', 'name' => 'the watcher on the slip', 'east_m' => -12, 'north_m' => -26]],
             'people_m' => 20,
@@ -72,7 +84,9 @@ final class Sites
             self::solid('garden', 'walled kitchen garden', 'obstacle', 'box', -71, 18, 1.4, 24, 31, 2.2, 65),
         ];
         for ($i = 0; $i < 5; $i++) {
-            $solids[] = self::solid('rack-'.($i + 1), 'kelp rack '.($i + 1), 'obstacle', 'box', -9 - 3.6 * $i, 19 + 5.2 * $i, 0, 1.2, 6.4, 2.2, 25);
+            $solids[] = self::solid(
+                'rack-'.($i + 1), 'kelp rack '.($i + 1), 'obstacle', 'box', -9 - 3.6 * $i, 19 + 5.2 * $i, 0, 1.2, 6.4, 2.2, 25,
+            );
         }
 
         return self::site('Tide mill and kelp racks', 'Water on two sides: hold your height by eye, the sensors can’t.', new GeoPoint(57.60430, -0.41180, 3.0), 300, $solids, [
@@ -81,10 +95,16 @@ final class Sites
         ], [
             'ground' => ['profile' => [[-60, -0.6], [0, 0], [40, 0.9], [90, 1.6]], 'bearing_deg' => 320],
             'areas' => [
-                ['id' => 'pond', 'name' => 'the mill pond', 'kind' => 'water', 'points' => [[-64, 56], [-40, 60], [-22, 84], [-46, 110], [-90, 96]]],
+                [
+                    'id' => 'pond', 'name' => 'the mill pond', 'kind' => 'water',
+                    'points' => [[-64, 56], [-40, 60], [-22, 84], [-46, 110], [-90, 96]],
+                ],
                 ['id' => 'dyke', 'name' => 'the march dyke', 'kind' => 'boundary', 'points' => [[-150, 6], [-96, -22], [-60, -64]]],
             ],
-            'solids' => [['id' => 'alders', 'name' => 'the alders', 'role' => 'obstacle', 'shape' => 'canopy', 'points' => [[-92, 36], [-80, 40], [-76, 54], [-86, 60], [-98, 50]], 'base_m' => 1.2, 'height_m' => 7.4, 'clear_m' => 1.8]],
+            'solids' => [[
+                'id' => 'alders', 'name' => 'the alders', 'role' => 'obstacle', 'shape' => 'canopy',
+                'points' => [[-92, 36], [-80, 40], [-76, 54], [-86, 60], [-98, 50]], 'base_m' => 1.2, 'height_m' => 7.4, 'clear_m' => 1.8,
+            ]],
         ]);
     }
 
@@ -100,7 +120,10 @@ final class Sites
             ['arch', 'Sea arch', 72.5, 65.5, -4.0, -19.0],
         ], [
             'ground' => ['profile' => [[0, 0], [38, -1.5], [48, -19], [200, -20]], 'bearing_deg' => 48],
-            'areas' => [['id' => 'sound', 'name' => 'the sound', 'kind' => 'water', 'points' => [[20, 70], [62, 30], [180, -40], [220, 180], [60, 220]]]],
+            'areas' => [[
+                'id' => 'sound', 'name' => 'the sound', 'kind' => 'water',
+                'points' => [[20, 70], [62, 30], [180, -40], [220, 180], [60, 220]],
+            ]],
             'observers' => [['id' => 'brow', 'name' => 'the watcher on the brow', 'east_m' => 34, 'north_m' => 12]],
         ]);
     }
@@ -112,10 +135,13 @@ final class Sites
     }
 
     /** @return array<string, string|float> */
-    private static function solid(string $id, string $name, string $role, string $shape, float $east, float $north, float $base, float $width, float $length, float $height, float $heading): array
-    {
+    private static function solid(
+        string $id, string $name, string $role, string $shape, float $east, float $north, float $base, float $width, float $length,
+        float $height, float $heading,
+    ): array {
         return [
-            'id' => $id, 'name' => $name, 'role' => $role, 'shape' => $shape, 'east_m' => round($east, 2), 'north_m' => round($north, 2), 'base_m' => $base,
+            'id' => $id, 'name' => $name, 'role' => $role, 'shape' => $shape, 'east_m' => round($east, 2), 'north_m' => round($north, 2),
+            'base_m' => $base,
             'width_m' => $width, 'length_m' => $length, 'height_m' => $height, 'heading_deg' => round($heading, 1),
         ];
     }
@@ -123,11 +149,13 @@ final class Sites
     /**
      * @param  list<array<string, mixed>>  $solids
      * @param  array<string, mixed>  $more  ground, areas, observers and further solids
-     * @param  list<array{string, string, float, float, float, float}>  $subjects  id, name, east, north, height aimed at and height of the foot, about take-off
+     * @param  list<array{string, string, float, float, float, float}>  $subjects  id, name, east, north, height aimed at and height of
+     *     the foot, about take-off
      * @return array{name: string, about: string, document: array<string, mixed>, subjects: list<array<string, mixed>>}
      */
-    private static function site(string $name, string $about, GeoPoint $home, float $sightLine, array $solids, array $subjects, array $more = []): array
-    {
+    private static function site(
+        string $name, string $about, GeoPoint $home, float $sightLine, array $solids, array $subjects, array $more = [],
+    ): array {
         $frame = new LocalFrame($home);
 
         return [
@@ -135,12 +163,16 @@ final class Sites
             'about' => $about,
             // As core/ writes it, so that what a person saves unchanged stays the same.
             'document' => array_diff_key(Site::read(Fields::of([
-                'home' => $home->toArray(), 'ceiling_m' => 120, 'sight_line_m' => $sightLine, ...array_diff_key($more, ['solids' => 1]), 'solids' => [...$solids, ...$more['solids'] ?? []],
+                'home' => $home->toArray(), 'ceiling_m' => 120, 'sight_line_m' => $sightLine, ...array_diff_key($more, ['solids' => 1]),
+                'solids' => [...$solids, ...$more['solids'] ?? []],
             ]))->toArray(), ['name' => 1]),
             'subjects' => array_map(static function (array $subject) use ($frame, $home): array {
                 [$id, $title, $east, $north, $aim, $foot] = $subject;
 
-                return ['id' => $id, 'name' => $title, ...$frame->geoPoint(new Position($east, $north, $aim))->toArray(), 'base_alt_m' => $home->altitude + $foot];
+                return [
+                    'id' => $id, 'name' => $title, ...$frame->geoPoint(new Position($east, $north, $aim))->toArray(),
+                    'base_alt_m' => $home->altitude + $foot,
+                ];
             }, $subjects),
         ];
     }

@@ -21,12 +21,16 @@ final class Wire
         // Numbers and words first: there are thousands of them in a plan, and it is written at every drag.
         return match (true) {
             ! is_object($value) && ! is_array($value) => $value,
-            is_array($value) => self::isPlain($value) ? $value : array_map(static fn (mixed $one): mixed => self::write($one, $speaker), $value),
+            is_array($value) => self::isPlain($value) ? $value : array_map(
+                static fn (mixed $one): mixed => self::write($one, $speaker), $value,
+            ),
             $value instanceof Document => self::document($value, $speaker),
             $value instanceof Fact => $speaker === null ? $value : $speaker->say($value),
             $value instanceof Map => (object) array_map(static fn (mixed $one): mixed => self::write($one, $speaker), $value->values),
             $value instanceof InHands => self::write($value->value, $speaker?->to($speaker->reader->withSticks($value->sticks))),
-            $value instanceof \stdClass => (object) array_map(static fn (mixed $one): mixed => self::write($one, $speaker), get_object_vars($value)),
+            $value instanceof \stdClass => (object) array_map(
+                static fn (mixed $one): mixed => self::write($one, $speaker), get_object_vars($value),
+            ),
             default => $value,
         };
     }

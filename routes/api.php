@@ -96,7 +96,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('shots/{shot}', [ShotController::class, 'show'])->whereNumber('shot');
     Route::put('shots/{shot}', [ShotController::class, 'update'])->whereNumber('shot');
     Route::delete('shots/{shot}', [ShotController::class, 'destroy'])->whereNumber('shot');
-    Route::get('shots/{shot}/files/{format}', [ShotFileController::class, 'show'])->whereNumber('shot')->where('format', 'json|geojson|kml|gpx|csv|vtt');
+    Route::get(
+        'shots/{shot}/files/{format}', [ShotFileController::class, 'show'],
+    )->whereNumber('shot')->where('format', 'json|geojson|kml|gpx|csv|vtt');
     Route::get('shots/{shot}/card', [ShotFileController::class, 'card'])->whereNumber('shot');
     Route::post('shot-files', [ShotFileController::class, 'store']);
     Route::get('shots/{shot}/comparison', [ShotController::class, 'comparison'])->whereNumber('shot');

@@ -50,7 +50,10 @@ final class Glossary
             'ours' => 'Answer is one, hold against wind the other.',
         ],
         'the reveal' => [
-            'meanings' => ['The lens comes down onto a thing that lay hidden below.', 'The lens comes up from the ground to the horizon.', 'The craft comes over, round or through something.'],
+            'meanings' => [
+                'The lens comes down onto a thing that lay hidden below.', 'The lens comes up from the ground to the horizon.',
+                'The craft comes over, round or through something.',
+            ],
             'ours' => 'Each has its name: over the edge, ground to horizon, round the side, through the gap.',
         ],
         'wheel up' => [

@@ -10,9 +10,9 @@ use Larkspur\Measure\Quantity;
 use MessageFormatter;
 
 /**
- * Says facts: the one place where Larkspur's sentences are. A phrase is an ICU message (plurals and choices by ext-intl) under the code of a
- * fact, in words/<language>/. Beside ICU's own, {distance:1} asks for one digit behind the point, {finger} names a finger and {finger_thumb} what plays it
- * in the reader's stick mode; {turn_thumb} and the like are known in every phrase.
+ * Says facts: the one place where Larkspur's sentences are. A phrase is an ICU message (plurals and choices by ext-intl) under the code of
+ * a fact, in words/<language>/. Beside ICU's own, {distance:1} asks for one digit behind the point, {finger} names a finger and
+ * {finger_thumb} what plays it in the reader's stick mode; {turn_thumb} and the like are known in every phrase.
  */
 final class PhraseBook
 {
@@ -33,7 +33,9 @@ final class PhraseBook
     public function say(Fact $fact, Reader $reader): string
     {
         if ($fact->code === Fact::ALL) {
-            return implode(' ', array_filter($this->list($fact->value('facts') ?? [], $reader), static fn (string $said): bool => $said !== ''));
+            return implode(
+                ' ', array_filter($this->list($fact->value('facts') ?? [], $reader), static fn (string $said): bool => $said !== ''),
+            );
         }
         if ($fact->code === 'name') {
             return $this->plain($fact->value('name') ?? '', $reader);
@@ -105,7 +107,9 @@ final class PhraseBook
         $finger = Finger::tryFrom($id);
         $axis = $this->phrase('axis.'.$id, $reader->language) ?? $id;
 
-        return $finger === null ? [$name.'_axis' => $axis] : [$name.'_axis' => $axis, $name.'_thumb' => (string) $this->phrase($reader->thumb($finger), $reader->language)];
+        return $finger === null ? [$name.'_axis' => $axis] : [
+            $name.'_axis' => $axis, $name.'_thumb' => (string) $this->phrase($reader->thumb($finger), $reader->language),
+        ];
     }
 
     /** @param  Quantity|Fact|string|int|float|list<Quantity|Fact|string|int|float>  $value */
@@ -126,7 +130,9 @@ final class PhraseBook
      */
     private function list(Quantity|Fact|string|int|float|array $values, Reader $reader): array
     {
-        return array_map(fn (Quantity|Fact|string|int|float $one): string => $this->plain($one, $reader), is_array($values) ? $values : [$values]);
+        return array_map(
+            fn (Quantity|Fact|string|int|float $one): string => $this->plain($one, $reader), is_array($values) ? $values : [$values],
+        );
     }
 
     /** @param  array<string, string|int>  $values */
@@ -139,7 +145,9 @@ final class PhraseBook
         $formatter = $this->formatters[$language.$phrase] ??= new MessageFormatter($language, $phrase);
         $said = $formatter->format($values);
 
-        return $said === false ? throw new \LogicException(sprintf('The phrase “%s” can’t be said: %s', $phrase, $formatter->getErrorMessage())) : $said;
+        return $said === false
+            ? throw new \LogicException(sprintf('The phrase “%s” can’t be said: %s', $phrase, $formatter->getErrorMessage()))
+            : $said;
     }
 
     /**

@@ -15,8 +15,9 @@ final readonly class Reader
     public const FEET = 'feet';
 
     /** @param  self::METRIC|self::FEET  $units */
-    public function __construct(public string $units = self::METRIC, public StickMode $sticks = StickMode::Mode2, public string $language = 'en')
-    {
+    public function __construct(
+        public string $units = self::METRIC, public StickMode $sticks = StickMode::Mode2, public string $language = 'en',
+    ) {
     }
 
     /** The same reader of a flight by somebody who holds the sticks otherwise. */

@@ -24,7 +24,9 @@ final readonly class Speaker
     {
         $line = ($refusal->place === '' ? '' : $refusal->place.': ').$this->say($refusal->fact);
 
-        return $refusal->expected === null ? $line : $this->say(Fact::of('refusal.expected', line: rtrim($line, '.'), expected: $refusal->expected));
+        return $refusal->expected === null
+            ? $line
+            : $this->say(Fact::of('refusal.expected', line: rtrim($line, '.'), expected: $refusal->expected));
     }
 
     public function to(Reader $reader): self

@@ -24,16 +24,20 @@ final readonly class CompareTakes
         $takes = $query->get();
         $number = $takes->count();
         $compared = $takes->values()->map(static fn (Take $take, int $i): array => [
-            'id' => $take->id, 'name' => 'Take '.($number - $i), 'score' => $take->score, 'uncertainty' => $take->uncertainty, 'verdict' => $take->verdict, 'clean_s' => $take->usable_s,
+            'id' => $take->id, 'name' => 'Take '.($number - $i), 'score' => $take->score, 'uncertainty' => $take->uncertainty,
+            'verdict' => $take->verdict, 'clean_s' => $take->usable_s,
             'facets' => array_map(static fn (mixed $value): ?float => is_float($value) ? $value : null, $take->only(Take::FACETS)),
-            'faults' => array_values(array_map(strval(...), array_column($take->judgement->document['faults'] ?? [], 'id'))), 'automated' => $take->automated,
+            'faults' => array_values(array_map(strval(...), array_column($take->judgement->document['faults'] ?? [], 'id'))),
+            'automated' => $take->automated,
         ])->all();
         $comparison = Comparison::of(array_values($compared));
         $names = array_column($compared, 'name', 'id');
         $byId = $takes->keyBy('id');
 
         return [
-            'takes' => array_map(static fn (int $id): array => ['name' => $names[$id], 'take' => new TakeResource($byId[$id])], $comparison->order),
+            'takes' => array_map(
+                static fn (int $id): array => ['name' => $names[$id], 'take' => new TakeResource($byId[$id])], $comparison->order,
+            ),
             'best' => $comparison->best, 'reason' => $comparison->reason,
         ];
     }

@@ -23,7 +23,8 @@ final readonly class ConfirmColumns
         }
         $mapping = Mapping::read(Fields::of(['columns' => $columns]))->toArray();
         ColumnMapping::query()->updateOrCreate(
-            ['school_id' => $import->school_id, 'fingerprint' => Mapping::fingerprint($import->outcome['headers'] ?? [])], ['mapping' => $mapping],
+            ['school_id' => $import->school_id, 'fingerprint' => Mapping::fingerprint($import->outcome['headers'] ?? [])],
+            ['mapping' => $mapping],
         );
         $import->update(['columns' => $mapping, 'state' => Import::WAITING, 'outcome' => []]);
         ReadUpload::dispatch($import->id);

@@ -20,7 +20,11 @@ use Larkspur\Refusal;
 final readonly class DraftShot
 {
     /**
-     * @param  array{mode: string, move: string, subject_id?: ?string, subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float}, parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>}  $draft
+     * @param array{
+     *     mode: string, move: string, subject_id?: ?string,
+     *     subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float},
+     *     parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>,
+     * } $draft
      * @return array{intent: array<string, mixed>, shot: Shot}
      */
     public function __invoke(Site $site, Rig $rig, User $operator, array $draft): array
@@ -77,6 +81,9 @@ final readonly class DraftShot
             }
         }
 
-        throw new Refusal(Fact::of('site.no-such-subject'), 'subject_id', Fact::of('expected.one-of', choices: array_values(array_map(strval(...), array_column($site->subjects, 'id')))));
+        throw new Refusal(
+            Fact::of('site.no-such-subject'), 'subject_id',
+            Fact::of('expected.one-of', choices: array_values(array_map(strval(...), array_column($site->subjects, 'id')))),
+        );
     }
 }

@@ -29,8 +29,10 @@ final readonly class FlyShot
     }
 
     /** @return Import done, with its takes in the outcome */
-    public function __invoke(Shot $shot, OperatorHabits $habits, string $name, Wind $wind, int $seed, User $owner, ?Carbon $flownAt = null, bool $positioning = true): Import
-    {
+    public function __invoke(
+        Shot $shot, OperatorHabits $habits, string $name, Wind $wind, int $seed, User $owner, ?Carbon $flownAt = null,
+        bool $positioning = true,
+    ): Import {
         $planned = $shot->planned();
         $plan = Planner::plan($planned);
         $flight = SimulatedOperator::fly($plan, $habits, $wind, $seed, $positioning && $plan->move->intent->move !== 'no-positioning');

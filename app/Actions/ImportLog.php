@@ -75,7 +75,9 @@ final readonly class ImportLog
         try {
             return $this->readBy($import, $import->columns);
         } catch (ColumnsUnknown $unknown) {
-            $known = ColumnMapping::query()->where('school_id', $import->school_id)->where('fingerprint', Mapping::fingerprint($unknown->headers))->first();
+            $known = ColumnMapping::query()->where('school_id', $import->school_id)->where(
+                'fingerprint', Mapping::fingerprint($unknown->headers),
+            )->first();
             if ($known === null) {
                 throw $unknown;
             }
@@ -89,7 +91,9 @@ final readonly class ImportLog
     private function readBy(Import $import, ?array $columns): FlightLog
     {
         $reader = Formats::reader($import->file_name, $columns === null ? null : Mapping::read(Fields::of($columns, 'columns')));
-        $stream = Storage::readStream($import->path) ?? throw new Refusal(Fact::of('import.not-whole'), '', Fact::of('expected.file-sent-again'));
+        $stream = Storage::readStream($import->path) ?? throw new Refusal(
+            Fact::of('import.not-whole'), '', Fact::of('expected.file-sent-again'),
+        );
         try {
             $told = 0;
             $log = $reader->read($stream, static function (int $bytes) use ($import, &$told): void {
@@ -109,10 +113,15 @@ final readonly class ImportLog
         }
     }
 
-    /** @return array{list<Take>, list<array{number: int, from_s: float, to_s: float, candidates: list<string>}>} takes kept, and those whose move somebody has to name */
+    /**
+     * @return array{list<Take>, list<array{number: int, from_s: float, to_s: float, candidates: list<string>}>} takes kept, and those whose
+     * move somebody has to name
+     */
     private function keep(Import $import, FlightLog $log, string $source): array
     {
-        $known = LogRecord::query()->where('school_id', $import->school_id)->where('owner_id', $import->owner_id)->where('sha256', $log->sha256)->first();
+        $known = LogRecord::query()->where(
+            'school_id', $import->school_id,
+        )->where('owner_id', $import->owner_id)->where('sha256', $log->sha256)->first();
         if ($known !== null) {
             throw new Refusal(Fact::of('import.known-already'), 'log '.$known->file_name, Fact::of('expected.log-not-imported-before'));
         }
@@ -125,7 +134,10 @@ final readonly class ImportLog
         $refused = null;
         foreach ($this->judged($import, $log) as $number => $judged) {
             if ($judged instanceof MoveUnsure) {
-                $unsure[] = ['number' => $number, 'from_s' => round($judged->from, 1), 'to_s' => round($judged->to, 1), 'candidates' => $judged->candidates];
+                $unsure[] = [
+                    'number' => $number, 'from_s' => round($judged->from, 1), 'to_s' => round($judged->to, 1),
+                    'candidates' => $judged->candidates,
+                ];
             } elseif ($judged instanceof Refusal) {
                 // One pass that can't be judged does not spoil the others of the log.
                 $refused ??= $judged;
@@ -156,6 +168,9 @@ final readonly class ImportLog
 
         return $shot === null
             ? Scorer::each($log, null, $cropBudget)
-            : Scorer::each($log, Intent::read(Fields::of([...$shot->intent, 'camera' => $shot->rig->camera])), $cropBudget, Wind::read(Fields::of($shot->wind)));
+            : Scorer::each(
+                $log, Intent::read(Fields::of([...$shot->intent, 'camera' => $shot->rig->camera])), $cropBudget,
+                Wind::read(Fields::of($shot->wind)),
+            );
     }
 }

@@ -23,11 +23,19 @@ final readonly class ImportRig
             $name = $file->craft->name;
             $craft = Craft::query()->where('name', $name)->first();
             $reason = $file->reason === '' ? 'From a rig file' : 'From a rig file: '.$file->reason;
-            $new = [...['school_id' => $author->school_id, 'craft' => $name, 'author_id' => $author->id, 'version' => 1], 'camera' => [...$file->craft->camera->lens($file->focal)->toArray(), 'focal_mm' => $file->focal]];
+            $new = [
+                ...['school_id' => $author->school_id, 'craft' => $name, 'author_id' => $author->id, 'version' => 1],
+                'camera' => [...$file->craft->camera->lens($file->focal)->toArray(), 'focal_mm' => $file->focal],
+            ];
             if ($craft === null) {
-                $craft = Craft::query()->create(['school_id' => $author->school_id, 'name' => $name, 'document' => $file->craft->toArray()]);
+                $craft = Craft::query()->create([
+                    'school_id' => $author->school_id, 'name' => $name, 'document' => $file->craft->toArray(),
+                ]);
 
-                return Rig::query()->create([...$new, 'craft_id' => $craft->id, 'operator_id' => $operator?->id, 'reason' => $reason, 'document' => $file->rig->toArray()])->load(['model', 'author', 'operator']);
+                return Rig::query()->create([
+                    ...$new, 'craft_id' => $craft->id, 'operator_id' => $operator?->id, 'reason' => $reason,
+                    'document' => $file->rig->toArray(),
+                ])->load(['model', 'author', 'operator']);
             }
             // A craft of that name is known here: its own envelope counts, and what the file asks beyond it is refused.
             $latest = Rig::of($craft->id, $operator?->id)->first();

@@ -20,9 +20,9 @@ final readonly class KeepCraft
      * @param  ?Craft  $craft  null for a new one
      * @param  array<string, mixed>  $document
      * @param  ?array<string, mixed>  $measured
-     * @param  int  $revision  that was worked on
+     * @param  int  $version  that was worked on
      */
-    public function __invoke(?Craft $craft, array $document, ?array $measured, int $revision, User $author): Craft
+    public function __invoke(?Craft $craft, array $document, ?array $measured, int $version, User $author): Craft
     {
         $sheet = CraftSheet::read(Fields::of($document, 'document'));
         try {
@@ -31,31 +31,31 @@ final readonly class KeepCraft
             throw $refusal->at('document');
         }
 
-        return DB::transaction(static function () use ($craft, $sheet, $measured, $revision, $author): Craft {
+        return DB::transaction(static function () use ($craft, $sheet, $measured, $version, $author): Craft {
             if (trim($sheet->name) === '') {
                 throw new Refusal(Fact::of('craft.needs-name'), 'document.stock.craft', Fact::of('expected.name'));
             }
-            if (Craft::query()->where('name', $sheet->name)->when($craft !== null, static fn ($query) => $query->whereKeyNot($craft?->id))->exists()) {
-                throw new Refusal(Fact::of('craft.name-taken', name: $sheet->name), 'document.stock.craft', Fact::of('expected.another-name'));
+            $others = Craft::query()->when($craft !== null, static fn ($query) => $query->whereKeyNot($craft?->id));
+            if ($others->where('name', $sheet->name)->exists()) {
+                throw new Refusal(
+                    Fact::of('craft.name-taken', name: $sheet->name), 'document.stock.craft', Fact::of('expected.another-name'),
+                );
             }
             if ($craft === null) {
-                $craft = Craft::query()->create(['school_id' => $author->school_id, 'name' => $sheet->name, 'document' => $sheet->toArray(), 'measured' => $measured]);
+                $craft = Craft::query()->create([
+                    'school_id' => $author->school_id, 'name' => $sheet->name, 'document' => $sheet->toArray(), 'measured' => $measured,
+                ]);
                 Rig::query()->create([
-                    'school_id' => $author->school_id, 'craft_id' => $craft->id, 'author_id' => $author->id, 'craft' => $sheet->name, 'reason' => $measured === null ? 'As it left the box' : 'As it was measured',
-                    'document' => $sheet->stock->toArray(), 'camera' => [...$sheet->camera->lens()->toArray(), 'focal_mm' => $sheet->camera->focals[0]],
+                    'school_id' => $author->school_id, 'craft_id' => $craft->id, 'author_id' => $author->id, 'craft' => $sheet->name,
+                    'reason' => $measured === null ? 'As it left the box' : 'As it was measured',
+                    'document' => $sheet->stock->toArray(),
+                    'camera' => [...$sheet->camera->lens()->toArray(), 'focal_mm' => $sheet->camera->focals[0]],
                 ]);
 
                 return $craft->refresh();
             }
-            $query = Craft::query()->whereKey($craft->id);
-            $query->lockForUpdate();
-            $locked = $query->firstOrFail();
-            if ($locked->revision !== $revision) {
-                throw new Refusal(Fact::of('craft.changed-meanwhile'), 'revision', Fact::of('expected.revision', revision: $locked->revision));
-            }
-            $locked->update(['name' => $sheet->name, 'document' => $sheet->toArray(), 'measured' => $measured, 'revision' => $revision + 1]);
 
-            return $locked;
+            return $craft->saveOver($version, ['name' => $sheet->name, 'document' => $sheet->toArray(), 'measured' => $measured]);
         });
     }
 }

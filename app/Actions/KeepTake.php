@@ -18,8 +18,9 @@ use Larkspur\Telemetry\FlightLog;
 /** Keeps one judged take of a log in the logbook, with its judgement. */
 final readonly class KeepTake
 {
-    public function __invoke(LogRecord $record, FlightLog $log, int $number, Score $score, ?Shot $shot, User $operator, Carbon $flownAt): Take
-    {
+    public function __invoke(
+        LogRecord $record, FlightLog $log, int $number, Score $score, ?Shot $shot, User $operator, Carbon $flownAt,
+    ): Take {
         $from = $score->window->from;
         [$holdFrom, $holdTo] = $score->hold();
 
@@ -27,13 +28,16 @@ final readonly class KeepTake
             'school_id' => $record->school_id, 'operator_id' => $operator->id, 'shot_id' => $shot?->id, 'rig_id' => $shot?->rig_id,
             'flight_log_id' => $record->id, 'number' => $number, 'move' => $score->intent->move, 'mode' => $shot->mode ?? self::mode($log),
             'direction' => $score->intent->choice('direction') ?? '',
-            'from_s' => $from, 'to_s' => $score->window->to, 'cut_from_s' => $score->window->cutFrom, 'cut_to_s' => $score->window->cutTo, 'flown_at' => $flownAt->copy()->addSeconds((int) ($from - $log->from())),
+            'from_s' => $from, 'to_s' => $score->window->to, 'cut_from_s' => $score->window->cutFrom, 'cut_to_s' => $score->window->cutTo,
+            'flown_at' => $flownAt->copy()->addSeconds((int) ($from - $log->from())),
             'score' => round($score->score, 1), 'uncertainty' => round($score->uncertainty, 1), ...$score->facetScores(),
-            'verdict' => $score->verdict->verdict, 'usable_s' => round($score->usable->longest(), 1), 'automated' => ($score->automated ?? 0.0) > 0.5,
+            'verdict' => $score->verdict->verdict, 'usable_s' => round($score->usable->longest(), 1),
+            'automated' => ($score->automated ?? 0.0) > 0.5,
             'tremble' => Tremble::of($log, $holdFrom, $holdTo),
         ]);
         $take->scores()->create([
-            'school_id' => $record->school_id, 'method' => Score::METHOD, 'intent' => $score->intent->toArray(), 'document' => Wire::document(ScoreDocument::of($score), null),
+            'school_id' => $record->school_id, 'method' => Score::METHOD, 'intent' => $score->intent->toArray(),
+            'document' => Wire::document(ScoreDocument::of($score), null),
         ]);
 
         return $take;

@@ -15,17 +15,25 @@ use Larkspur\FlightDay\FieldLog;
 /** Takes in what was entered in the field. Sent twice, an entry is entered once; none is ever changed or dropped. */
 final readonly class LogEntries
 {
-    /** @param  list<array{uuid: string, kind: string, item: string, payload: array<string, mixed>, device: string, made_at: string}>  $entries */
+    /**
+     * @param  list<array{
+     *     uuid: string, kind: string, item: string, payload: array<string, mixed>, device: string, made_at: string,
+     * }> $entries
+     */
     public function __invoke(FlightDay $day, User $author, array $entries): FieldLog
     {
         $now = Carbon::now();
         foreach ($entries as $k => $entry) {
             // A clock that runs ahead would win every disagreement: nothing is made later than it arrives.
             $made = Carbon::parse($entry['made_at'])->utc()->min($now);
-            FieldEntry::read($entry['uuid'], Fields::of($entry, "entries.$k"), (float) $made->format('U.v'), INF, $entry['device'], $author->name);
+            FieldEntry::read(
+                $entry['uuid'], Fields::of($entry, "entries.$k"), (float) $made->format('U.v'), INF, $entry['device'], $author->name,
+            );
             $rows[] = [
-                'school_id' => $day->school_id, 'flight_day_id' => $day->id, 'author_id' => $author->id, 'uuid' => $entry['uuid'], 'kind' => $entry['kind'], 'item' => $entry['item'],
-                'payload' => json_encode((object) $entry['payload'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'device' => $entry['device'], 'made_at' => $made->format('Y-m-d H:i:s.v'), 'created_at' => $now, 'updated_at' => $now,
+                'school_id' => $day->school_id, 'flight_day_id' => $day->id, 'author_id' => $author->id, 'uuid' => $entry['uuid'],
+                'kind' => $entry['kind'], 'item' => $entry['item'],
+                'payload' => json_encode((object) $entry['payload'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                'device' => $entry['device'], 'made_at' => $made->format('Y-m-d H:i:s.v'), 'created_at' => $now, 'updated_at' => $now,
             ];
         }
         if (isset($rows)) {

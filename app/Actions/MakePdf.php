@@ -9,7 +9,10 @@ use Documents\Wire;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 
-/** Turns a view into a PDF, its facts said to whoever asks. Nothing is fetched: the fonts come with the library, pictures are written into the page. */
+/**
+ * Turns a view into a PDF, its facts said to whoever asks. Nothing is fetched: the fonts come with the library, pictures are written into
+ * the page.
+ */
 final readonly class MakePdf
 {
     /** How much closer a page may be set than it was meant. */

@@ -31,14 +31,19 @@ final readonly class NameMove
         }
         Catalogue::move($move, 'move');
         $log = $record->read();
-        $score = Scorer::score($log, new Intent($move, null, null, 0.5, 0.5, Lens::assumed(), null, []), $number, $import->owner->school->house_style['crop_budget']);
+        $score = Scorer::score(
+            $log, new Intent($move, null, null, 0.5, 0.5, Lens::assumed(), null, []), $number,
+            $import->owner->school->house_style['crop_budget'],
+        );
 
         return DB::transaction(function () use ($import, $record, $log, $number, $score): Take {
             $take = ($this->keepTake)($record, $log, $number, $score, null, $import->owner, $import->flown_at);
             $outcome = $import->outcome;
             $import->update(['outcome' => [
                 ...$outcome, 'takes' => [...$outcome['takes'] ?? [], $take->id],
-                'unsure' => array_values(array_filter($outcome['unsure'] ?? [], static fn (array $one): bool => $one['number'] !== $number)),
+                'unsure' => array_values(array_filter(
+                    $outcome['unsure'] ?? [], static fn (array $one): bool => $one['number'] !== $number,
+                )),
             ]]);
 
             return $take;

@@ -8,7 +8,10 @@ use App\Models\DayEntry;
 use App\Models\FlightDay;
 use App\Models\Shot;
 use Documents\Day\ReturnHeightDocument;
+use Documents\Day\TimetableDocument;
 use Documents\InHands;
+use Documents\Light\SunDayDocument;
+use Documents\Light\TimeStretch;
 use Documents\Map;
 use Documents\Plan\Finding as FindingDocument;
 use Documents\Plan\PlanDocument;
@@ -31,7 +34,9 @@ use Larkspur\Refusal;
 use Larkspur\Site\SunDay;
 use Larkspur\Site\Zone;
 
-/** Works a day out: every shot planned in the day's wind, its light, an order and a timetable, the way home, lists, cautions, and the log. */
+/**
+ * Works a day out: every shot planned in the day's wind, its light, an order and a timetable, the way home, lists, cautions, and the log.
+ */
 final readonly class PlanDay
 {
     /** Samples of 0.02 s between those on a card. */
@@ -40,14 +45,20 @@ final readonly class PlanDay
     /** Arrival is kept to the second: whatever was made within it was made without knowing. */
     private const SECOND = 0.999;
 
-    /** @return array<string, mixed> what GET /days/{day} answers beside the record (docs/formats.md, "Day") */
+    /**
+     * @return array{timetable: ?TimetableDocument, return: ReturnHeightDocument, ...<string, mixed>} what GET /days/{day} answers
+     *     beside the
+     *     record (docs/formats.md, "Day")
+     */
     public function __invoke(FlightDay $day): array
     {
         $document = Fields::of($day->document, 'document');
         $site = $day->site->sheet();
         $sun = SunDay::of($day->day(), $site->home);
         $log = self::log($day);
-        $wind = is_array($day->document['weather'] ?? null) ? array_intersect_key($day->document['weather'], ['from_deg' => 1, 'mean_mps' => 1, 'gust_mps' => 1]) : null;
+        $wind = is_array($day->document['weather'] ?? null)
+            ? array_intersect_key($day->document['weather'], ['from_deg' => 1, 'mean_mps' => 1, 'gust_mps' => 1])
+            : null;
         $planned = $this->shots($day, $wind);
         $asked = $this->asked($document, $planned, $sun, $log);
         $problem = null;
@@ -57,8 +68,11 @@ final readonly class PlanDay
         try {
             $begins = self::time($day, $site->zone, $document->text('from'));
             $batteries = Batteries::read($document->group('batteries'));
-            $hours = new Day($begins, self::time($day, $site->zone, $document->text('to')), $batteries, $asked, swap: 60 * ($document->numberOrNull('swap_min', 0, 60, 'min') ?? Day::SWAP / 60), zone: $site->zone);
-            $timetable = OrderSearch::solve($hours)->toArray();
+            $hours = new Day(
+                $begins, self::time($day, $site->zone, $document->text('to')), $batteries, $asked,
+                swap: 60 * ($document->numberOrNull('swap_min', 0, 60, 'min') ?? Day::SWAP / 60), zone: $site->zone,
+            );
+            $timetable = TimetableDocument::of(OrderSearch::solve($hours));
         } catch (Refusal $refusal) {
             $problem = ['place' => $refusal->place, 'message' => $refusal->fact, 'expected' => $refusal->expected ?? ''];
         }
@@ -67,13 +81,23 @@ final readonly class PlanDay
         $power = $batteries ?? Batteries::assumed();
 
         return [
-            'zone' => $site->zone->name, 'begins' => $begins === null ? null : SunDay::written($begins), 'timetable' => $timetable, 'problem' => $problem, 'batteries' => $batteries?->toArray(), 'light' => $sun->toArray(),
+            'zone' => $site->zone->name, 'begins' => $begins === null ? null : SunDay::written($begins), 'timetable' => $timetable,
+            'problem' => $problem, 'batteries' => $batteries?->toArray(), 'light' => SunDayDocument::of($sun),
             'return' => ReturnHeightDocument::of($return),
             'lists' => $this->lists($day, $planned, $power, $return),
-            'cautions' => array_map(static fn (array $one): array => [...$one, 'dated' => $day->updated_at->toDateString()], Cautions::of($site, array_map(static fn (array $one): array => ['title' => $one['shot']->title, 'plan' => $one['plan']], $planned), $power)),
+            'cautions' => array_map(
+                static fn (array $one): array => [...$one, 'dated' => $day->updated_at->toDateString()],
+                Cautions::of(
+                    $site, array_map(static fn (array $one): array => ['title' => $one['shot']->title, 'plan' => $one['plan']], $planned),
+                    $power,
+                ),
+            ),
             'cards' => array_values(array_map(fn (array $one): InHands => $this->card($one['shot'], $one['plan'], $sun), $planned)),
             'log' => $log->toArray(),
-            'missing' => array_values(array_filter(['airspace', 'authority', 'owner', 'rule_source'], static fn (string $name): bool => trim((string) ($document->groupOrNull('permission')?->textOrNull($name) ?? '')) === '')),
+            'missing' => array_values(array_filter(
+                ['airspace', 'authority', 'owner', 'rule_source'],
+                static fn (string $name): bool => trim((string) ($document->groupOrNull('permission')?->textOrNull($name) ?? '')) === '',
+            )),
         ];
     }
 
@@ -83,7 +107,9 @@ final readonly class PlanDay
         $entries = DayEntry::query()->with('author')->where('flight_day_id', $day->id)->get();
 
         return FieldLog::of(array_values($entries->map(static fn (DayEntry $entry): FieldEntry => FieldEntry::read(
-            $entry->uuid, Fields::of(['kind' => $entry->kind, 'item' => $entry->item, 'payload' => $entry->payload]), (float) $entry->made_at->format('U.v'), (float) $entry->created_at->format('U') + self::SECOND, $entry->device, $entry->author->name,
+            $entry->uuid, Fields::of(['kind' => $entry->kind, 'item' => $entry->item, 'payload' => $entry->payload]),
+            (float) $entry->made_at->format('U.v'), (float) $entry->created_at->format('U') + self::SECOND, $entry->device,
+            $entry->author->name,
         ))->all()));
     }
 
@@ -145,8 +171,12 @@ final readonly class PlanDay
     private function lists(FlightDay $day, array $planned, Batteries $batteries, ReturnHeight $return): array
     {
         $crafts = array_values(array_unique(array_map(static fn (array $one): string => $one['shot']->rig->craft, $planned)));
-        $filters = is_array($day->document['filters'] ?? null) ? array_map(static fn (mixed $factor): string => 'ND'.(is_numeric($factor) ? (string) (int) $factor : ''), $day->document['filters']) : [];
-        $kelvins = is_array($day->document['kelvins'] ?? null) ? array_values(array_filter(array_map(static fn (mixed $k): int => is_numeric($k) ? (int) $k : 0, $day->document['kelvins']))) : [];
+        $filters = is_array($day->document['filters'] ?? null) ? array_map(
+            static fn (mixed $factor): string => 'ND'.(is_numeric($factor) ? (string) (int) $factor : ''), $day->document['filters'],
+        ) : [];
+        $kelvins = is_array($day->document['kelvins'] ?? null) ? array_values(array_filter(array_map(
+            static fn (mixed $k): int => is_numeric($k) ? (int) $k : 0, $day->document['kelvins'],
+        ))) : [];
         $near = array_filter($planned, static fn (array $one): bool => Checklist::comesNear($one['plan'])) !== [];
         $ducted = array_filter($planned, static fn (array $one): bool => $one['plan']->shot->rig->ducted !== null) !== [];
 
@@ -161,11 +191,16 @@ final readonly class PlanDay
         $windows = DayShot::windows($plan, $brief, $sun);
 
         return new InHands([
-            'shot_id' => $shot->id, 'title' => $shot->title, 'move' => $whole->move, 'summary' => $whole->summary, 'craft' => $shot->rig->craft, 'rig_version' => $shot->rig->version, 'mode' => $shot->mode,
-            'brief' => $brief->toArray(), 'duration_s' => round($plan->move->flight->duration(), 1), 'parameters' => new Map($plan->move->intent->parameters),
-            'windows' => $windows === null ? null : array_map(SunDay::stretch(...), $windows),
-            'cues' => $whole->cues, 'presses' => $whole->presses, 'phases' => $whole->phases, 'samples' => $whole->samples, 'fingers' => $whole->fingers, 'frames' => $whole->frames, 'camera' => $whole->camera,
-            'findings' => array_values(array_filter($whole->findings, static fn (FindingDocument $finding): bool => $finding->state !== Finding::OK)),
+            'shot_id' => $shot->id, 'title' => $shot->title, 'move' => $whole->move, 'summary' => $whole->summary,
+            'craft' => $shot->rig->craft, 'rig_version' => $shot->rig->version, 'mode' => $shot->mode,
+            'brief' => $brief->toArray(), 'duration_s' => round($plan->move->flight->duration(), 1),
+            'parameters' => new Map($plan->move->intent->parameters),
+            'windows' => $windows === null ? null : TimeStretch::each($windows),
+            'cues' => $whole->cues, 'presses' => $whole->presses, 'phases' => $whole->phases, 'samples' => $whole->samples,
+            'fingers' => $whole->fingers, 'frames' => $whole->frames, 'camera' => $whole->camera,
+            'findings' => array_values(array_filter(
+                $whole->findings, static fn (FindingDocument $finding): bool => $finding->state !== Finding::OK,
+            )),
         ], $plan->shot->sticks);
     }
 }

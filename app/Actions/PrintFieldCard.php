@@ -16,8 +16,14 @@ final readonly class PrintFieldCard
 
     public function __invoke(Rig $rig, User $reader): string
     {
-        $modes = array_map(fn (string $mode): array => ($this->read)($rig, $rig->model, $mode, null, null, null, \Larkspur\Rig\SettingsEffect::LOOKED_AT), \Larkspur\Rig\Rig::MODES);
+        $modes = array_map(
+            fn (string $mode): array => ($this->read)($rig, $rig->model, $mode, null, null, null, \Larkspur\Rig\SettingsEffect::LOOKED_AT),
+            \Larkspur\Rig\Rig::MODES,
+        );
 
-        return ($this->pdf)('print.field-card', ['rig' => $rig, 'modes' => $modes, 'feet' => $reader->units === 'feet', 'date' => now()->format('j M Y')], 'A5');
+        return ($this->pdf)(
+            'print.field-card', ['rig' => $rig, 'modes' => $modes, 'feet' => $reader->units === 'feet', 'date' => now()->format('j M Y')],
+            'A5',
+        );
     }
 }

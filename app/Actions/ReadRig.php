@@ -7,6 +7,8 @@ namespace App\Actions;
 use App\Models\Craft;
 use App\Models\Rig;
 use App\Models\Take;
+use Documents\Rig\Oddity;
+use Documents\Rig\RigChange;
 use Larkspur\Camera\Lens;
 use Larkspur\Controls\Finger;
 use Larkspur\Fields;
@@ -18,7 +20,6 @@ use Larkspur\Rig\Ducted;
 use Larkspur\Rig\Hands;
 use Larkspur\Rig\Rig as RigSheet;
 use Larkspur\Rig\SettingsEffect;
-use Larkspur\Rig\SettingsWarning;
 
 /** Says what settings mean before anyone saves them: asked at every drag of a curve. */
 final readonly class ReadRig
@@ -33,12 +34,14 @@ final readonly class ReadRig
 
     /**
      * @param  ?array<string, mixed>  $settings  as they stand on the page; the rig's own where null
-     * @param  ?array{finger: string, travel: float, output: float, kind?: ?string}  $drag  a point that the curve of a finger is pulled through
+     * @param  ?array{finger: string, travel: float, output: float, kind?: ?string}  $drag  a point that the curve of a finger is pulled
+     *     through
      * @param  ?array{finger: string, seconds: float}  $cushion  seconds in which a turn or a tilt is to be there
      * @return array<string, mixed> of a drag the dragged finger alone: it is asked for at every move of a pointer
      */
-    public function __invoke(Rig $rig, Craft $craft, string $mode, ?array $settings, ?array $drag, ?float $focal, float $distance, ?array $cushion = null): array
-    {
+    public function __invoke(
+        Rig $rig, Craft $craft, string $mode, ?array $settings, ?array $drag, ?float $focal, float $distance, ?array $cushion = null,
+    ): array {
         $craftSheet = $craft->sheet();
         $sheet = $craftSheet->setUp($settings ?? $rig->document);
         $finger = null;
@@ -47,25 +50,35 @@ final readonly class ReadRig
             $finger = Finger::from($fields->choiceOrNull('finger', array_column(Finger::cases(), 'value')) ?? 'turn');
             $tune = $sheet->mode($mode);
             $kind = $fields->textOrNull('kind') ?? $tune->curve($finger)->toArray()['kind'];
-            $curve = CurveKinds::through($kind, $fields->number('travel', 0, 1), $fields->number('output', 0, 1), $tune->top($finger) / ($finger->rotates() ? Angle::DEGREE : 1.0));
+            $curve = CurveKinds::through(
+                $kind, $fields->number('travel', 0, 1), $fields->number('output', 0, 1),
+                $tune->top($finger) / ($finger->rotates() ? Angle::DEGREE : 1.0),
+            );
             $sheet = $sheet->withMode($tune->with($finger, curve: $curve));
         }
         if ($cushion !== null) {
             $fields = Fields::of($cushion, 'cushion');
             $cushioned = Finger::from($fields->choiceOrNull('finger', [Finger::Turn->value, Finger::Tilt->value]) ?? Finger::Tilt->value);
-            $sheet = $craftSheet->setUp($sheet->withMode($sheet->mode($mode)->with($cushioned, cushion: $fields->number('seconds', 0, 5, 's')))->toArray());
+            $sheet = $craftSheet->setUp(
+                $sheet->withMode($sheet->mode($mode)->with($cushioned, cushion: $fields->number('seconds', 0, 5, 's')))->toArray(),
+            );
         }
         $lens = $focal === null ? Lens::read(Fields::of($rig->camera)) : $craftSheet->camera->lens($focal);
         $hands = $this->hands($sheet, $rig);
         $camera = $focal === null ? $rig->camera : [...$lens->toArray(), 'focal_mm' => $focal];
 
         return [
-            'rig_id' => $rig->id, 'settings' => self::settings($sheet), 'camera' => ['hfov_deg' => $camera['hfov_deg'], 'aspect' => $camera['aspect'], 'focal_mm' => $camera['focal_mm'] ?? null],
+            'rig_id' => $rig->id, 'settings' => self::settings($sheet),
+            'camera' => ['hfov_deg' => $camera['hfov_deg'], 'aspect' => $camera['aspect'], 'focal_mm' => $camera['focal_mm'] ?? null],
             'distance_m' => $distance,
             ...(new SettingsEffect($craftSheet, $lens, $hands, $distance))->of($sheet->mode($mode), $finger),
-            'hands' => [...$hands->toArray(), 'grip_words' => $hands->grip->words(), 'pads' => $hands->mode->pads(), 'per_mm' => round($hands->perMillimetre(), 4), 'tremble' => round($hands->tremble(), 5), 'nudge' => round($hands->nudge(), 5), 'measured' => $hands->measured !== null],
-            'oddities' => array_map(static fn (SettingsWarning $oddity): array => $oddity->toArray(), SettingsWarning::of($sheet)),
-            'changes' => array_map(static fn (Difference $change): array => $change->toArray(), Difference::between($rig->settings(), [...$sheet->toArray(), 'camera' => $camera])),
+            'hands' => [
+                ...$hands->toArray(), 'grip_words' => $hands->grip->words(), 'pads' => $hands->mode->pads(),
+                'per_mm' => round($hands->perMillimetre(), 4), 'tremble' => round($hands->tremble(), 5),
+                'nudge' => round($hands->nudge(), 5), 'measured' => $hands->measured !== null,
+            ],
+            'oddities' => Oddity::in($sheet),
+            'changes' => RigChange::each(Difference::between($rig->settings(), [...$sheet->toArray(), 'camera' => $camera])),
             'ducted' => $sheet->ducted === null ? null : $this->ducted($sheet->ducted, $sheet->mode($mode)->run),
         ];
     }
@@ -78,7 +91,9 @@ final readonly class ReadRig
         }
         $hands = $sheet->hands ?? Hands::read(Fields::of($rig->loadMissing('operator')->operator?->only(['stick_mode', 'wheel_up']) ?? []));
         // Plain numbers: a record made of each would cost more than the query.
-        $trembles = Take::query()->where('operator_id', $rig->operator_id)->where('automated', false)->toBase()->whereNotNull('tremble')->orderByDesc('flown_at')->limit(self::LOOK_BACK)->pluck('tremble')->map(floatval(...))->all();
+        $takes = Take::query()->where('operator_id', $rig->operator_id)->where('automated', false)->toBase();
+        $takes->whereNotNull('tremble')->orderByDesc('flown_at')->limit(self::LOOK_BACK);
+        $trembles = $takes->pluck('tremble')->map(floatval(...))->all();
 
         return count($trembles) < self::FEWEST ? $hands : $hands->withTremble(Statistics::median(array_values($trembles)));
     }

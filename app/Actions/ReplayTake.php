@@ -22,7 +22,9 @@ final readonly class ReplayTake
     {
         $log = $take->log->read();
         $intent = $take->judgement === null ? null : Intent::read(Fields::of($take->judgement->intent));
-        $score = Scorer::judge($log, TakeWindow::known($take->from_s, $take->to_s, $take->cut_from_s ?? $log->from(), $take->cut_to_s ?? $log->to()), $intent);
+        $score = Scorer::judge(
+            $log, TakeWindow::known($take->from_s, $take->to_s, $take->cut_from_s ?? $log->from(), $take->cut_to_s ?? $log->to()), $intent,
+        );
         $plan = null;
         // A take is shown with the settings it was flown with, whatever the shot is flown with now.
         $shot = $take->shot?->planned($take->rig);

@@ -30,10 +30,11 @@ final readonly class SaveRig
      * @param  ?Carbon  $at  when it was, where not now
      *
      * @throws Refusal where the craft can't do it, or nothing changed
-     * @throws RigChanged where another version came between
+     * @throws SavedFirst where another version came between
      */
-    public function __invoke(?User $operator, Rig $base, array $settings, ?float $focal, string $reason, User $author, ?Carbon $at = null): Rig
-    {
+    public function __invoke(
+        ?User $operator, Rig $base, array $settings, ?float $focal, string $reason, User $author, ?Carbon $at = null,
+    ): Rig {
         $craft = Craft::query()->findOrFail($base->craft_id);
         $sheet = $craft->sheet()->setUp([...array_intersect_key($base->document, ['hands' => 1, 'ducted' => 1]), ...$settings]);
         $camera = $focal === null ? $base->camera : [...$craft->sheet()->camera->lens($focal)->toArray(), 'focal_mm' => $focal];
@@ -44,13 +45,14 @@ final readonly class SaveRig
             $latest = Rig::of($craft->id, $operator?->id)->with(['author', 'operator'])->first();
             $mine = [...$sheet->toArray(), 'camera' => $camera];
             if ($latest !== null && $latest->id !== $base->id) {
-                throw new RigChanged($latest, Difference::threeWay($base->settings(), $latest->settings(), $mine));
+                throw new SavedFirst($latest, Difference::threeWay($base->settings(), $latest->settings(), $mine));
             }
             if ($latest !== null && Difference::between($latest->settings(), $mine) === []) {
                 throw new Refusal(Fact::of('rig.nothing-different'), 'settings', Fact::of('expected.change'));
             }
             $rig = Rig::query()->create([
-                'school_id' => $craft->school_id, 'craft_id' => $craft->id, 'operator_id' => $operator?->id, 'author_id' => $author->id, 'craft' => $craft->name,
+                'school_id' => $craft->school_id, 'craft_id' => $craft->id, 'operator_id' => $operator?->id, 'author_id' => $author->id,
+                'craft' => $craft->name,
                 'version' => ($latest->version ?? 0) + 1, 'reason' => $reason, 'document' => $sheet->toArray(), 'camera' => $camera,
             ]);
             if ($at !== null) {
@@ -66,13 +68,17 @@ final readonly class SaveRig
     /** From now on the shots of this version's owner are flown with it. */
     private function fly(Rig $rig, ?User $operator): void
     {
-        $earlier = Rig::query()->where('craft_id', $rig->craft_id)->whereKeyNot($rig->id)->where(static function (Builder $query) use ($operator): void {
+        $earlier = Rig::query()->where(
+            'craft_id', $rig->craft_id,
+        )->whereKeyNot($rig->id)->where(static function (Builder $query) use ($operator): void {
             $query->where('operator_id', $operator?->id);
             if ($operator !== null) {
                 $query->orWhereNull('operator_id');
             }
         })->pluck('id');
-        $shots = Shot::query()->when($operator !== null, static fn (Builder $query): Builder => $query->where('operator_id', $operator?->id));
+        $shots = Shot::query()->when(
+            $operator !== null, static fn (Builder $query): Builder => $query->where('operator_id', $operator?->id),
+        );
         $shots->whereIn('rig_id', $earlier);
         // What an operator last worked on stays what they last worked on.
         $shots->toBase()->update(['rig_id' => $rig->id]);

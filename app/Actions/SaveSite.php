@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Models\Site;
 use App\Models\User;
-use Illuminate\Support\Facades\DB;
 use Larkspur\Fields;
 use Larkspur\Geo\Position;
 use Larkspur\Site\Site as SiteSheet;
@@ -19,28 +18,21 @@ final readonly class SaveSite
      * @param  array{name: string, about: string, document: array<string, mixed>, subjects: list<array<string, mixed>>}  $drawn
      * @param  int  $version  that was worked on
      *
-     * @throws SiteChanged where another version came between
+     * @throws SavedFirst where another version came between
      */
     public function __invoke(User $user, ?Site $site, array $drawn, int $version): Site
     {
         $sheet = SiteSheet::read(Fields::of(['name' => $drawn['name'], ...$drawn['document']], 'document'));
         $subjects = self::subjects($sheet, $drawn['subjects']);
-        $filled = ['name' => $drawn['name'], 'about' => $drawn['about'], 'document' => array_diff_key($sheet->toArray(), ['name' => 1]), 'subjects' => $subjects];
+        $filled = [
+            'name' => $drawn['name'], 'about' => $drawn['about'], 'document' => array_diff_key($sheet->toArray(), ['name' => 1]),
+            'subjects' => $subjects,
+        ];
         if ($site === null) {
             return Site::query()->create([...$filled, 'school_id' => $user->school_id, 'author_id' => $user->id, 'version' => 1]);
         }
 
-        return DB::transaction(static function () use ($site, $filled, $version): Site {
-            $query = Site::query()->whereKey($site->id);
-            $query->lockForUpdate();
-            $latest = $query->firstOrFail();
-            if ($latest->version !== $version) {
-                throw new SiteChanged($latest);
-            }
-            $latest->fill([...$filled, 'version' => $version + 1])->save();
-
-            return $latest;
-        });
+        return $site->saveOver($version, $filled);
     }
 
     /**
@@ -54,8 +46,14 @@ final readonly class SaveSite
         foreach ($drawn as $k => $one) {
             $fields = Fields::of($one, "subjects.$k");
             $base = $fields->numberOrNull('base_m', -500, 5000, 'm') ?? 0.0;
-            $point = $frame->geoPoint(new Position($fields->number('east_m', -5000, 5000, 'm'), $fields->number('north_m', -5000, 5000, 'm'), $fields->numberOrNull('up_m', -500, 5000, 'm') ?? $base + 1.5));
-            $out[] = ['id' => $fields->text('id'), 'name' => $fields->text('name'), ...$point->toArray(), 'base_alt_m' => round($frame->origin->altitude + $base, 3)];
+            $point = $frame->geoPoint(new Position(
+                $fields->number('east_m', -5000, 5000, 'm'), $fields->number('north_m', -5000, 5000, 'm'),
+                $fields->numberOrNull('up_m', -500, 5000, 'm') ?? $base + 1.5,
+            ));
+            $out[] = [
+                'id' => $fields->text('id'), 'name' => $fields->text('name'), ...$point->toArray(),
+                'base_alt_m' => round($frame->origin->altitude + $base, 3),
+            ];
         }
 
         return $out;

@@ -6,6 +6,8 @@ namespace App\Actions;
 
 use App\Models\Rig;
 use App\Models\Take;
+use Documents\Rig\RigChange;
+use Documents\Rig\SinceChangeDocument;
 use Larkspur\Rig\Difference;
 use Larkspur\Training\SinceChange;
 
@@ -35,10 +37,11 @@ final readonly class TellHistory
         foreach ($versions as $i => $version) {
             $before = $versions[$i + 1] ?? null;
             $history[] = [
-                'id' => $version->id, 'version' => $version->version, 'author' => $version->author?->name, 'at' => $version->created_at->toIso8601String(), 'reason' => $version->reason,
+                'id' => $version->id, 'version' => $version->version, 'author' => $version->author?->name,
+                'at' => $version->created_at->toIso8601String(), 'reason' => $version->reason,
                 'takes' => count($scores($version)),
-                'changes' => $before === null ? [] : array_map(static fn (Difference $change): array => $change->toArray(), Difference::between($before->settings(), $version->settings())),
-                'since' => $before === null ? null : SinceChange::of($scores($before), $scores($version))->toArray(),
+                'changes' => $before === null ? [] : RigChange::each(Difference::between($before->settings(), $version->settings())),
+                'since' => $before === null ? null : SinceChangeDocument::of(SinceChange::of($scores($before), $scores($version))),
             ];
         }
 

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Actions\DayChanged;
-use App\Actions\RigChanged;
-use App\Actions\SiteChanged;
+use App\Actions\SavedFirst;
 use App\Http\Resources\RigResource;
 use App\Http\Resources\SiteResource;
+use App\Models\Rig;
+use App\Models\Site;
 use App\Spoken;
+use Documents\Rig\RigChange;
 use Documents\Wire;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
@@ -19,7 +20,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
 use Larkspur\Refusal;
-use Larkspur\Rig\Difference;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
@@ -57,29 +57,51 @@ final readonly class Problem
         $previous = $error->getPrevious();
 
         return match (true) {
-            $error instanceof Refusal => new self(422, 'refused', 'This can’t be done as it stands', Spoken::to()->say($error->fact), [self::refused($error)]),
-            $error instanceof RigChanged => self::changed($error),
-            $error instanceof SiteChanged => new self(409, 'changed', 'Somebody saved first', $error->getMessage(), [], ['latest' => new SiteResource($error->latest)]),
-            $error instanceof DayChanged => new self(409, 'changed', 'Somebody saved first', $error->getMessage(), [], ['version' => $error->latest->version]),
+            $error instanceof Refusal => new self(
+                422, 'refused', 'This can’t be done as it stands', Spoken::to()->say($error->fact), [self::refused($error)],
+            ),
+            $error instanceof SavedFirst => self::savedFirst($error),
             $error instanceof ValidationException => self::invalid($error),
-            $error instanceof AuthenticationException => new self(401, 'signed-out', 'You are signed out', 'Sign in again; what you entered is still here.'),
-            $error instanceof TokenMismatchException => new self(419, 'stale', 'This page is too old', 'Load it again; nothing was changed.'),
-            $error instanceof AuthorizationException, $previous instanceof AuthorizationException => new self(403, 'forbidden', 'This is not yours to do', 'It is somebody else’s work; a trainer of your school can open it.'),
-            $error instanceof ModelNotFoundException, $previous instanceof ModelNotFoundException => new self(404, 'not-found', 'Not found', 'There is no such record in your school.'),
-            $error instanceof PostTooLargeException => new self(413, 'too-large', 'This file is too large', 'Logs of up to 256 MB are taken.'),
+            $error instanceof AuthenticationException => new self(
+                401, 'signed-out', 'You are signed out', 'Sign in again; what you entered is still here.',
+            ),
+            $error instanceof TokenMismatchException => new self(
+                419, 'stale', 'This page is too old', 'Load it again; nothing was changed.',
+            ),
+            $error instanceof AuthorizationException, $previous instanceof AuthorizationException => new self(
+                403, 'forbidden', 'This is not yours to do', 'It is somebody else’s work; a trainer of your school can open it.',
+            ),
+            $error instanceof ModelNotFoundException, $previous instanceof ModelNotFoundException => new self(
+                404, 'not-found', 'Not found', 'There is no such record in your school.',
+            ),
+            $error instanceof PostTooLargeException => new self(
+                413, 'too-large', 'This file is too large', 'Logs of up to 256 MB are taken.',
+            ),
             $error instanceof HttpExceptionInterface => self::http($error),
             default => new self(500, 'failed', 'Something broke here', 'Nothing was saved. It has been written down; try again in a moment.'),
         };
     }
 
-    private static function changed(RigChanged $error): self
+    /** What they saved goes along where it can be looked at beside one's own. */
+    private static function savedFirst(SavedFirst $error): self
     {
-        $plain = static fn (array $changes): array => array_map(static fn (Difference $change): mixed => Wire::write($change->toArray(), Spoken::to()), $changes);
+        $plain = static fn (array $changes): mixed => Wire::write(array_map(RigChange::of(...), $changes), Spoken::to());
+        $theirs = match (true) {
+            $error->latest instanceof Site => ['latest' => new SiteResource($error->latest)],
+            $error->latest instanceof Rig && $error->difference !== null => [
+                'latest' => new RigResource($error->latest),
+                'difference' => [
+                    'theirs' => $plain($error->difference['theirs']), 'mine' => $plain($error->difference['mine']),
+                    'both' => $error->difference['both'],
+                ],
+            ],
+            default => [],
+        };
 
-        return new self(409, 'changed', 'Somebody saved first', $error->getMessage(), [], [
-            'latest' => new RigResource($error->latest),
-            'difference' => ['theirs' => $plain($error->difference['theirs']), 'mine' => $plain($error->difference['mine']), 'both' => $error->difference['both']],
-        ]);
+        return new self(
+            409, 'saved-first', 'Somebody saved first', Spoken::to()->say($error->fact()), [],
+            ['version' => $error->latest->version, ...$theirs],
+        );
     }
 
     private static function invalid(ValidationException $error): self
@@ -91,7 +113,10 @@ final readonly class Problem
             }
         }
 
-        return new self($error->status, 'invalid', 'Something in the form is not right', $errors[0]['message'] ?? 'Look at the fields that are marked.', $errors);
+        return new self(
+            $error->status, 'invalid', 'Something in the form is not right', $errors[0]['message'] ?? 'Look at the fields that are marked.',
+            $errors,
+        );
     }
 
     private static function http(HttpExceptionInterface $error): self

@@ -7,8 +7,25 @@ namespace App\Http;
 use OpenApi\Attributes as OA;
 
 /** Shapes of the API about rigs that no request and no resource owns: what core/Rig gives out as it stands. */
+#[OA\Schema(schema: 'RigDraft', required: ['mode'], properties: [
+    new OA\Property(property: 'mode', type: 'string', enum: ['slow', 'standard', 'fast']),
+    new OA\Property(property: 'settings', description: 'the saved ones where left out', ref: '#/components/schemas/RigSettings'),
+    new OA\Property(property: 'drag', description: 'a point that the curve of a finger is pulled through; travel and share of the full rate', required: ['finger', 'travel', 'output'], properties: [
+        new OA\Property(property: 'finger', type: 'string'), new OA\Property(property: 'travel', type: 'number'),
+        new OA\Property(property: 'output', type: 'number'), new OA\Property(property: 'kind', type: 'string'),
+    ], type: 'object'),
+    new OA\Property(property: 'cushion', description: 'seconds in which a turn or a tilt is to be there', required: [
+        'finger', 'seconds',
+    ], properties: [
+        new OA\Property(property: 'finger', type: 'string', enum: ['turn', 'tilt']), new OA\Property(property: 'seconds', type: 'number'),
+    ], type: 'object'),
+    new OA\Property(property: 'focal_mm', type: 'number', nullable: true),
+    new OA\Property(property: 'distance_m', description: 'from how far off a plain move is looked at', type: 'number'),
+], type: 'object')]
 #[OA\Schema(schema: 'RigCurve', required: ['kind'], properties: [
-    new OA\Property(property: 'kind', type: 'string', enum: ['half-stick', 'half-stick-percent', 'soft-expo', 'rates', 'drawn']), new OA\Property(property: 'value', type: 'number'), new OA\Property(property: 'centre', type: 'number'), new OA\Property(property: 'end', type: 'number'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['half-stick', 'half-stick-percent', 'soft-expo', 'rates', 'drawn']),
+    new OA\Property(property: 'value', type: 'number'), new OA\Property(property: 'centre', type: 'number'),
+    new OA\Property(property: 'end', type: 'number'),
     new OA\Property(property: 'points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
 ], type: 'object')]
 #[OA\Schema(schema: 'RigCurves', required: ['climb', 'turn', 'run', 'slide', 'tilt'], properties: [
@@ -27,7 +44,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'top_rate_dps', type: 'number'),
     new OA\Property(property: 'cushion_s', type: 'number'),
 ], type: 'object')]
-#[OA\Schema(schema: 'RigModeSettings', required: ['run_mps', 'slide_mps', 'climb_mps', 'sink_mps', 'turn_dps', 'accelerate_mps2', 'brake_mps2', 'climb_accelerate_mps2', 'turn_accelerate_dps2', 'lag_s', 'gimbal', 'curves'], properties: [
+#[OA\Schema(schema: 'RigModeSettings', required: [
+    'run_mps', 'slide_mps', 'climb_mps', 'sink_mps', 'turn_dps', 'accelerate_mps2', 'brake_mps2', 'climb_accelerate_mps2',
+    'turn_accelerate_dps2', 'lag_s', 'gimbal', 'curves',
+], properties: [
     new OA\Property(property: 'run_mps', type: 'number'),
     new OA\Property(property: 'slide_mps', type: 'number'),
     new OA\Property(property: 'climb_mps', type: 'number'),
@@ -74,7 +94,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'low', type: 'number'),
     new OA\Property(property: 'high', type: 'number'),
 ], type: 'object')]
-#[OA\Schema(schema: 'RigDocument', required: ['craft', 'width_m', 'wind_limit_mps', 'gust_coupling', 'tilt_range_deg', 'battery_min', 'modes'], properties: [
+#[OA\Schema(schema: 'RigDocument', required: [
+    'craft', 'width_m', 'wind_limit_mps', 'gust_coupling', 'tilt_range_deg', 'battery_min', 'modes',
+], properties: [
     new OA\Property(property: 'craft', type: 'string'),
     new OA\Property(property: 'width_m', type: 'number'),
     new OA\Property(property: 'wind_limit_mps', type: 'number'),
@@ -100,7 +122,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'rate_per_dps', type: 'number'),
     new OA\Property(property: 'cushion_per_s', type: 'number'),
 ], type: 'object')]
-#[OA\Schema(schema: 'CraftDocument', required: ['schema', 'kind', 'mass_kg', 'convention', 'gimbal_top_dps', 'turn_top_dps', 'gimbal_units', 'camera', 'stock'], properties: [
+#[OA\Schema(schema: 'CraftDocument', required: [
+    'schema', 'kind', 'mass_kg', 'convention', 'gimbal_top_dps', 'turn_top_dps', 'gimbal_units', 'camera', 'stock',
+], properties: [
     new OA\Property(property: 'schema', type: 'string'),
     new OA\Property(property: 'kind', type: 'string', enum: ['camera', 'ducted']),
     new OA\Property(property: 'mass_kg', type: 'number'),
@@ -129,7 +153,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'rate', type: 'number'),
     new OA\Property(property: 'cushion', type: 'number'),
 ], type: 'object')]
-#[OA\Schema(schema: 'RigFinger', required: ['finger', 'ends', 'thumb', 'unit', 'top', 'top_back', 'ceiling', 'half_stick', 'start_s', 'stop_s', 'stop_way', 'stop_widths', 'top_widths', 'half_widths', 'nudge', 'nudge_widths', 'cushion_s', 'own', 'curve', 'convention', 'says', 'points'], properties: [
+#[OA\Schema(schema: 'RigFinger', required: [
+    'finger', 'ends', 'thumb', 'unit', 'top', 'top_back', 'ceiling', 'half_stick', 'start_s', 'stop_s', 'stop_way', 'stop_widths',
+    'top_widths', 'half_widths', 'nudge', 'nudge_widths', 'cushion_s', 'own', 'curve', 'convention', 'says', 'points',
+], properties: [
     new OA\Property(property: 'finger', type: 'string'),
     new OA\Property(property: 'ends', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'thumb', type: 'string'),
@@ -153,18 +180,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'says', type: 'array', items: new OA\Items(ref: '#/components/schemas/CurveConversion')),
     new OA\Property(property: 'points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
 ], type: 'object')]
-#[OA\Schema(schema: 'RigChange', required: ['place', 'mode', 'name', 'unit', 'from', 'to'], properties: [
-    new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'mode', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'unit', type: 'string'),
-    new OA\Property(property: 'from', nullable: true, oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string'), new OA\Schema(type: 'boolean')]), new OA\Property(property: 'to', nullable: true, oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string'), new OA\Schema(type: 'boolean')]),
-], type: 'object')]
-#[OA\Schema(schema: 'Oddity', required: ['place', 'text'], properties: [
-    new OA\Property(property: 'place', type: 'string'),
-    new OA\Property(property: 'text', type: 'string'),
-], type: 'object')]
 #[OA\Schema(schema: 'Pads', description: 'what each stick plays, across and up', required: ['left', 'right'], properties: [
-    new OA\Property(property: 'left', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'right', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'left', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'right', type: 'array', items: new OA\Items(type: 'string')),
 ], type: 'object')]
-#[OA\Schema(schema: 'HandsReading', required: ['pads', 'stick_mode', 'wheel_up', 'grip', 'stick_mm', 'grip_words', 'per_mm', 'tremble', 'nudge', 'measured'], properties: [
+#[OA\Schema(schema: 'HandsReading', required: [
+    'pads', 'stick_mode', 'wheel_up', 'grip', 'stick_mm', 'grip_words', 'per_mm', 'tremble', 'nudge', 'measured',
+], properties: [
     new OA\Property(property: 'pads', ref: '#/components/schemas/Pads'),
     new OA\Property(property: 'stick_mode', type: 'integer'),
     new OA\Property(property: 'wheel_up', type: 'string'),
@@ -176,7 +198,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'nudge', type: 'number'),
     new OA\Property(property: 'measured', type: 'boolean'),
 ], type: 'object')]
-#[OA\Schema(schema: 'DuctedReading', required: ['hover', 'limit', 'soft', 'self_levelling', 'camera_deg', 'coast_s', 'points', 'leans', 'level_pace_mps', 'top_lean_deg'], properties: [
+#[OA\Schema(schema: 'DuctedReading', required: [
+    'hover', 'limit', 'soft', 'self_levelling', 'camera_deg', 'coast_s', 'points', 'leans', 'level_pace_mps', 'top_lean_deg',
+], properties: [
     new OA\Property(property: 'hover', type: 'number'),
     new OA\Property(property: 'limit', type: 'number'),
     new OA\Property(property: 'soft', type: 'number'),
@@ -188,7 +212,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'level_pace_mps', type: 'number'),
     new OA\Property(property: 'top_lean_deg', type: 'number'),
 ], type: 'object')]
-#[OA\Schema(schema: 'RigReading', required: ['rig_id', 'settings', 'camera', 'distance_m', 'mode', 'brake_m', 'brake_s', 'fingers', 'hands', 'oddities', 'changes', 'ducted'], properties: [
+#[OA\Schema(schema: 'RigReading', required: [
+    'rig_id', 'settings', 'camera', 'distance_m', 'mode', 'brake_m', 'brake_s', 'fingers', 'hands', 'oddities', 'changes', 'ducted',
+], properties: [
     new OA\Property(property: 'rig_id', type: 'integer'),
     new OA\Property(property: 'settings', ref: '#/components/schemas/RigSettings'),
     new OA\Property(property: 'camera', ref: '#/components/schemas/RigCamera'),
@@ -256,7 +282,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'buys', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'costs', type: 'array', items: new OA\Items(type: 'string')),
 ], type: 'object')]
-#[OA\Schema(schema: 'AdviceFinger', required: ['finger', 'unit', 'asked', 'now', 'advised', 'why', 'cost_now', 'cost_advised', 'shots', 'trades'], properties: [
+#[OA\Schema(schema: 'AdviceFinger', required: [
+    'finger', 'unit', 'asked', 'now', 'advised', 'why', 'cost_now', 'cost_advised', 'shots', 'trades',
+], properties: [
     new OA\Property(property: 'finger', type: 'string'),
     new OA\Property(property: 'unit', type: 'string'),
     new OA\Property(property: 'asked', type: 'boolean'),
@@ -272,7 +300,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'shot', type: 'string'),
     new OA\Property(property: 'why', type: 'string'),
 ], type: 'object')]
-#[OA\Schema(schema: 'RigAdvice', required: ['mode', 'house', 'house_words', 'house_why', 'nudge', 'seen_widths', 'comfort', 'settings', 'fingers', 'left_out', 'films_in'], properties: [
+#[OA\Schema(schema: 'RigAdvice', required: [
+    'mode', 'house', 'house_words', 'house_why', 'nudge', 'seen_widths', 'comfort', 'settings', 'fingers', 'left_out', 'films_in',
+], properties: [
     new OA\Property(property: 'mode', type: 'string'),
     new OA\Property(property: 'house', type: 'string'),
     new OA\Property(property: 'house_words', type: 'string'),
@@ -284,13 +314,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'fingers', type: 'array', items: new OA\Items(ref: '#/components/schemas/AdviceFinger')),
     new OA\Property(property: 'left_out', type: 'array', items: new OA\Items(ref: '#/components/schemas/LeftOut')),
     new OA\Property(property: 'films_in', type: 'string'),
-], type: 'object')]
-#[OA\Schema(schema: 'SinceChange', required: ['before', 'after', 'change', 'margin', 'words'], properties: [
-    new OA\Property(property: 'before', type: 'integer'),
-    new OA\Property(property: 'after', type: 'integer'),
-    new OA\Property(property: 'change', type: 'number', nullable: true),
-    new OA\Property(property: 'margin', type: 'number', nullable: true),
-    new OA\Property(property: 'words', type: 'string'),
 ], type: 'object')]
 #[OA\Schema(schema: 'RigVersion', required: ['id', 'version', 'author', 'at', 'reason', 'takes', 'changes', 'since'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
@@ -319,42 +342,20 @@ use OpenApi\Attributes as OA;
 ], type: 'object')]
 #[OA\Schema(schema: 'RigConflict', allOf: [
     new OA\Schema(ref: '#/components/schemas/Problem'),
-    new OA\Schema(required: ['latest', 'difference'], properties: [new OA\Property(property: 'latest', ref: '#/components/schemas/Rig'), new OA\Property(property: 'difference', ref: '#/components/schemas/ThreeWay')], type: 'object'),
+    new OA\Schema(
+        required: ['version', 'latest', 'difference'],
+        properties: [
+            new OA\Property(property: 'version', type: 'integer'),
+            new OA\Property(property: 'latest', ref: '#/components/schemas/Rig'),
+            new OA\Property(property: 'difference', ref: '#/components/schemas/ThreeWay'),
+        ],
+        type: 'object',
+    ),
 ])]
-#[OA\Schema(schema: 'Measured', required: ['value', 'sd'], properties: [
-    new OA\Property(property: 'value', type: 'number'),
-    new OA\Property(property: 'sd', type: 'number'),
-], type: 'object')]
-#[OA\Schema(schema: 'StepFit', required: ['finger', 'ends', 'steps', 'unit', 'top', 'top_back', 'accelerate', 'brake', 'lag_s', 'stop_way', 'stop_s'], properties: [
-    new OA\Property(property: 'finger', type: 'string'),
-    new OA\Property(property: 'ends', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'steps', type: 'integer'),
-    new OA\Property(property: 'unit', type: 'string'),
-    new OA\Property(property: 'top', ref: '#/components/schemas/Measured', nullable: true),
-    new OA\Property(property: 'top_back', ref: '#/components/schemas/Measured', nullable: true),
-    new OA\Property(property: 'accelerate', ref: '#/components/schemas/Measured', nullable: true),
-    new OA\Property(property: 'brake', ref: '#/components/schemas/Measured', nullable: true),
-    new OA\Property(property: 'lag_s', ref: '#/components/schemas/Measured'),
-    new OA\Property(property: 'stop_way', ref: '#/components/schemas/Measured'),
-    new OA\Property(property: 'stop_s', type: 'number'),
-], type: 'object')]
 #[OA\Schema(schema: 'StepTest', required: ['mode', 'fits', 'document'], properties: [
     new OA\Property(property: 'mode', type: 'string'),
     new OA\Property(property: 'fits', type: 'array', items: new OA\Items(ref: '#/components/schemas/StepFit')),
     new OA\Property(property: 'document', ref: '#/components/schemas/CraftDocument'),
-], type: 'object')]
-#[OA\Schema(schema: 'HoverPoint', required: ['throttle', 'sd', 'from'], properties: [
-    new OA\Property(property: 'throttle', type: 'number'),
-    new OA\Property(property: 'sd', type: 'number'),
-    new OA\Property(property: 'from', type: 'string'),
-], type: 'object')]
-#[OA\Schema(schema: 'BobIndex', required: ['index', 'throttle_work', 'run_work', 'correlation', 'hop_m', 'words'], properties: [
-    new OA\Property(property: 'index', type: 'number'),
-    new OA\Property(property: 'throttle_work', type: 'number'),
-    new OA\Property(property: 'run_work', type: 'number'),
-    new OA\Property(property: 'correlation', type: 'number'),
-    new OA\Property(property: 'hop_m', type: 'number'),
-    new OA\Property(property: 'words', type: 'string'),
 ], type: 'object')]
 final class RigSchemas
 {

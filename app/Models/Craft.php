@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToSchool;
+use App\Models\Concerns\Versioned;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Larkspur\Fields;
@@ -15,7 +16,7 @@ use Larkspur\Rig\Craft as CraftSheet;
  *
  * @property int $id
  * @property string $name
- * @property int $revision
+ * @property int $version
  * @property array<string, mixed> $document
  * @property ?array<string, mixed> $measured
  */
@@ -26,10 +27,12 @@ final class Craft extends Model
     /** @use HasFactory<\Database\Factories\CraftFactory> */
     use HasFactory;
 
-    protected $fillable = ['school_id', 'name', 'revision', 'document', 'measured'];
+    use Versioned;
+
+    protected $fillable = ['school_id', 'name', 'version', 'document', 'measured'];
 
     /** @var array<string, string> */
-    protected $casts = ['document' => 'array', 'measured' => 'array', 'revision' => 'integer'];
+    protected $casts = ['document' => 'array', 'measured' => 'array', 'version' => 'integer'];
 
     public function sheet(): CraftSheet
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToSchool;
+use App\Models\Concerns\Versioned;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -30,6 +31,7 @@ final class FlightDay extends Model
 {
     use BelongsToSchool;
     use SoftDeletes;
+    use Versioned;
 
     protected $fillable = ['school_id', 'operator_id', 'site_id', 'title', 'date', 'document', 'version'];
 

@@ -24,7 +24,9 @@ use Illuminate\Support\Carbon;
  * @property int $bytes
  * @property int $bytes_read
  * @property string $state
- * @property array{message?: string, place?: string, expected?: string, takes?: list<int>, notes?: list<array{line: ?int, column: string, text: string}>, guess?: array<string, mixed>, headers?: list<string>, unsure?: list<array{number: int, from_s: float, to_s: float, candidates: list<string>}>} $outcome
+ * @property array{message?: string, place?: string, expected?: string, takes?: list<int>, notes?: list<array{line: ?int, column: string,
+ * text: string}>, guess?: array<string, mixed>, headers?: list<string>, unsure?: list<array{number: int, from_s: float, to_s: float,
+ * candidates: list<string>}>} $outcome
  * @property ?array<string, mixed> $columns
  * @property Carbon $flown_at
  * @property-read ?Shot $shot
@@ -50,12 +52,17 @@ final class Import extends Model
 
     public const REFUSED = 'refused';
 
-    protected $fillable = ['school_id', 'owner_id', 'shot_id', 'flight_log_id', 'file_name', 'path', 'bytes', 'bytes_read', 'state', 'outcome', 'columns', 'flown_at'];
+    protected $fillable = [
+        'school_id', 'owner_id', 'shot_id', 'flight_log_id', 'file_name', 'path', 'bytes', 'bytes_read', 'state', 'outcome', 'columns',
+        'flown_at',
+    ];
 
     protected $attributes = ['state' => self::WAITING, 'outcome' => '[]', 'bytes_read' => 0];
 
     /** @var array<string, string> */
-    protected $casts = ['outcome' => 'array', 'columns' => 'array', 'flown_at' => 'datetime', 'bytes' => 'integer', 'bytes_read' => 'integer'];
+    protected $casts = [
+        'outcome' => 'array', 'columns' => 'array', 'flown_at' => 'datetime', 'bytes' => 'integer', 'bytes_read' => 'integer',
+    ];
 
     /** @return BelongsTo<Shot, $this> */
     public function shot(): BelongsTo

@@ -107,7 +107,10 @@ final class Shot extends Model
         $point = $frame->position(GeoPoint::read($fields));
         $foot = ($fields->numberOrNull('base_alt_m', -1000, 10000, 'm') ?? $frame->origin->altitude) - $frame->origin->altitude;
 
-        return ['east_m' => round($point->east, 3), 'north_m' => round($point->north, 3), 'base_m' => round($foot, 3), 'aim_m' => round($point->up - $foot, 3)];
+        return [
+            'east_m' => round($point->east, 3), 'north_m' => round($point->north, 3), 'base_m' => round($foot, 3),
+            'aim_m' => round($point->up - $foot, 3),
+        ];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToSchool;
+use App\Models\Concerns\Versioned;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -30,6 +31,7 @@ final class Site extends Model
     use HasFactory;
 
     use SoftDeletes;
+    use Versioned;
 
     protected $fillable = ['school_id', 'author_id', 'name', 'about', 'document', 'subjects', 'version'];
 

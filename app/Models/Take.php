@@ -63,14 +63,17 @@ final class Take extends Model
     public const FACETS = ['ease', 'flow', 'hold', 'line', 'frame'];
 
     protected $fillable = [
-        'school_id', 'operator_id', 'shot_id', 'rig_id', 'flight_log_id', 'number', 'move', 'mode', 'direction', 'from_s', 'to_s', 'cut_from_s', 'cut_to_s', 'flown_at',
+        'school_id', 'operator_id', 'shot_id', 'rig_id', 'flight_log_id', 'number', 'move', 'mode', 'direction', 'from_s', 'to_s',
+        'cut_from_s', 'cut_to_s', 'flown_at',
         'score', 'uncertainty', 'ease', 'flow', 'hold', 'line', 'frame', 'verdict', 'usable_s', 'decision', 'automated', 'tremble',
     ];
 
     /** @var array<string, string> */
     protected $casts = [
-        'flown_at' => 'datetime', 'from_s' => 'float', 'to_s' => 'float', 'cut_from_s' => 'float', 'cut_to_s' => 'float', 'score' => 'float', 'uncertainty' => 'float', 'usable_s' => 'float',
-        'ease' => 'float', 'flow' => 'float', 'hold' => 'float', 'line' => 'float', 'frame' => 'float', 'number' => 'integer', 'automated' => 'boolean', 'tremble' => 'float',
+        'flown_at' => 'datetime', 'from_s' => 'float', 'to_s' => 'float', 'cut_from_s' => 'float', 'cut_to_s' => 'float',
+        'score' => 'float', 'uncertainty' => 'float', 'usable_s' => 'float',
+        'ease' => 'float', 'flow' => 'float', 'hold' => 'float', 'line' => 'float', 'frame' => 'float', 'number' => 'integer',
+        'automated' => 'boolean', 'tremble' => 'float',
     ];
 
     /** @return BelongsTo<User, $this> */

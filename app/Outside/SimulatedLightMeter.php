@@ -7,7 +7,9 @@ namespace App\Outside;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Site\Sun;
 
-/** A meter that reads what the sun's height and the simulated cloud would give: EV 15 in full sun, less as it sinks; labelled as simulated. */
+/**
+ * A meter that reads what the sun's height and the simulated cloud would give: EV 15 in full sun, less as it sinks; labelled as simulated.
+ */
 final readonly class SimulatedLightMeter implements LightMeter
 {
     public function __construct(private WeatherService $weather)

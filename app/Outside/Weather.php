@@ -14,7 +14,8 @@ final readonly class Weather
      * @param  float  $cloud  share of the sky that is covered, 0 to 1
      * @param  string  $source  who says so
      */
-    public function __construct(public Wind $wind, public float $temperature, public float $cloud, public string $source, public bool $simulated)
-    {
+    public function __construct(
+        public Wind $wind, public float $temperature, public float $cloud, public string $source, public bool $simulated,
+    ) {
     }
 }

@@ -17,7 +17,9 @@ final class FrameSvg
         $y = static fn (float $v): float => (0.5 - $v) * $height;
         $svg = sprintf('<rect width="%.1F" height="%.1F" fill="#E4DFD2"/><rect width="%.1F" height="%.1F" fill="#FFFFFF"/>', $width, $height, $width, max(0.0, min($height, $y($frame['horizon']))));
         foreach ($frame['solids'] as $solid) {
-            $points = implode(' ', array_map(static fn (array $p): string => sprintf('%.1F,%.1F', $x($p[0]), $y($p[1])), self::within($solid['outline'])));
+            $points = implode(
+                ' ', array_map(static fn (array $p): string => sprintf('%.1F,%.1F', $x($p[0]), $y($p[1])), self::within($solid['outline'])),
+            );
             $svg .= sprintf('<polygon points="%s" fill="%s" stroke="#FFFFFF" stroke-width="1"/>', $points, $solid['subject'] ? '#1E1B3A' : '#9B8C6A');
         }
         foreach ([1, 2] as $k) {

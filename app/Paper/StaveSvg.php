@@ -39,7 +39,10 @@ final class StaveSvg
             $svg .= sprintf('<line x1="%d" y1="%.1F" x2="%d" y2="%.1F" stroke="#5C5878" stroke-width="1"/>', self::LEFT, $middle, $width - 6, $middle)
                 .sprintf('<polygon points="%.1F,%.1F %s %.1F,%.1F" fill="#8F86E0" stroke="#1E1B3A" stroke-width="2"/>', $x(0), $middle, implode(' ', $points), $x($end), $middle)
                 .sprintf('<text x="0" y="%.1F" font-size="19" font-weight="bold" fill="#1E1B3A">%s</text>', $middle - 1, self::NAMES[$press['finger']])
-                .sprintf('<text x="0" y="%.1F" font-size="15" fill="#1E1B3A">%s %d %%</text>', $middle + 17, htmlspecialchars($press['ends'][$press['peak'] >= 0 ? 1 : 0]), round(100 * abs($press['hold'] != 0.0 ? $press['hold'] : $press['peak'])));
+                .sprintf(
+                    '<text x="0" y="%.1F" font-size="15" fill="#1E1B3A">%s %d %%</text>', $middle + 17, htmlspecialchars($press['ends'][$press['peak'] >= 0 ? 1 : 0]),
+                    round(100 * abs($press['hold'] != 0.0 ? $press['hold'] : $press['peak'])),
+                );
         }
         $step = $end > 40 ? 10 : 5;
         for ($t = 0; $t <= $end; $t += $step) {

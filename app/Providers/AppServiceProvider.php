@@ -28,7 +28,10 @@ use Words\PhraseBook;
 final class AppServiceProvider extends ServiceProvider
 {
     /** @var array<class-string, class-string> what stands in for the outside world where there is none; each is labelled as simulated */
-    public array $bindings = [WeatherService::class => SimulatedWeather::class, GroundHeights::class => SimulatedGroundHeights::class, LightMeter::class => SimulatedLightMeter::class];
+    public array $bindings = [
+        WeatherService::class => SimulatedWeather::class, GroundHeights::class => SimulatedGroundHeights::class,
+        LightMeter::class => SimulatedLightMeter::class,
+    ];
 
     /** @var array<class-string, class-string> phrases are compiled once */
     public array $singletons = [PhraseBook::class => PhraseBook::class];
@@ -48,6 +51,9 @@ final class AppServiceProvider extends ServiceProvider
 
         ResetPassword::toMailUsing(static fn (User $user, string $token): MailMessage => (new MailMessage)
             ->subject('Choose a new Larkspur password')
-            ->view('mail.reset-password', ['name' => $user->name, 'url' => url(route('password.reset', ['token' => $token, 'email' => $user->email], false))]));
+            ->view(
+                'mail.reset-password',
+                ['name' => $user->name, 'url' => url(route('password.reset', ['token' => $token, 'email' => $user->email], false))],
+            ));
     }
 }

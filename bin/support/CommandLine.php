@@ -7,6 +7,7 @@ namespace Larkspur\CommandLine;
 use Documents\Move\MoveDocument;
 use Documents\Plan\ExpectationDocument;
 use Documents\Plan\PlanDocument;
+use Documents\Rig\StepFitDocument;
 use Documents\Score\ScoreDocument;
 use Documents\Wire;
 use Larkspur\Choreography\Finding;
@@ -122,7 +123,8 @@ final class CommandLine
         $speaker = $this->speaker->to(new Reader(sticks: $shot->sticks));
         if ($json) {
             return $this->say(self::json([
-                ...Wire::document(PlanDocument::of($plan), $speaker), 'summary' => $speaker->say($summary), 'expected' => Wire::write($expectation->expected, $speaker),
+                ...Wire::document(PlanDocument::of($plan), $speaker), 'summary' => $speaker->say($summary),
+                'expected' => Wire::write($expectation->expected, $speaker),
             ]));
         }
         $lines = [$speaker->say($summary)];
@@ -153,7 +155,9 @@ final class CommandLine
             ? SimulatedOperator::fly($plan, $habits, $shot->wind, $seed, ! isset($options['adrift']))
             : Aircraft::flySheet($plan->sheet, $plan->move->flight, $shot->rig, $shot->tune());
         $recorder = $operator === null ? new Recorder : Recorder::fair();
-        $this->write($writer->write($recorder->record($flight, $shot->site->frame(), $seed, $shot->mode, subject: $plan->move->subject)), $out);
+        $this->write(
+            $writer->write($recorder->record($flight, $shot->site->frame(), $seed, $shot->mode, subject: $plan->move->subject)), $out,
+        );
 
         return self::DONE;
     }
@@ -174,13 +178,22 @@ final class CommandLine
     private function judgement(Score $score): array
     {
         $said = $this->speaker->say(...);
-        $lines = [sprintf('%.0f (give or take %.0f): %s. %s', $score->score, $score->uncertainty, $said($score->verdict->headline), $said($score->verdict->reason))];
+        $lines = [sprintf(
+            '%.0f (give or take %.0f): %s. %s', $score->score, $score->uncertainty, $said($score->verdict->headline),
+            $said($score->verdict->reason),
+        )];
         foreach ($score->facets as $facet) {
-            $lines[] = sprintf('  %-6s %3s  %s', $said(Fact::of("petal.$facet->id")), $facet->score === null ? '-' : round($facet->score), $said($facet->why));
+            $lines[] = sprintf(
+                '  %-6s %3s  %s', $said(Fact::of("petal.$facet->id")), $facet->score === null ? '-' : round($facet->score),
+                $said($facet->why),
+            );
         }
         foreach ($score->faults as $fault) {
             $about = $said(FaultKinds::name($fault->id)).($fault->axis === 'all' ? '' : ' on '.$fault->axis);
-            $lines[] = sprintf('  %8s  %s, %s. %s', Measures::clock($fault->t), $about, $fault->grade(), $said(Fact::all($fault->picture, FaultKinds::cue($fault->id))));
+            $lines[] = sprintf(
+                '  %8s  %s, %s. %s', Measures::clock($fault->t), $about, $fault->grade(),
+                $said(Fact::all($fault->picture, FaultKinds::cue($fault->id))),
+            );
         }
         foreach ($score->remarks as $remark) {
             $lines[] = '  '.$said($remark);
@@ -197,14 +210,17 @@ final class CommandLine
             $takes[] = [
                 'number' => $i + 1,
                 'take' => ['from_s' => round($take['window']->from, 1), 'to_s' => round($take['window']->to, 1)],
-                'move' => ['id' => $take['recognition']->move, 'confidence' => round($take['recognition']->confidence, 3), 'given' => false],
+                'move' => [
+                    'id' => $take['recognition']->move, 'confidence' => round($take['recognition']->confidence, 3), 'given' => false,
+                ],
             ];
         }
         if (isset($options['json'])) {
             return $this->say(self::json($takes));
         }
         $lines = array_map(static fn (array $take): string => sprintf(
-            'take %d  %s to %s  looks like %s (%.0f %% sure)', $take['number'], Measures::clock($take['take']['from_s']), Measures::clock($take['take']['to_s']), $take['move']['id'], 100 * $take['move']['confidence'],
+            'take %d  %s to %s  looks like %s (%.0f %% sure)', $take['number'], Measures::clock($take['take']['from_s']),
+            Measures::clock($take['take']['to_s']), $take['move']['id'], 100 * $take['move']['confidence'],
         ), $takes);
 
         return $this->say(($lines === [] ? 'No take: nothing moves the picture for three seconds.' : implode("\n", $lines))."\n");
@@ -221,7 +237,10 @@ final class CommandLine
         $log = self::log($in, $options);
         $this->write($writer->write($log), $out);
         foreach ($log->notes as $note) {
-            fwrite($this->err, sprintf("%s: %s%s\n", $in, $note->line === null ? '' : "line {$note->line}: ", $this->speaker->say($note->text)));
+            fwrite(
+                $this->err,
+                sprintf("%s: %s%s\n", $in, $note->line === null ? '' : "line {$note->line}: ", $this->speaker->say($note->text)),
+            );
         }
 
         return self::DONE;
@@ -234,7 +253,13 @@ final class CommandLine
             self::opened($file, Formats::reader($file));
         } catch (ColumnsUnknown $unknown) {
             foreach ($unknown->guess->columns as $name => $column) {
-                fwrite($this->err, sprintf("%s: “%s” in %s, %s%s\n", $name, $column['column'], $column['unit'] === '' ? 'words' : $column['unit'], $this->speaker->say($column['why']), $column['sure'] ? '' : ' (please check)'));
+                fwrite(
+                    $this->err,
+                    sprintf(
+                        "%s: “%s” in %s, %s%s\n", $name, $column['column'], $column['unit'] === '' ? 'words' : $column['unit'],
+                        $this->speaker->say($column['why']), $column['sure'] ? '' : ' (please check)',
+                    ),
+                );
             }
             foreach (array_diff(ColumnMapping::NEEDED, array_keys($unknown->guess->columns)) as $missing) {
                 fwrite($this->err, "{$missing}: no column seems to state it\n");
@@ -254,7 +279,12 @@ final class CommandLine
         $mode = $options['mode'] ?? 'standard';
         $rig = self::named($file, static fn (): Rig => RigFile::read(Fields::of(self::decoded($file)))->rig);
         $rig->mode($mode);
-        $this->write($writer->write(Recorder::fair()->record(StepFlight::fly($rig, $mode), new LocalFrame(new GeoPoint(57.6, -0.4, 4.0)), self::integer($options, 'seed') ?? 1, $mode)), $out);
+        $this->write(
+            $writer->write(Recorder::fair()->record(
+                StepFlight::fly($rig, $mode), new LocalFrame(new GeoPoint(57.6, -0.4, 4.0)), self::integer($options, 'seed') ?? 1, $mode,
+            )),
+            $out,
+        );
 
         return self::DONE;
     }
@@ -262,17 +292,26 @@ final class CommandLine
     /** @param  array<string, string>  $options */
     private function measure(string $file, array $options): int
     {
-        $fits = self::named($file, static fn (): array => array_map(static fn (StepFit $fit): array => $fit->toArray(), StepTest::fit(self::log($file, $options))));
+        $fits = self::named(
+            $file,
+            static fn (): array => array_map(
+                static fn (StepFit $fit): array => Wire::document(StepFitDocument::of($fit), null),
+                StepTest::fit(self::log($file, $options)),
+            ),
+        );
         if (isset($options['json'])) {
             return $this->say(self::json($fits));
         }
-        $said = static fn (?array $one, string $unit): string => $one === null ? 'not felt' : sprintf('%.2f +/- %.2f %s', $one['value'], $one['sd'], $unit);
+        $said = static fn (?array $one, string $unit): string => $one === null ? 'not felt' : sprintf(
+            '%.2f +/- %.2f %s', $one['value'], $one['sd'], $unit,
+        );
         $lines = [];
         foreach ($fits as $fit) {
             $way = $fit['unit'] === 'm/s' ? 'm' : 'deg';
             $lines[] = sprintf(
                 "%-6s %3d presses  top %s, %s  time constant %s  gain %s  braking %s  to rest %s\n", $fit['finger'], $fit['steps'], $said($fit['top'], $fit['unit']), $said($fit['top_back'], 'back'),
-                $said($fit['lag_s'], 's'), $said($fit['accelerate'], $fit['unit'].'2'), $said($fit['brake'], $fit['unit'].'2'), $said($fit['stop_way'], $way),
+                $said($fit['lag_s'], 's'), $said($fit['accelerate'], $fit['unit'].'2'), $said($fit['brake'], $fit['unit'].'2'),
+                $said($fit['stop_way'], $way),
             );
         }
 
@@ -287,7 +326,9 @@ final class CommandLine
         }
 
         return $this->say(implode('', array_map(
-            fn (Move $move): string => sprintf("%-26s level %d  %s\n", $move->about()->id, $move->about()->level, $this->speaker->say($move->about()->does())),
+            fn (Move $move): string => sprintf(
+                "%-26s level %d  %s\n", $move->about()->id, $move->about()->level, $this->speaker->say($move->about()->does()),
+            ),
             Catalogue::all(),
         )));
     }
@@ -295,7 +336,9 @@ final class CommandLine
     /** @return list<Slip> */
     private static function slips(string $file): array
     {
-        return self::named($file, static fn (): array => array_map(Slip::read(...), Fields::of(['slips' => self::decoded($file)])->groups('slips')));
+        return self::named(
+            $file, static fn (): array => array_map(Slip::read(...), Fields::of(['slips' => self::decoded($file)])->groups('slips')),
+        );
     }
 
     private static function shot(string $file): Shot
@@ -320,7 +363,9 @@ final class CommandLine
     private static function log(string $file, array $options): FlightLog
     {
         $columns = $options['columns'] ?? null;
-        $mapping = $columns === null ? null : self::named($columns, static fn (): ColumnMapping => ColumnMapping::read(Fields::of(self::decoded($columns))));
+        $mapping = $columns === null ? null : self::named(
+            $columns, static fn (): ColumnMapping => ColumnMapping::read(Fields::of(self::decoded($columns))),
+        );
 
         return self::named($file, static fn (): FlightLog => self::opened($file, Formats::reader($file, $mapping)));
     }
@@ -430,7 +475,9 @@ final class CommandLine
      */
     private static function exactly(array $files, int $count): array
     {
-        return count($files) === $count ? $files : throw new \InvalidArgumentException($count === 1 ? 'One file is needed.' : "{$count} files are needed.");
+        return count($files) === $count
+            ? $files
+            : throw new \InvalidArgumentException($count === 1 ? 'One file is needed.' : "{$count} files are needed.");
     }
 
     /** @param  array<string, string>  $options */
@@ -441,6 +488,8 @@ final class CommandLine
             return null;
         }
 
-        return preg_match('/^\d{1,9}$/', $value) === 1 ? (int) $value : throw new \InvalidArgumentException("--{$name} takes a whole number.");
+        return preg_match('/^\d{1,9}$/', $value) === 1
+            ? (int) $value
+            : throw new \InvalidArgumentException("--{$name} takes a whole number.");
     }
 }

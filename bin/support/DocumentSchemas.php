@@ -13,6 +13,7 @@ use Larkspur\Fact;
 use LogicException;
 use PHPStan\PhpDocParser\Ast\ConstExpr\ConstExprStringNode;
 use PHPStan\PhpDocParser\Ast\PhpDoc\ParamTagValueNode;
+use PHPStan\PhpDocParser\Ast\Type\ArrayShapeItemNode;
 use PHPStan\PhpDocParser\Ast\Type\ArrayShapeNode;
 use PHPStan\PhpDocParser\Ast\Type\ConstTypeNode;
 use PHPStan\PhpDocParser\Ast\Type\GenericTypeNode;
@@ -103,7 +104,9 @@ final class DocumentSchemas
     {
         $shape = $parameter->getAttributes(Shape::class)[0] ?? null;
         if ($shape !== null) {
-            return self::reference($shape->newInstance()->schema);
+            $reference = self::reference($shape->newInstance()->schema);
+
+            return $parameter->allowsNull() ? self::nullable($reference) : $reference;
         }
         $type = $said === null ? $this->types->parse($this->tokens((string) $parameter->getType())) : $said->type;
         $schema = $this->ofType($type, $class);
@@ -122,7 +125,10 @@ final class DocumentSchemas
             $type instanceof UnionTypeNode => $this->ofUnion($type, $class),
             $type instanceof GenericTypeNode => match ((string) $type->type) {
                 'list' => ['type' => 'array', 'items' => $this->ofType($type->genericTypes[0], $class)],
-                'Map', 'array' => ['type' => 'object', 'additionalProperties' => $this->ofType($type->genericTypes[array_key_last($type->genericTypes)], $class)],
+                'Map', 'array' => [
+                    'type' => 'object',
+                    'additionalProperties' => $this->ofType($type->genericTypes[array_key_last($type->genericTypes)], $class),
+                ],
                 default => throw new LogicException("{$class}: {$type} has no schema."),
             },
             $type instanceof ArrayShapeNode => $this->ofShape($type, $class),
@@ -137,13 +143,28 @@ final class DocumentSchemas
      */
     private function ofUnion(UnionTypeNode $union, string $class): array
     {
-        $words = array_filter(array_map(static fn (TypeNode $one): ?string => $one instanceof ConstTypeNode && $one->constExpr instanceof ConstExprStringNode ? $one->constExpr->value : null, $union->types), is_string(...));
+        $known = array_values(array_filter($union->types, static fn (TypeNode $one): bool => (string) $one !== 'null'));
+        if (count($known) < count($union->types)) {
+            return self::nullable($this->ofType(count($known) === 1 ? $known[0] : new UnionTypeNode($known), $class));
+        }
+        $words = array_filter(
+            array_map(
+                static fn (TypeNode $one): ?string => $one instanceof ConstTypeNode && $one->constExpr instanceof ConstExprStringNode
+                    ? $one->constExpr->value
+                    : null,
+                $union->types,
+            ),
+            is_string(...),
+        );
         if (count($words) === count($union->types)) {
             return ['type' => 'string', 'enum' => $words];
         }
         $schemas = array_map(fn (TypeNode $one): array => $this->ofType($one, $class), $union->types);
         // Whole numbers are numbers.
-        $schemas = array_values(array_unique(array_map(static fn (array $one): array => ($one['type'] ?? '') === 'integer' ? ['type' => 'number'] : $one, $schemas), SORT_REGULAR));
+        $schemas = array_values(array_unique(
+            array_map(static fn (array $one): array => ($one['type'] ?? '') === 'integer' ? ['type' => 'number'] : $one, $schemas),
+            SORT_REGULAR,
+        ));
 
         return ['oneOf' => $schemas];
     }
@@ -157,10 +178,13 @@ final class DocumentSchemas
     private function ofShape(ArrayShapeNode $shape, string $class): array
     {
         $named = [];
+        if (($shape->items[0] ?? null)?->keyName === null) {
+            $each = array_map(fn (ArrayShapeItemNode $item): array => $this->ofType($item->valueType, $class), $shape->items);
+            $kinds = array_values(array_unique($each, SORT_REGULAR));
+
+            return ['type' => 'array', 'items' => count($kinds) === 1 ? $kinds[0] : ['oneOf' => $kinds]];
+        }
         foreach ($shape->items as $item) {
-            if ($item->keyName === null) {
-                return ['type' => 'array', 'items' => $this->ofType($item->valueType, $class)];
-            }
             $named[(string) $item->keyName] = $this->ofType($item->valueType, $class);
         }
 
@@ -173,11 +197,16 @@ final class DocumentSchemas
      */
     private function ofName(string $name, string $class): array
     {
-        $plain = ['int' => 'integer', 'float' => 'number', 'string' => 'string', 'bool' => 'boolean', 'Fact' => 'string', Fact::class => 'string'][$name] ?? null;
+        $plain = [
+            'int' => 'integer', 'float' => 'number', 'string' => 'string', 'bool' => 'boolean', 'Fact' => 'string', Fact::class => 'string',
+        ][$name] ?? null;
         if ($plain !== null) {
             return ['type' => $plain];
         }
-        foreach ([$name, (new ReflectionClass($class))->getNamespaceName().'\\'.$name, ...array_filter($this->classes, static fn (string $one): bool => str_ends_with($one, '\\'.$name))] as $found) {
+        foreach ([
+            $name, (new ReflectionClass($class))->getNamespaceName().'\\'.$name,
+            ...array_filter($this->classes, static fn (string $one): bool => str_ends_with($one, '\\'.$name)),
+        ] as $found) {
             if (is_a($found, Document::class, true)) {
                 return self::reference(self::nameOf($found));
             }
@@ -186,7 +215,9 @@ final class DocumentSchemas
             }
         }
 
-        return $name === Map::class || $name === 'Map' ? ['type' => 'object'] : throw new LogicException("{$class}: {$name} has no schema.");
+        return $name === Map::class || $name === 'Map'
+            ? ['type' => 'object']
+            : throw new LogicException("{$class}: {$name} has no schema.");
     }
 
     /** @return array{'$ref': string} */

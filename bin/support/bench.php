@@ -50,7 +50,8 @@ function line(string $what, array $spent, string $bar): void
 
 $document = static fn (float $radius): array => [
     'intent' => [
-        'move' => 'orbit', 'subject' => ['lat' => 57.60045, 'lon' => -0.3996, 'alt_m' => 6.4, 'base_alt_m' => 5.2], 'camera' => ['hfov_deg' => 71.6],
+        'move' => 'orbit', 'subject' => ['lat' => 57.60045, 'lon' => -0.3996, 'alt_m' => 6.4, 'base_alt_m' => 5.2],
+        'camera' => ['hfov_deg' => 71.6],
         'parameters' => ['radius_m' => $radius, 'arc_deg' => 150, 'pace_mps' => 2.3],
     ],
     'rig' => Rigs::all()['lapwing'], 'mode' => 'standard', 'site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4]],
@@ -64,7 +65,9 @@ line('expect its score', timed(50, static fn (int $i) => Expectation::of($plans[
 line('plan, expected score and the answer as JSON', timed(50, static function (int $i) use ($shots): string {
     $plan = Planner::plan($shots[$i]);
 
-    return json_encode(Wire::write([PlanDocument::of($plan, 10), ExpectationDocument::of(Expectation::of($plan))], new Speaker), JSON_THROW_ON_ERROR);
+    return json_encode(
+        Wire::write([PlanDocument::of($plan, 10), ExpectationDocument::of(Expectation::of($plan))], new Speaker), JSON_THROW_ON_ERROR,
+    );
 }), '-');
 
 // Ten minutes at 50 Hz: one long climb-free circle of noisy samples, even and with the jitter of a real logger.
@@ -72,7 +75,9 @@ $noise = new SeededNoise(6);
 $flight = MovePlan::sample(599.98, static function (float $t): array {
     $bearing = 0.02 * max(0.0, min($t, 596.0) - 3.0);
 
-    return [new Larkspur\Geo\Position(40 * sin($bearing), 40 * cos($bearing), 18 + 0.4 * sin($t / 7)), $bearing + M_PI + 0.01 * sin($t), -0.3];
+    return [
+        new Larkspur\Geo\Position(40 * sin($bearing), 40 * cos($bearing), 18 + 0.4 * sin($t / 7)), $bearing + M_PI + 0.01 * sin($t), -0.3,
+    ];
 });
 $frame = new Larkspur\Geo\LocalFrame(new Larkspur\Geo\GeoPoint(57.6, -0.4, 0));
 $even = Recorder::fair(50.0)->record($flight, $frame, 3);
@@ -83,7 +88,10 @@ $intent = Larkspur\Move\Intent::read(Fields::of(['move' => 'orbit', 'subject' =>
 foreach (['even' => $even, 'jittered' => $jittered] as $kind => $log) {
     memory_reset_peak_usage();
     $before = memory_get_usage();
-    line(sprintf('judge ten minutes at 50 Hz, %s times (%d samples)', $kind, $log->count()), timed(5, static fn () => Scorer::score($log, $intent, 1)), 'under 1,000 ms');
+    line(
+        sprintf('judge ten minutes at 50 Hz, %s times (%d samples)', $kind, $log->count()),
+        timed(5, static fn () => Scorer::score($log, $intent, 1)), 'under 1,000 ms',
+    );
     printf("    memory beyond the log itself: %.0f MB, bar 256 MB\n", (memory_get_peak_usage() - $before) / 1e6);
 }
 $csv = '';

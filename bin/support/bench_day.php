@@ -32,7 +32,11 @@ for ($seed = 1; $seed <= 12; $seed++) {
         $anyTime = $noise->between(0, 1) < 0.4;
         $from = $noise->between(0, 8) * 3600;
         $place = new Position($noise->between(-150, 150), $noise->between(-150, 150), $noise->between(5, 40));
-        $shots[] = new DayShot($i, "shot $i", $noise->between(20, 70), (int) $noise->between(2, 6), $place, $place->plus($noise->between(-30, 30), $noise->between(-30, 30), 0), $anyTime ? [] : [[$from, $from + $noise->between(0.3, 3) * 3600]], $anyTime, $noise->between(0, 1) < 0.3);
+        $shots[] = new DayShot(
+            $i, "shot $i", $noise->between(20, 70), (int) $noise->between(2, 6), $place,
+            $place->plus($noise->between(-30, 30), $noise->between(-30, 30), 0),
+            $anyTime ? [] : [[$from, $from + $noise->between(0.3, 3) * 3600]], $anyTime, $noise->between(0, 1) < 0.3,
+        );
     }
     $day = new Day(0.0, 10 * 3600.0, new Batteries(6, 25.0), $shots);
     $began = hrtime(true);
@@ -45,10 +49,17 @@ $home = ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0];
 $noise = new SeededNoise(77);
 $solids = [];
 for ($i = 0; $i < 300; $i++) {
-    $solids[] = ['id' => "thing-$i", 'name' => "thing $i", 'shape' => $i % 3 === 0 ? 'cylinder' : 'box', 'east_m' => round($noise->between(-250, 250), 1), 'north_m' => round($noise->between(-250, 250), 1), 'width_m' => 3, 'length_m' => 5, 'height_m' => round($noise->between(2, 9), 1)];
+    $solids[] = [
+        'id' => "thing-$i", 'name' => "thing $i", 'shape' => $i % 3 === 0 ? 'cylinder' : 'box',
+        'east_m' => round($noise->between(-250, 250), 1), 'north_m' => round($noise->between(-250, 250), 1), 'width_m' => 3,
+        'length_m' => 5, 'height_m' => round($noise->between(2, 9), 1),
+    ];
 }
 $document = static fn (array $solids): array => [
-    'intent' => ['move' => 'orbit', 'subject' => ['lat' => 57.60045, 'lon' => -0.3996, 'alt_m' => 6.4, 'base_alt_m' => 4.0], 'camera' => ['hfov_deg' => 71.6], 'parameters' => ['radius_m' => 30.0, 'height_m' => 14.0]],
+    'intent' => [
+        'move' => 'orbit', 'subject' => ['lat' => 57.60045, 'lon' => -0.3996, 'alt_m' => 6.4, 'base_alt_m' => 4.0],
+        'camera' => ['hfov_deg' => 71.6], 'parameters' => ['radius_m' => 30.0, 'height_m' => 14.0],
+    ],
     'rig' => Rigs::all()['lapwing'], 'site' => ['home' => $home, 'solids' => $solids],
 ];
 $plans = $readings = [];
@@ -61,6 +72,16 @@ for ($k = 0; $k < 40; $k++) {
     ShotNotes::of(Planner::plan(Shot::read(Fields::of($document(array_slice($solids, 0, 8))))), new Brief, 3840);
     $readings[] = (hrtime(true) - $began) / 1e6;
 }
-foreach ([['a day of 24 shots and 6 batteries, solved', $days, 'under 2000 ms, never worse than by light: '.($worse === 0 ? 'never' : "$worse times")], ['a plan among 300 obstacles, read, planned and written', array_slice($plans, 5), ''], ['all that is read off a shot, its variants planned', array_slice($readings, 5), '']] as [$what, $spent, $bar]) {
-    printf("%-64s median %8.1f ms   95 %% %8.1f ms   %s\n", $what, Statistics::median($spent), Statistics::percentile($spent, 95), $bar === '' ? '' : 'bar '.$bar);
+foreach ([
+    [
+        'a day of 24 shots and 6 batteries, solved', $days,
+        'under 2000 ms, never worse than by light: '.($worse === 0 ? 'never' : "$worse times"),
+    ],
+    ['a plan among 300 obstacles, read, planned and written', array_slice($plans, 5), ''],
+    ['all that is read off a shot, its variants planned', array_slice($readings, 5), ''],
+] as [$what, $spent, $bar]) {
+    printf(
+        "%-64s median %8.1f ms   95 %% %8.1f ms   %s\n", $what, Statistics::median($spent), Statistics::percentile($spent, 95),
+        $bar === '' ? '' : 'bar '.$bar,
+    );
 }

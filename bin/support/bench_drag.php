@@ -1,8 +1,8 @@
 <?php
 
 /**
- * Drags a handle of a shot, presses a key on a dial and pulls a curve of a rig, each a hundred times, in a real Chromium and prints how long
- * each took, from the input event to the redrawn picture: bench_drag.php ADDRESS EMAIL PASSWORD
+ * Drags a handle of a shot, presses a key on a dial and pulls a curve of a rig, each a hundred times, in a real Chromium and prints how
+ * long each took, from the input event to the redrawn picture: bench_drag.php ADDRESS EMAIL PASSWORD
  */
 
 declare(strict_types=1);
@@ -30,7 +30,10 @@ $drag = static function (string $what, string $name, callable $step) use ($chrom
     return array_map(floatval(...), array_values(array_slice($measures(), $before)));
 };
 // The browser’s own input events, one after the other without a question in between, which would take time of its own.
-$mouse = static fn (string $type, float $x, float $y) => $chrome->devTools('Input.dispatchMouseEvent', ['type' => $type, 'x' => $x, 'y' => $y, 'button' => 'left', 'buttons' => $type === 'mouseReleased' ? 0 : 1, 'clickCount' => 1]);
+$mouse = static fn (string $type, float $x, float $y) => $chrome->devTools(
+    'Input.dispatchMouseEvent',
+    ['type' => $type, 'x' => $x, 'y' => $y, 'button' => 'left', 'buttons' => $type === 'mouseReleased' ? 0 : 1, 'clickCount' => 1],
+);
 /** A handle pulled about by a pointer: $way gives how far from where it was taken, px, at each event. */
 $pull = static function (string $what, string $name, string $handle, float $grip, callable $way) use ($chrome, $drag, $mouse): array {
     $chrome->see($handle);
@@ -49,7 +52,8 @@ $there = static fn (int $i): array => [0.4 * ($i % 40), 1 + 0.7 * ($i % 25)];
 
 $rigs = $chrome->api('/rigs');
 $orbit = static fn (string $title, int $site, string $subject): array => $chrome->api('/shots', [
-    'title' => $title, 'site_id' => $site, 'rig_id' => $rigs[0]['id'], 'mode' => 'standard', 'move' => 'orbit', 'subject_id' => $subject, 'parameters' => ['radius_m' => 30, 'height_m' => 14],
+    'title' => $title, 'site_id' => $site, 'rig_id' => $rigs[0]['id'], 'mode' => 'standard', 'move' => 'orbit', 'subject_id' => $subject,
+    'parameters' => ['radius_m' => 30, 'height_m' => 14],
 ]);
 $demo = $chrome->api('/sites/'.$chrome->api('/sites')[0]['id']);
 $shot = $orbit('A drag measured', $demo['id'], $demo['subjects'][0]['id']);
@@ -58,7 +62,9 @@ $handle = $pull('The start handle', 'larkspur:redraw', '[data-handle=start]', 0.
 // Arrow keys on the pace dial.
 $chrome->script("document.querySelector('[role=slider][aria-label=\"Pace\"]').focus()");
 $keys = $drag('The pace dial', 'larkspur:redraw', static function (int $i) use ($chrome): void {
-    $key = $i % 20 < 10 ? ['key' => 'ArrowRight', 'code' => 'ArrowRight', 'windowsVirtualKeyCode' => 39] : ['key' => 'ArrowLeft', 'code' => 'ArrowLeft', 'windowsVirtualKeyCode' => 37];
+    $key = $i % 20 < 10
+        ? ['key' => 'ArrowRight', 'code' => 'ArrowRight', 'windowsVirtualKeyCode' => 39]
+        : ['key' => 'ArrowLeft', 'code' => 'ArrowLeft', 'windowsVirtualKeyCode' => 37];
     $chrome->devTools('Input.dispatchKeyEvent', ['type' => 'rawKeyDown', ...$key]);
     $chrome->devTools('Input.dispatchKeyEvent', ['type' => 'keyUp', ...$key]);
 });
@@ -66,15 +72,34 @@ $keys = $drag('The pace dial', 'larkspur:redraw', static function (int $i) use (
 $solids = [];
 mt_srand(5);
 for ($i = 0; $i < 300; $i++) {
-    $solids[] = ['id' => "thing-$i", 'name' => "thing $i", 'role' => 'obstacle', 'shape' => 'box', 'east_m' => mt_rand(-2500, 2500) / 10, 'north_m' => mt_rand(-2500, 2500) / 10, 'base_m' => 0, 'width_m' => 3, 'length_m' => 5, 'height_m' => mt_rand(20, 90) / 10, 'heading_deg' => 0];
+    $solids[] = [
+        'id' => "thing-$i", 'name' => "thing $i", 'role' => 'obstacle', 'shape' => 'box', 'east_m' => mt_rand(-2500, 2500) / 10,
+        'north_m' => mt_rand(-2500, 2500) / 10, 'base_m' => 0, 'width_m' => 3, 'length_m' => 5, 'height_m' => mt_rand(20, 90) / 10,
+        'heading_deg' => 0,
+    ];
 }
-$site = $chrome->api('/sites', ['name' => 'Three hundred things', 'document' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], 'ceiling_m' => 120, 'sight_line_m' => 300, 'solids' => $solids], 'subjects' => [['id' => 'stone', 'name' => 'stone', 'east_m' => 20, 'north_m' => 40, 'up_m' => 2, 'base_m' => 0]]]);
+$site = $chrome->api(
+    '/sites',
+    [
+        'name' => 'Three hundred things',
+        'document' => [
+            'home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], 'ceiling_m' => 120, 'sight_line_m' => 300, 'solids' => $solids,
+        ],
+        'subjects' => [['id' => 'stone', 'name' => 'stone', 'east_m' => 20, 'north_m' => 40, 'up_m' => 2, 'base_m' => 0]],
+    ],
+);
 $chrome->visit('/plan/'.$orbit('Among three hundred things', $site['id'], 'stone')['id']);
 $many = $pull('The start handle among 300', 'larkspur:redraw', '[data-handle=start]', 0.5, $there);
 // A pointer that pulls the curve of the turn up and down.
 $chrome->visit('/rig');
-$curve = $pull('The curve', 'larkspur:rig', '[data-finger=turn] [data-handle=curve]', 0.55, static fn (int $i): array => [0.5 * ($i % 30), -0.6 * ($i % 33)]);
+$curve = $pull(
+    'The curve', 'larkspur:rig', '[data-finger=turn] [data-handle=curve]', 0.55,
+    static fn (int $i): array => [0.5 * ($i % 30), -0.6 * ($i % 33)],
+);
 $chrome->close();
-foreach (['drag of the start handle to redrawn picture' => [$handle, 100], 'arrow key on the pace dial to redrawn picture' => [$keys, 100], 'drag of the start handle among 300 obstacles' => [$many, 150], 'drag of a curve to redrawn response' => [$curve, 60]] as $what => [$spent, $bar]) {
+foreach ([
+    'drag of the start handle to redrawn picture' => [$handle, 100], 'arrow key on the pace dial to redrawn picture' => [$keys, 100],
+    'drag of the start handle among 300 obstacles' => [$many, 150], 'drag of a curve to redrawn response' => [$curve, 60],
+] as $what => [$spent, $bar]) {
     printf("%-64s median %8.1f ms   95 %% %8.1f ms   bar 95 %% under %d ms (%d drags)\n", $what, Statistics::median($spent), Statistics::percentile($spent, 95), $bar, count($spent));
 }

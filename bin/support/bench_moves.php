@@ -50,4 +50,7 @@ foreach (Catalogue::ids() as $id) {
     }
     printf("%-28s %9.1f %9.1f %9.1f   %.0f s\n", $id, ...[...$times, $plan->move->stop - $plan->move->onset]);
 }
-printf("%-28s %9.1f %9.1f %9.1f\n%-28s %9.1f %9.1f %9.1f\n", 'median of all', ...[...array_map(Statistics::median(...), $sums), 'slowest', ...array_map(Statistics::greatest(...), $sums)]);
+printf(
+    "%-28s %9.1f %9.1f %9.1f\n%-28s %9.1f %9.1f %9.1f\n", 'median of all',
+    ...[...array_map(Statistics::median(...), $sums), 'slowest', ...array_map(Statistics::greatest(...), $sums)],
+);

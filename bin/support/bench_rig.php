@@ -26,7 +26,11 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 $document = Rigs::all()['lapwing'];
 $craft = Craft::read(Fields::of(Rigs::crafts()['lapwing']));
-$moves = ['orbit', 'pull-away', 'fly-over', 'push-in', 'slide-with-pan', 'lift-and-tilt', 'ground-to-horizon', 'lateral-dolly', 'pan', 'climbing-orbit', 'rise', 'tilt', 'reveal-orbit', 'sink-to-horizon', 'curved-retreat', 'drop-and-tilt', 'diagonal-dolly', 'run-and-lift', 'side-track', 'gap'];
+$moves = [
+    'orbit', 'pull-away', 'fly-over', 'push-in', 'slide-with-pan', 'lift-and-tilt', 'ground-to-horizon', 'lateral-dolly', 'pan',
+    'climbing-orbit', 'rise', 'tilt', 'reveal-orbit', 'sink-to-horizon', 'curved-retreat', 'drop-and-tilt', 'diagonal-dolly',
+    'run-and-lift', 'side-track', 'gap',
+];
 $shots = array_map(static fn (string $move): Shot => Lesson::planned($move, $document, 'standard', $document['camera'])->shot, $moves);
 $spent = ['plan' => [], 'solve' => []];
 foreach (House::cases() as $house) {
@@ -37,13 +41,18 @@ foreach (House::cases() as $house) {
             array_push($demands, ...ShotDemands::of(Planner::plan($shot), $moves[$k]));
         }
         $planned = hrtime(true);
-        SettingsAdvice::of($craft, $craft->stock->mode('standard'), $demands, new AdviceWish($house, (new Hands)->nudge(), 0.25, 0.65))->toArray();
+        SettingsAdvice::of(
+            $craft, $craft->stock->mode('standard'), $demands, new AdviceWish($house, (new Hands)->nudge(), 0.25, 0.65),
+        )->toArray();
         $spent['plan'][] = ($planned - $began) / 1e6;
         $spent['solve'][] = (hrtime(true) - $planned) / 1e6;
     }
 }
 $whole = array_map(static fn (float $plan, float $solve): float => $plan + $solve, $spent['plan'], $spent['solve']);
-printf("%-64s median %8.1f ms   95 %% %8.1f ms   bar under 1,000 ms (planning %.0f, solving %.0f)\n", 'advise for 20 shots: plan, solve, say what it buys and costs', Statistics::median($whole), Statistics::percentile($whole, 95), Statistics::median($spent['plan']), Statistics::median($spent['solve']));
+printf(
+    "%-64s median %8.1f ms   95 %% %8.1f ms   bar under 1,000 ms (planning %.0f, solving %.0f)\n", 'advise for 20 shots: plan, solve, say what it buys and costs', Statistics::median($whole), Statistics::percentile($whole, 95), Statistics::median($spent['plan']),
+    Statistics::median($spent['solve']),
+);
 
 $log = Recorder::fair()->record(StepFlight::fly($craft->stock, 'standard'), new LocalFrame(new GeoPoint(57.6, -0.4, 4.0)), 3);
 $fits = [];
@@ -52,4 +61,7 @@ for ($i = 0; $i < 6; $i++) {
     StepTest::fit($log);
     $fits[] = (hrtime(true) - $began) / 1e6;
 }
-printf("%-64s median %8.1f ms   95 %% %8.1f ms   bar -\n", sprintf('fit a step test of %d rows, 60 presses', $log->count()), Statistics::median($fits), Statistics::percentile($fits, 95));
+printf(
+    "%-64s median %8.1f ms   95 %% %8.1f ms   bar -\n", sprintf('fit a step test of %d rows, 60 presses', $log->count()),
+    Statistics::median($fits), Statistics::percentile($fits, 95),
+);

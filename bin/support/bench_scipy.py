@@ -40,7 +40,9 @@ def main(path):
     heading = np.degrees(np.unwrap(np.radians(columns["heading_deg"])))
     up, tilt = columns["alt_m"], columns["gimbal_tilt_deg"]
     nodes = np.arange(np.ceil(t[0] * 10) / 10, t[-1], 0.1)
-    for channels, widths in (((east, north), (1.2,)), ((up,), (1.0, 0.6)), ((heading, tilt), (0.7,)), ((east, north, up, heading, tilt), (1.8, 2.5))):
+    for channels, widths in (
+        ((east, north), (1.2,)), ((up,), (1.0, 0.6)), ((heading, tilt), (0.7,)), ((east, north, up, heading, tilt), (1.8, 2.5)),
+    ):
         for half_width in widths:
             local_quadratic(t, channels, nodes, half_width)
     uniform_filter1d(np.hypot(np.gradient(east), np.gradient(north)), 11)

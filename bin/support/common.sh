@@ -45,7 +45,8 @@ install_debian_packages() { # packages...
   quietly as_root env DEBIAN_FRONTEND=noninteractive apt-get -o DPkg::Lock::Timeout=400 install -y --no-install-recommends "${missing[@]}"
 }
 
-server_packages=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-intl php8.2-mbstring php8.2-xml mariadb-server nginx openssl)
+server_packages=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-intl
+  php8.2-mbstring php8.2-xml mariadb-server nginx openssl)
 browser_packages=(chromium chromium-driver)
 
 stamp_of() { cat "$@" 2>/dev/null | sha256sum | cut -d' ' -f1; }
@@ -78,7 +79,8 @@ install_front_end_packages() {
 
 build_front_end() {
   local stamp="$root/public/build/.larkspur-stamp" want
-  want=$(cd "$root" && find web package.json package-lock.json vite.config.ts tsconfig.json -type f -print0 | sort -z | xargs -0 cat | sha256sum | cut -d' ' -f1)
+  want=$(cd "$root" && find web package.json package-lock.json vite.config.ts tsconfig.json -type f -print0 \
+    | sort -z | xargs -0 cat | sha256sum | cut -d' ' -f1)
   [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$want" ] && return 0
   step 'Building the front end'
   (cd "$root" && quietly npm run --silent build)
@@ -104,7 +106,8 @@ start_database() {
   as_root install -d -o mysql -g mysql -m 755 "$run"
   if [ -z "$(as_root ls -A "$folder/data")" ]; then
     step 'Making the database folder'
-    quietly as_root mariadb-install-db --no-defaults --user=mysql --datadir="$folder/data" --auth-root-authentication-method=normal --skip-test-db --skip-name-resolve
+    quietly as_root mariadb-install-db --no-defaults --user=mysql --datadir="$folder/data" \
+      --auth-root-authentication-method=normal --skip-test-db --skip-name-resolve
   fi
   as_root sh -c "umask 077; cat >'$run/init.sql'" <<SQL
 CREATE DATABASE IF NOT EXISTS \`$database\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_520_ci;
@@ -113,12 +116,15 @@ ALTER USER 'larkspur'@'127.0.0.1' IDENTIFIED BY '$password';
 GRANT ALL ON \`$database%\`.* TO 'larkspur'@'127.0.0.1';
 SQL
   as_root chown mysql "$run/init.sql"
-  as_root sh -c "cd / && setsid nohup mariadbd --no-defaults --user=mysql --datadir='$folder/data' --socket='$run/m.sock' --pid-file='$run/db.pid' --log-error='$run/error.log' \
-    --bind-address=127.0.0.1 --port='$port' --skip-name-resolve --character-set-server=utf8mb4 --innodb-buffer-pool-size=256M --init-file='$run/init.sql' >/dev/null 2>&1 </dev/null &"
+  as_root sh -c "cd / && setsid nohup mariadbd --no-defaults --user=mysql --datadir='$folder/data' \
+    --socket='$run/m.sock' --pid-file='$run/db.pid' --log-error='$run/error.log' \
+    --bind-address=127.0.0.1 --port='$port' --skip-name-resolve --character-set-server=utf8mb4 \
+    --innodb-buffer-pool-size=256M --init-file='$run/init.sql' >/dev/null 2>&1 </dev/null &"
   local tries=0
   # Ready means that the account can use the database: the port opens before init.sql has been read. Nobody knocks before the
   # server listens: a client whose own port happened to be the one it knocks at would meet itself, and hold the port for ever.
-  until as_root test -s "$run/db.pid" && MYSQL_PWD=$password mariadb --no-defaults --protocol=tcp -h 127.0.0.1 -P "$port" -u larkspur "$database" -e 'DO 1' >/dev/null 2>&1; do
+  until as_root test -s "$run/db.pid" && MYSQL_PWD=$password mariadb --no-defaults --protocol=tcp -h 127.0.0.1 \
+    -P "$port" -u larkspur "$database" -e 'DO 1' >/dev/null 2>&1; do
     tries=$((tries + 1))
     [ "$tries" -gt 300 ] && { as_root tail -n 20 "$run/error.log" >&2; give_up 'The database did not come up; what it said stands above.'; }
     sleep 0.1

@@ -29,7 +29,10 @@ use Tests\Core\MoveDraw;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-const MOVES = ['orbit', 'climbing-orbit', 'ground-to-horizon', 'reverse-tilt-down', 'top-down-helix', 'pull-away', 'lift-and-tilt', 'side-track', 'push-in', 'lateral-dolly', 'diagonal-dolly'];
+const MOVES = [
+    'orbit', 'climbing-orbit', 'ground-to-horizon', 'reverse-tilt-down', 'top-down-helix', 'pull-away', 'lift-and-tilt', 'side-track',
+    'push-in', 'lateral-dolly', 'diagonal-dolly',
+];
 
 /** A log with gaps: a few stretches of half a second to a second and a half taken out. */
 function holed(FlightLog $log, SeededNoise $noise): FlightLog
@@ -49,7 +52,9 @@ function holed(FlightLog $log, SeededNoise $noise): FlightLog
         return true;
     }));
 
-    return new FlightLog(array_map(static fn (array $column): array => array_map(static fn (int $i): float => $column[$i], $keep), $log->columns));
+    return new FlightLog(array_map(
+        static fn (array $column): array => array_map(static fn (int $i): float => $column[$i], $keep), $log->columns,
+    ));
 }
 
 /** Without the finger columns: the judgement must do with what every craft records. */
@@ -71,7 +76,9 @@ function judged(FlightLog $log, Plan $plan): ?Score
     }
 }
 
-/** @return Generator<int, Plan> plans of a move fit for the corpus: about what is usual (four fifths to five quarters of it), on one craft */
+/**
+ * @return Generator<int, Plan> plans of a move fit for the corpus: about what is usual (four fifths to five quarters of it), on one craft
+ */
 function plans(string $move, int $seed): Generator
 {
     foreach (MoveDraw::feasible($move, $seed, 10, 0.4) as $plan) {
@@ -132,7 +139,9 @@ foreach (MOVES as $move) {
             if ($seed % 3 === 0) {
                 $two = [];
                 foreach ([10.0, 50.0] as $hz) {
-                    $two[] = judged((new Recorder($hz, 0.12, 0.3, 0.2 * Angle::DEGREE))->record($flight, $plan->shot->site->frame(), $seed), $plan);
+                    $two[] = judged(
+                        (new Recorder($hz, 0.12, 0.3, 0.2 * Angle::DEGREE))->record($flight, $plan->shot->site->frame(), $seed), $plan,
+                    );
                 }
                 if ($two[0] !== null && $two[1] !== null) {
                     $pairs[] = abs($two[0]->score - $two[1]->score);
@@ -142,9 +151,14 @@ foreach (MOVES as $move) {
     }
     $correlations[$move] = Statistics::rankCorrelation($levels, $scores);
     $means[$move] = array_map(static fn (array $of): float => Statistics::mean($of), $byLevel);
-    printf("%-20s rank correlation %.3f   means by level %s\n", $move, $correlations[$move], implode(' ', array_map(static fn (float $m): string => sprintf('%3.0f', $m), $means[$move])));
+    printf(
+        "%-20s rank correlation %.3f   means by level %s\n", $move, $correlations[$move],
+        implode(' ', array_map(static fn (float $m): string => sprintf('%3.0f', $m), $means[$move])),
+    );
 }
-printf("rank correlation of score with level: mean %.3f (wanted 0.88), least %.3f (0.78); %d takes, %d not judged\n", Statistics::mean(array_values($correlations)), Statistics::least(array_values($correlations)), count(MOVES) * 5 * $seeds, $unjudged);
+printf(
+    "rank correlation of score with level: mean %.3f (wanted 0.88), least %.3f (0.78); %d takes, %d not judged\n", Statistics::mean(array_values($correlations)), Statistics::least(array_values($correlations)), count(MOVES) * 5 * $seeds, $unjudged,
+);
 printf("family recognised: %.1f %% of %d (wanted 95 %%)\n", 100 * $right / max(1, $recognised), $recognised);
 arsort($worstMoves);
 foreach (array_slice($worstMoves, 0, 6, true) as $words => $times) {
@@ -162,7 +176,9 @@ foreach (MOVES as $move) {
         $plans->next();
         $plan = $plans->current();
         $noise = SeededNoise::named($seed, $move.' textbook');
-        $recorder = new Recorder($rates[$seed % 5], $noise->between(0.1, 0.3), $noise->between(0.14, 0.7), 0.3 * Angle::DEGREE, $seed % 2 === 0 ? 0.05 : null);
+        $recorder = new Recorder(
+            $rates[$seed % 5], $noise->between(0.1, 0.3), $noise->between(0.14, 0.7), 0.3 * Angle::DEGREE, $seed % 2 === 0 ? 0.05 : null,
+        );
         $frame = $plan->shot->site->frame();
         $score = judged($recorder->record(bare($plan->move->flight), $frame, $seed), $plan);
         $textbook[] = $score->score ?? 0.0;
@@ -180,21 +196,34 @@ foreach (MOVES as $move) {
         $mode = $plan->shot->tune();
         $held = $plan->sheet->at($finger, $plan->move->onset + $at);
         $size = abs($mode->travelFor($finger, $mode->asked($finger, $held) + ($held < 0 ? -1 : 1) * $rate) - $held);
-        $kicked = SimulatedOperator::fly($plan, OperatorHabits::ofLevel(4, $seed)->slipping(new Slip('kick', $finger, $at, $size, 0.35)), Wind::still(), $seed);
+        $kicked = SimulatedOperator::fly(
+            $plan, OperatorHabits::ofLevel(4, $seed)->slipping(new Slip('kick', $finger, $at, $size, 0.35)), Wind::still(), $seed,
+        );
         $log = $recorder->record(bare($kicked), $frame, $seed);
         $found['kick'][1]++;
         foreach (judged($log, $plan)->faults ?? [] as $fault) {
-            if ($fault->id === 'kick' && $fault->axis === $finger->axis()->value && abs($fault->t - $plan->move->onset - $at - 0.17) <= 0.6) {
+            if (
+                $fault->id === 'kick'
+                && $fault->axis === $finger->axis()->value
+                && abs($fault->t - $plan->move->onset - $at - 0.17) <= 0.6
+            ) {
                 $found['kick'][0]++;
                 break;
             }
         }
         if (Catalogue::move($move)->judging($plan->move->intent)->role(Larkspur\Controls\Axis::Climb)->name === 'Still' && $hold > 5) {
             $bounce = abs($mode->travelFor(Finger::Climb, 1.7));
-            $bobbed = SimulatedOperator::fly($plan, OperatorHabits::ofLevel(4, $seed)->slipping(new Slip('bounce', Finger::Climb, $at, $bounce, 3.2)), Wind::still(), $seed);
+            $bobbed = SimulatedOperator::fly(
+                $plan, OperatorHabits::ofLevel(4, $seed)->slipping(new Slip('bounce', Finger::Climb, $at, $bounce, 3.2)), Wind::still(),
+                $seed,
+            );
             $found['bobbing'][1]++;
             foreach (judged($recorder->record(bare($bobbed), $frame, $seed), $plan)->faults ?? [] as $fault) {
-                if ($fault->id === 'bobbing' && $fault->t <= $plan->move->onset + $at + 3.7 && $fault->until >= $plan->move->onset + $at - 0.5) {
+                if (
+                    $fault->id === 'bobbing'
+                    && $fault->t <= $plan->move->onset + $at + 3.7
+                    && $fault->until >= $plan->move->onset + $at - 0.5
+                ) {
                     $found['bobbing'][0]++;
                     break;
                 }
@@ -202,12 +231,17 @@ foreach (MOVES as $move) {
         }
     }
 }
-printf("textbook flights under positioning noise: %.1f %% at 90 or more (wanted 95 %%), least %.1f, of %d\n", 100 * count(array_filter($textbook, static fn (float $s): bool => $s >= 90)) / count($textbook), Statistics::least($textbook), count($textbook));
+printf(
+    "textbook flights under positioning noise: %.1f %% at 90 or more (wanted 95 %%), least %.1f, of %d\n", 100 * count(array_filter($textbook, static fn (float $s): bool => $s >= 90)) / count($textbook), Statistics::least($textbook),
+    count($textbook),
+);
 printf("clear or ruinous faults named on them: %.1f %% (wanted under 5 %%)\n", 100 * $falsely / count($textbook));
 foreach ($found as $what => [$named, $of]) {
     printf("a %s put in, named on its axis and within half a second: %.1f %% of %d (wanted 90 %%)\n", $what, 100 * $named / max(1, $of), $of);
 }
-foreach (array_filter($worstMoves, static fn (string $words): bool => str_contains($words, ': '), ARRAY_FILTER_USE_KEY) as $words => $times) {
+foreach (array_filter(
+    $worstMoves, static fn (string $words): bool => str_contains($words, ': '), ARRAY_FILTER_USE_KEY,
+) as $words => $times) {
     printf("    %s: %d\n", $words, $times);
 }
 printf("%.0f s\n", microtime(true) - $began);

@@ -23,4 +23,6 @@ $missing = array_diff(array_unique($asked[1]), array_keys($document['components'
 $missing === [] || exit('No schema is called '.implode(', ', $missing)."\n");
 $unused = array_diff(array_keys($document['components']['schemas']), $asked[1]);
 $unused === [] || exit('Nothing gives or takes '.implode(', ', $unused)."\n");
-file_put_contents($argv[1], json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
+file_put_contents(
+    $argv[1], json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n",
+);

@@ -36,7 +36,8 @@ def main(folder, figures):
     circle = least_squares(lambda p: np.hypot(ex[hold, 0] - p[0], ny[hold, 0] - p[1]) - p[2], [0, 0, distance[hold].mean()])
     theirs = [
         np.median(pace), pace.std(), np.median(sh[hold, 1] / 1.8), distance[hold].mean(), distance[hold].std(),
-        np.polyfit(nodes[hold], distance[hold], 1)[0] * (nodes[hold][-1] - nodes[hold][0]), np.degrees(abs(bearing[whole][-1] - bearing[whole][0])), circle.x[2],
+        np.polyfit(nodes[hold], distance[hold], 1)[0] * (nodes[hold][-1] - nodes[hold][0]),
+        np.degrees(abs(bearing[whole][-1] - bearing[whole][0])), circle.x[2],
     ]
     spent = 1000 * (time.perf_counter() - began)
     print(f"{'':36s} {'core/':>12s} {'SciPy':>12s} {'difference':>12s}")

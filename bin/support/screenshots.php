@@ -22,7 +22,11 @@ $debrief = static function (Chrome $chrome, callable $before): string {
 $best = static fn (array $one, array $other): int => $other['score'] <=> $one['score'];
 $worst = static fn (array $one, array $other): int => $one['score'] <=> $other['score'];
 
-/** @var array<string, array{who: ?string, open: string|callable(Chrome): string, sign: string, size?: array{int, int}, theme?: string, press?: string}> $views */
+/**
+ * @var array<string, array{
+ *     who: ?string, open: string|callable(Chrome): string, sign: string, size?: array{int, int}, theme?: string, press?: string,
+ * }> $views
+ */
 $views = [
     'today' => ['who' => 'tobias', 'open' => '/', 'sign' => 'h1'],
     'rig' => ['who' => 'tobias', 'open' => '/rig', 'sign' => '[data-picture=curve-card]'],
@@ -37,10 +41,14 @@ $views = [
     'plan-day' => ['who' => 'tobias', 'open' => '/plan/days/1', 'sign' => '[data-picture=day-chart] [data-slot]'],
     'field' => ['who' => 'tobias', 'open' => '/field/1', 'sign' => '[data-field=ok]', 'size' => UPRIGHT, 'theme' => 'field'],
     'moves' => ['who' => 'tobias', 'open' => '/plan/moves/pull-away', 'sign' => '[data-picture=frame-strip] svg'],
-    'moves-fault' => ['who' => 'tobias', 'open' => '/plan/moves/orbit', 'sign' => '[data-picture=frame-strip] svg', 'press' => '[data-fault=off-mark]'],
+    'moves-fault' => [
+        'who' => 'tobias', 'open' => '/plan/moves/orbit', 'sign' => '[data-picture=frame-strip] svg', 'press' => '[data-fault=off-mark]',
+    ],
     'fly' => ['who' => 'tobias', 'open' => '/fly', 'sign' => 'input[type=file]'],
     'debrief-clean' => ['who' => 'tobias', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $best), 'sign' => '[data-role=clock]'],
-    'debrief-faulty' => ['who' => 'anselm', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $worst), 'sign' => '[data-role=clock]'],
+    'debrief-faulty' => [
+        'who' => 'anselm', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $worst), 'sign' => '[data-role=clock]',
+    ],
     'progress' => ['who' => 'tobias', 'open' => '/progress', 'sign' => '[data-take]'],
     'progress-class' => ['who' => 'ines', 'open' => '/progress', 'sign' => '[data-take]'],
 ];

@@ -72,14 +72,17 @@ open_database() {
 
 # What PHP needs to know beside the settings file: where state and caches lie.
 php_environment() {
-  printf '%s\n' "LARKSPUR_STATE=$state" "APP_CONFIG_CACHE=$state/cache/config.php" "APP_ROUTES_CACHE=$state/cache/routes.php" "APP_EVENTS_CACHE=$state/cache/events.php" \
-    "APP_PACKAGES_CACHE=$state/cache/packages.php" "APP_SERVICES_CACHE=$state/cache/services.php" "VIEW_COMPILED_PATH=$state/storage/framework/views"
+  printf '%s\n' "LARKSPUR_STATE=$state" "APP_CONFIG_CACHE=$state/cache/config.php" "APP_ROUTES_CACHE=$state/cache/routes.php" \
+    "APP_EVENTS_CACHE=$state/cache/events.php" \
+    "APP_PACKAGES_CACHE=$state/cache/packages.php" "APP_SERVICES_CACHE=$state/cache/services.php" \
+    "VIEW_COMPILED_PATH=$state/storage/framework/views"
 }
 
 # artisan, as the user that serves pages: what it writes must be theirs.
 artisan() {
   local env=(); mapfile -t env < <(php_environment)
-  (cd / && as_root runuser -u "$web_user" -- env "${env[@]}" php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=2G "$code/artisan" "$@")
+  (cd / && as_root runuser -u "$web_user" -- env "${env[@]}" php -d opcache.enable_cli=1 -d opcache.jit=tracing \
+    -d opcache.jit_buffer_size=64M -d memory_limit=2G "$code/artisan" "$@")
 }
 
 start_php_fpm() {
@@ -88,7 +91,8 @@ start_php_fpm() {
     printf 'php_admin_value[upload_max_filesize] = 256M\nphp_admin_value[post_max_size] = 257M\nphp_admin_value[memory_limit] = 1G\nphp_admin_value[max_execution_time] = 120\nphp_admin_value[upload_tmp_dir] = %s\nphp_admin_flag[expose_php] = off\n' "$state/tmp"
     php_environment | sed 's/^\([^=]*\)=\(.*\)$/env[\1] = "\2"/'
   } | as_root sh -c "cat >'$state/fpm.conf'"
-  quietly as_root php-fpm8.2 -y "$state/fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 \
+  quietly as_root php-fpm8.2 -y "$state/fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=192 \
+    -d opcache.max_accelerated_files=20000 \
     -d opcache.validate_timestamps=0 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M
 }
 

@@ -26,7 +26,9 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 [$_, $docs, $folder] = $argv;
 $say = (new Speaker)->say(...);
 
-$judging = static fn (Move $move): Judging => $move->judging(new Intent($move->about()->id, null, null, 0.5, 0.5, Lens::assumed(), null, []));
+$judging = static fn (Move $move): Judging => $move->judging(new Intent(
+    $move->about()->id, null, null, 0.5, 0.5, Lens::assumed(), null, [],
+));
 $row = static fn (string ...$cells): string => '| '.implode(' | ', $cells)." |\n";
 $figure = static fn (float $value): string => rtrim(rtrim(number_format($value, 3, '.', ''), '0'), '.');
 $weight = static fn (float $value): string => ltrim(number_format($value, 2, '.', ''), '0');
@@ -34,7 +36,10 @@ $weight = static fn (float $value): string => ltrim(number_format($value, 2, '.'
 $asks = static function (Judging $judging): string {
     $words = [];
     foreach ([[Role::Steady, 'steady'], [Role::Profile, 'profile'], [Role::Coupled, 'coupled'], [Role::Still, 'still']] as [$role, $name]) {
-        $axes = array_map(static fn (Axis $axis): string => $axis->value, array_filter(Axis::cases(), static fn (Axis $axis): bool => $judging->role($axis) === $role));
+        $axes = array_map(
+            static fn (Axis $axis): string => $axis->value,
+            array_filter(Axis::cases(), static fn (Axis $axis): bool => $judging->role($axis) === $role),
+        );
         if ($axes !== []) {
             $words[] = $name.': '.implode(', ', $axes);
         }
@@ -51,12 +56,19 @@ foreach (Group::cases() as $group) {
     if ($moves === []) {
         continue;
     }
-    $text .= "\n## {$say($group->words())}\n\n".$row('move', 'level', 'fingers', 'what it does', 'clean', 'asked of the axes', 'dials', 'needs').'|'.str_repeat(' --- |', 8)."\n";
+    $text .= "\n## {$say($group->words())}\n\n"
+        .$row('move', 'level', 'fingers', 'what it does', 'clean', 'asked of the axes', 'dials', 'needs')
+        .'|'
+        .str_repeat(' --- |', 8)
+        ."\n";
     foreach ($moves as $move) {
         $about = $move->about();
         $text .= $row(
-            "**{$say($about->name())}** `{$about->id}`", (string) $about->level, $about->fingering->text === '' ? 'none' : str_replace(' > ', ', then ', $about->fingering->text), $say($about->does()), $say($about->clean()), $asks($judging($move)),
-            implode(', ', array_map(static fn (Parameter $parameter): string => "`{$parameter->id}`", $move->parameters())), $about->needs === [] ? 'nothing' : implode(', ', array_map(static fn (string $id): string => "`$id`", $about->needs)),
+            "**{$say($about->name())}** `{$about->id}`", (string) $about->level,
+            $about->fingering->text === '' ? 'none' : str_replace(' > ', ', then ', $about->fingering->text), $say($about->does()),
+            $say($about->clean()), $asks($judging($move)),
+            implode(', ', array_map(static fn (Parameter $parameter): string => "`{$parameter->id}`", $move->parameters())),
+            $about->needs === [] ? 'nothing' : implode(', ', array_map(static fn (string $id): string => "`$id`", $about->needs)),
         );
     }
 }
@@ -77,14 +89,19 @@ file_put_contents("$folder/moves.md", $text);
 // The tables of the scoring.
 $anchors = $row('figure', 'anchors: value → score').'| --- | --- |'."\n";
 foreach (MetricScale::cases() as $case) {
-    $anchors .= $row($say(Fact::of("scale.$case->value")), implode(', ', array_map(static fn (array $point): string => $figure($point[0]).' → '.$figure($point[1]), $case->points())));
+    $anchors .= $row(
+        $say(Fact::of("scale.$case->value")),
+        implode(', ', array_map(static fn (array $point): string => $figure($point[0]).' → '.$figure($point[1]), $case->points())),
+    );
 }
 $kinds = [];
 foreach (Catalogue::all() as $move) {
     $kinds[json_encode($judging($move)->weights)][] = $move->about()->id;
 }
 $parts = ['path', 'framing', 'steady', 'ease', 'smooth', 'clean', 'pace', 'completion'];
-$weights = $row('moves', 'path', 'frame', 'steadiness', 'ease', 'smoothness', 'stillness', 'pace', 'completion').'|'.str_repeat(' --- |', 9)."\n";
+$weights = $row(
+    'moves', 'path', 'frame', 'steadiness', 'ease', 'smoothness', 'stillness', 'pace', 'completion',
+).'|'.str_repeat(' --- |', 9)."\n";
 foreach ($kinds as $key => $ids) {
     $of = json_decode((string) $key, true);
     $weights .= $row(implode(', ', $ids), ...array_map(static fn (string $part): string => $weight((float) ($of[$part] ?? 0)), $parts));
@@ -95,7 +112,10 @@ foreach (FaultKinds::ids() as $id) {
 }
 $scoring = (string) file_get_contents("$docs/scoring.md");
 foreach (['anchors' => $anchors, 'weights' => $weights, 'faults' => $faults] as $name => $table) {
-    $scoring = (string) preg_replace_callback("/(<!-- table: $name -->\n).*?(<!-- end -->)/s", static fn (array $found): string => $found[1].$table.$found[2], $scoring, 1, $count);
+    $scoring = (string) preg_replace_callback(
+        "/(<!-- table: $name -->\n).*?(<!-- end -->)/s", static fn (array $found): string => $found[1].$table.$found[2], $scoring, 1,
+        $count,
+    );
     $count === 1 || exit("docs/scoring.md has no place for the table of $name.\n");
 }
 file_put_contents("$folder/scoring.md", $scoring);

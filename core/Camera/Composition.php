@@ -67,7 +67,12 @@ final readonly class Composition
             $high = $reached === null ? $high : $tilt;
         }
         if ($low === null || $low === 40 * Angle::DEGREE) {
-            throw new Refusal(Fact::of('composition.height-tilt-gives-picture'), 'frame.height_m', $low === null ? Fact::of('composition.most-smaller-share-frame', most: Quantity::metres(max(0.0, $most))) : Fact::of('composition.lens-stands-higher'));
+            throw new Refusal(
+                Fact::of('composition.height-tilt-gives-picture'), 'frame.height_m',
+                $low === null
+                    ? Fact::of('composition.most-smaller-share-frame', most: Quantity::metres(max(0.0, $most)))
+                    : Fact::of('composition.lens-stands-higher'),
+            );
         }
         for ($k = 0; $k < 50; $k++) {
             $tilt = ($low + $high) / 2;
@@ -96,6 +101,9 @@ final readonly class Composition
     /** @return array{distance_m: float, height_m: float, tilt_deg: float} */
     public function toArray(): array
     {
-        return ['distance_m' => round($this->distance, 2), 'height_m' => round($this->height, 2), 'tilt_deg' => round($this->tilt / Angle::DEGREE, 2)];
+        return [
+            'distance_m' => round($this->distance, 2), 'height_m' => round($this->height, 2),
+            'tilt_deg' => round($this->tilt / Angle::DEGREE, 2),
+        ];
     }
 }

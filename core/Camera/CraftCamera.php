@@ -46,7 +46,10 @@ final readonly class CraftCamera
     {
         $focal ??= $this->focals[0];
         if (! in_array($focal, $this->focals, true)) {
-            throw new Refusal(Fact::of('craft-camera.craft-carries-such-lens'), 'focal_mm', Fact::of('craft-camera.one-mm', focals: implode(', ', array_map(Fields::written(...), $this->focals))));
+            throw new Refusal(
+                Fact::of('craft-camera.craft-carries-such-lens'), 'focal_mm',
+                Fact::of('craft-camera.one-mm', focals: implode(', ', array_map(Fields::written(...), $this->focals))),
+            );
         }
         $shape = $this->resolutions[0] ?? [16, 9];
 

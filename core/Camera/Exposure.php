@@ -16,7 +16,9 @@ final readonly class Exposure
     public function __construct(public float $aperture, public Shutter $shutter, public float $iso)
     {
         if (! ($aperture > 0) || ! ($iso > 0)) {
-            throw new Refusal(Fact::of('exposure.aperture-iso-above-0'), $aperture > 0 ? 'iso' : 'aperture', Fact::of('exposure.number-above-0'));
+            throw new Refusal(
+                Fact::of('exposure.aperture-iso-above-0'), $aperture > 0 ? 'iso' : 'aperture', Fact::of('exposure.number-above-0'),
+            );
         }
     }
 

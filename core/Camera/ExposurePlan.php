@@ -38,8 +38,10 @@ final readonly class ExposurePlan
      * @param  ?float  $meter  EV at ISO 100 as metered; null for the estimate of the scene
      * @param  ?int  $kelvin  fixed white balance; null for automatic
      */
-    public static function of(CraftCamera $camera, float $focal, float $fps, float $iso, float $aperture, Scene $scene, ?float $meter, array $bag, ?int $kelvin, bool $automaticWhite = false, float $angle = 180.0, float $clipped = 0.0): self
-    {
+    public static function of(
+        CraftCamera $camera, float $focal, float $fps, float $iso, float $aperture, Scene $scene, ?float $meter, array $bag, ?int $kelvin,
+        bool $automaticWhite = false, float $angle = 180.0, float $clipped = 0.0,
+    ): self {
         $wanted = Shutter::wanted($fps, $angle);
         $exposure = new Exposure($aperture, $wanted->nearest(), $iso);
         $value = $meter ?? $scene->value();
@@ -62,28 +64,30 @@ final readonly class ExposurePlan
         if ($stops < -self::OFF) {
             $warnings[] = Fact::of('exposure-plan.too-dark-stops-without', stops: -$stops);
         } elseif (abs($left) > self::OFF) {
-            $warnings[] = Fact::of('exposure-plan.nearest-filter-bag-leaves', left: abs($left), value: $left > 0 ? Fact::of('exposure-plan.too-bright') : Fact::of('exposure-plan.too-dark'));
+            $warnings[] = Fact::of(
+                'exposure-plan.nearest-filter-bag-leaves', left: abs($left),
+                value: $left > 0 ? Fact::of('exposure-plan.too-bright') : Fact::of('exposure-plan.too-dark'),
+            );
         }
         if ($aperture > $limit + 0.05) {
-            $warnings[] = Fact::of('exposure-plan.f-diffraction-softens-picture', aperture: Fields::written($aperture), limit: Fields::written(floor($limit * 10) / 10));
+            $warnings[] = Fact::of(
+                'exposure-plan.f-diffraction-softens-picture', aperture: Fields::written($aperture),
+                limit: Fields::written(floor($limit * 10) / 10),
+            );
         }
         if ($aperture < Statistics::least($camera->apertures) - 0.01 || $aperture > Statistics::greatest($camera->apertures) + 0.01) {
-            throw new Refusal(Fact::of('exposure-plan.camera-f', aperture: Fields::written($aperture)), 'aperture', Fact::of('exposure-plan.f-f', least: Fields::written(Statistics::least($camera->apertures)), greatest: Fields::written(Statistics::greatest($camera->apertures))));
+            throw new Refusal(
+                Fact::of('exposure-plan.camera-f', aperture: Fields::written($aperture)), 'aperture',
+                Fact::of(
+                    'exposure-plan.f-f', least: Fields::written(Statistics::least($camera->apertures)),
+                    greatest: Fields::written(Statistics::greatest($camera->apertures)),
+                ),
+            );
         }
 
-        return new self($fps, $exposure, $wanted, $value, $stops, $filter, $left, $kelvin ?? $scene->kelvin(), $limit, Sharpness::hyperfocal($focal, $aperture, $circle) / 2, $warnings);
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'fps' => $this->fps, 'iso' => $this->exposure->iso, 'aperture' => $this->exposure->aperture,
-            'shutter' => ['wanted' => $this->wanted->words(), 'set' => $this->exposure->shutter->words(), 'off_stops' => round($this->exposure->shutter->stopsOver($this->wanted), 4), 'angle_deg' => round($this->exposure->shutter->angle($this->fps), 1)],
-            'scene_ev' => round($this->scene, 2),
-            'filter' => ['stops' => round($this->stops, 2), 'use' => $this->filter->words(), 'factor' => $this->filter->factor, 'density' => round($this->filter->density(), 2), 'left_stops' => round($this->left, 2)],
-            'white_balance_k' => $this->kelvin, 'diffraction_from_f' => round($this->diffraction, 2), 'sharp_from_m' => round($this->sharpFrom, 2),
-            'warnings' => $this->warnings,
-        ];
+        return new self(
+            $fps, $exposure, $wanted, $value, $stops, $filter, $left, $kelvin ?? $scene->kelvin(), $limit,
+            Sharpness::hyperfocal($focal, $aperture, $circle) / 2, $warnings,
+        );
     }
 }

@@ -45,8 +45,12 @@ final readonly class Histogram
         $change = $this->change();
 
         return match (true) {
-            $change < 0 => Fact::of('histogram.picture-white-ever-lower', clipped: Fields::written(round($this->clipped, 1)), change: -$change),
-            $change > 0 => Fact::of('histogram.picture-black-raise-exposure', crushed: Fields::written(round($this->crushed, 1)), change: $change),
+            $change < 0 => Fact::of(
+                'histogram.picture-white-ever-lower', clipped: Fields::written(round($this->clipped, 1)), change: -$change,
+            ),
+            $change > 0 => Fact::of(
+                'histogram.picture-black-raise-exposure', crushed: Fields::written(round($this->crushed, 1)), change: $change,
+            ),
             $this->clipped > 0 => Fact::of('histogram.only-glint-touches-right'),
             default => Fact::of('histogram.nothing-touches-right-edge'),
         };

@@ -47,7 +47,12 @@ final readonly class Brief
         );
     }
 
-    /** @return array{purpose: string, light: array{side: string, hour: string}, passes: int, must: bool, delivered_px: int, use_s: float, sound: string, hidden: ?string} */
+    /**
+     * @return array{
+     *     purpose: string, light: array{side: string, hour: string}, passes: int, must: bool, delivered_px: int, use_s: float,
+     *     sound: string, hidden: ?string,
+     * }
+     */
     public function toArray(): array
     {
         return [

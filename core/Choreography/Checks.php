@@ -81,7 +81,9 @@ final class Checks
             return true;
         }
 
-        return self::tiltHeld($plan) >= self::tiltHoldWanted($plan) && $ease >= self::EASE - 1e-9 && $plan->holdTo - $plan->holdFrom >= self::HOLD - 1e-9
+        return self::tiltHeld($plan) >= self::tiltHoldWanted($plan)
+            && $ease >= self::EASE - 1e-9
+            && $plan->holdTo - $plan->holdFrom >= self::HOLD - 1e-9
             && self::crossingSeconds($shot, $plan) >= self::CROSSING - 1e-9 && ($arc === null || $arc >= self::ARC);
     }
 
@@ -112,13 +114,18 @@ final class Checks
         foreach (Finger::cases() as $finger) {
             $peak = $sheet->peakAsked($finger);
             $limit = $mode->top($finger, $peak >= 0);
-            [$value, $top, $unit] = $finger->rotates() ? [abs($peak) / Angle::DEGREE, $limit / Angle::DEGREE, 'deg/s'] : [abs($peak), $limit, 'm/s'];
+            [$value, $top, $unit] = $finger->rotates()
+                ? [abs($peak) / Angle::DEGREE, $limit / Angle::DEGREE, 'deg/s']
+                : [abs($peak), $limit, 'm/s'];
             $share = $top > 0 ? $value / $top : 0.0;
             if ($share > 1 + 1e-9) {
                 $findings[] = new Finding(
                     'rate-'.$finger->value, Finding::BROKEN,
                     Fact::all(
-                        Fact::of('checks.asks-mode-gives', finger: $finger->value, asked: $finger->rate(abs($peak)), mode: Fact::of("mode.$mode->name"), top: $finger->rate($limit)),
+                        Fact::of(
+                            'checks.asks-mode-gives', finger: $finger->value, asked: $finger->rate(abs($peak)),
+                            mode: Fact::of("mode.$mode->name"), top: $finger->rate($limit),
+                        ),
                         self::orElse($shot->rig, $mode, $finger, $peak),
                     ),
                     $value, $top, $unit, ...self::slower($plan, 1 / $share),
@@ -129,7 +136,11 @@ final class Checks
         }
         if ($findings === [] && $worst !== null) {
             [, $finger, $value, $top, $unit] = $worst;
-            $findings[] = new Finding('rates', Finding::OK, Fact::of('checks.asks-most', finger: $finger->value, asked: self::amount($value, $unit), top: self::amount($top, $unit)), $value, $top, $unit);
+            $findings[] = new Finding(
+                'rates', Finding::OK,
+                Fact::of('checks.asks-most', finger: $finger->value, asked: self::amount($value, $unit), top: self::amount($top, $unit)),
+                $value, $top, $unit,
+            );
         }
 
         return $findings;
@@ -144,7 +155,9 @@ final class Checks
             }
         }
 
-        return $finger === Finger::Tilt ? Fact::of('checks.would-tilt-limit', limit: Quantity::degreesPerSecond(ceil(abs($peak) / Angle::DEGREE))) : null;
+        return $finger === Finger::Tilt ? Fact::of(
+            'checks.would-tilt-limit', limit: Quantity::degreesPerSecond(ceil(abs($peak) / Angle::DEGREE)),
+        ) : null;
     }
 
     /** A limit as the rigs write it: m/s, m/s2, deg/s or deg/s2. */
@@ -178,10 +191,13 @@ final class Checks
             $findings[] = new Finding(
                 'effort-'.$kind, Finding::BROKEN,
                 Fact::of(
-                    "checks.effort-$kind", asked: self::amount($asked / $scale, $unit), mode: Fact::of("mode.$mode->name"), top: self::amount($limit / $scale, $unit),
+                    "checks.effort-$kind", asked: self::amount($asked / $scale, $unit), mode: Fact::of("mode.$mode->name"),
+                    top: self::amount($limit / $scale, $unit),
                 ),
                 $asked / $scale, $limit / $scale, $unit,
-                ...($inHold ? self::slower($plan, sqrt($limit / $asked)) : [Fact::of('checks.ease-over', longer: Quantity::seconds($longer)), ['ease_s' => $longer]]),
+                ...($inHold ? self::slower($plan, sqrt($limit / $asked)) : [
+                    Fact::of('checks.ease-over', longer: Quantity::seconds($longer)), ['ease_s' => $longer],
+                ]),
             );
         }
 
@@ -195,13 +211,23 @@ final class Checks
         $least = $shot->rig->tiltLow / Angle::DEGREE;
         $most = $shot->rig->tiltHigh / Angle::DEGREE;
         if ($low < $least - 1e-6) {
-            return new Finding('tilt-range', Finding::BROKEN, Fact::of('checks.lens-would-look-down', low: Quantity::degrees($low), least: Quantity::degrees($least)), $low, $least, 'deg', Fact::of('checks.fly-lower-farther-out'), self::heightFor($plan, $least + 1));
+            return new Finding(
+                'tilt-range', Finding::BROKEN,
+                Fact::of('checks.lens-would-look-down', low: Quantity::degrees($low), least: Quantity::degrees($least)), $low, $least,
+                'deg', Fact::of('checks.fly-lower-farther-out'), self::heightFor($plan, $least + 1),
+            );
         }
         if ($high > $most + 1e-6) {
-            return new Finding('tilt-range', Finding::BROKEN, Fact::of('checks.lens-would-look-up', high: Quantity::degrees($high), most: Quantity::degrees($most)), $high, $most, 'deg', Fact::of('checks.fly-higher-farther-out'), self::heightFor($plan, $most - 1));
+            return new Finding(
+                'tilt-range', Finding::BROKEN,
+                Fact::of('checks.lens-would-look-up', high: Quantity::degrees($high), most: Quantity::degrees($most)), $high, $most, 'deg',
+                Fact::of('checks.fly-higher-farther-out'), self::heightFor($plan, $most - 1),
+            );
         }
 
-        return new Finding('tilt-range', Finding::OK, Fact::of('checks.tilt-well-within-gimbal', low: Quantity::degrees($low)), $low, $least, 'deg');
+        return new Finding(
+            'tilt-range', Finding::OK, Fact::of('checks.tilt-well-within-gimbal', low: Quantity::degrees($low)), $low, $least, 'deg',
+        );
     }
 
     /**
@@ -216,7 +242,9 @@ final class Checks
             return [];
         }
 
-        return ['height_m' => max(0.5, round($plan->subject->first()->up - $plan->ground - $radius * tan($tiltDegrees * Angle::DEGREE), 1))];
+        return ['height_m' => max(
+            0.5, round($plan->subject->first()->up - $plan->ground - $radius * tan($tiltDegrees * Angle::DEGREE), 1),
+        )];
     }
 
     /** @param  list<FingerPart>  $presses */
@@ -234,16 +262,27 @@ final class Checks
                 $high[] = $press;
             }
         }
-        $percent = static fn (FingerPart $press): Fact => Fact::of('checks.at', finger: $press->finger->value, hold: Quantity::share(abs($press->hold)));
+        $percent = static fn (FingerPart $press): Fact => Fact::of(
+            'checks.at', finger: $press->finger->value, hold: Quantity::share(abs($press->hold)),
+        );
         $band = Fact::of('checks.to', least: Quantity::percent(100 * $shot->comfort->least), most: Quantity::share($shot->comfort->most));
         if ($high !== []) {
             usort($high, static fn (FingerPart $a, FingerPart $b): int => abs($b->hold) <=> abs($a->hold));
-            $share = $mode->curve($high[0]->finger)->output($shot->comfort->most) / max(1e-6, $mode->curve($high[0]->finger)->output(abs($high[0]->hold)));
+            $share = $mode->curve($high[0]->finger)->output($shot->comfort->most) / max(
+                1e-6, $mode->curve($high[0]->finger)->output(abs($high[0]->hold)),
+            );
 
-            return new Finding('comfort', Finding::NOTE, Fact::of('checks.travel-beyond-comfortable', fingers: array_map($percent, $high), band: $band), abs($high[0]->hold), $shot->comfort->most, 'travel', ...self::slower($plan, $share));
+            return new Finding(
+                'comfort', Finding::NOTE, Fact::of('checks.travel-beyond-comfortable', fingers: array_map($percent, $high), band: $band),
+                abs($high[0]->hold), $shot->comfort->most, 'travel', ...self::slower($plan, $share),
+            );
         }
         if ($low !== []) {
-            return new Finding('comfort', Finding::NOTE, Fact::of('checks.travel-below-comfortable-slower', fingers: array_map($percent, $low), band: $band), abs($low[0]->hold), $shot->comfort->least, 'travel');
+            return new Finding(
+                'comfort', Finding::NOTE,
+                Fact::of('checks.travel-below-comfortable-slower', fingers: array_map($percent, $low), band: $band), abs($low[0]->hold),
+                $shot->comfort->least, 'travel',
+            );
         }
 
         return new Finding('comfort', Finding::OK, Fact::of('checks.every-finger-holds-does', band: $band));
@@ -253,10 +292,20 @@ final class Checks
     {
         $seconds = self::crossingSeconds($shot, $plan);
         if ($seconds < self::CROSSING - 1e-6) {
-            return new Finding('crossing', Finding::NOTE, Fact::of('checks.background-crosses-frame-more', seconds: Quantity::seconds($seconds), crossing: Quantity::seconds(self::CROSSING)), $seconds, self::CROSSING, 's', ...self::slower($plan, $seconds / self::CROSSING));
+            return new Finding(
+                'crossing', Finding::NOTE,
+                Fact::of(
+                    'checks.background-crosses-frame-more', seconds: Quantity::seconds($seconds),
+                    crossing: Quantity::seconds(self::CROSSING),
+                ),
+                $seconds, self::CROSSING, 's', ...self::slower($plan, $seconds / self::CROSSING),
+            );
         }
 
-        return new Finding('crossing', Finding::OK, Fact::of('checks.background-crosses-frame', seconds: Quantity::seconds(min(999, $seconds))), min(999, $seconds), self::CROSSING, 's');
+        return new Finding(
+            'crossing', Finding::OK, Fact::of('checks.background-crosses-frame', seconds: Quantity::seconds(min(999, $seconds))),
+            min(999, $seconds), self::CROSSING, 's',
+        );
     }
 
     private static function phases(MovePlan $plan): Finding
@@ -265,16 +314,33 @@ final class Checks
         $hold = $plan->holdTo - $plan->holdFrom;
         $wanted = $plan->intent->number('ease_s') ?? $ease;
         if ($ease < $wanted - 0.05) {
-            return new Finding('phases', Finding::BROKEN, Fact::of('checks.move-over-before-pace'), $hold, self::HOLD, 's', ...self::longer($plan, ($wanted + self::HOLD) / max(0.1, $ease + $hold)));
+            return new Finding(
+                'phases', Finding::BROKEN, Fact::of('checks.move-over-before-pace'), $hold, self::HOLD, 's',
+                ...self::longer($plan, ($wanted + self::HOLD) / max(0.1, $ease + $hold)),
+            );
         }
         if ($ease < self::EASE - 1e-6) {
-            return new Finding('phases', Finding::NOTE, Fact::of('checks.ease-reads-jerk', ease: Quantity::seconds($ease)), $ease, self::EASE, 's', Fact::of('checks.ease-over-2', ease: Quantity::seconds(self::EASE)), ['ease_s' => self::EASE]);
+            return new Finding(
+                'phases', Finding::NOTE, Fact::of('checks.ease-reads-jerk', ease: Quantity::seconds($ease)), $ease, self::EASE, 's',
+                Fact::of('checks.ease-over-2', ease: Quantity::seconds(self::EASE)), ['ease_s' => self::EASE],
+            );
         }
         if ($hold < self::HOLD - 1e-6) {
-            return new Finding('phases', Finding::NOTE, Fact::of('checks.hold-lasts-only-editor', hold: Quantity::seconds($hold), hold2: Quantity::seconds(self::HOLD)), $hold, self::HOLD, 's', ...self::longer($plan, ($ease + self::HOLD) / ($ease + $hold)));
+            return new Finding(
+                'phases', Finding::NOTE,
+                Fact::of('checks.hold-lasts-only-editor', hold: Quantity::seconds($hold), hold2: Quantity::seconds(self::HOLD)), $hold,
+                self::HOLD, 's', ...self::longer($plan, ($ease + self::HOLD) / ($ease + $hold)),
+            );
         }
 
-        return new Finding('phases', Finding::OK, Fact::of($hold >= self::GOOD_HOLD ? 'checks.eases-long-hold' : 'checks.eases-hold', ease: Quantity::seconds($ease), hold: Quantity::seconds($hold)), $hold, self::HOLD, 's');
+        return new Finding(
+            'phases', Finding::OK,
+            Fact::of(
+                $hold >= self::GOOD_HOLD ? 'checks.eases-long-hold' : 'checks.eases-hold', ease: Quantity::seconds($ease),
+                hold: Quantity::seconds($hold),
+            ),
+            $hold, self::HOLD, 's',
+        );
     }
 
     /**
@@ -291,7 +357,10 @@ final class Checks
         }
         $sooner = round(max(0.0, ($plan->intent->number('tilt_after_s') ?? 0.0) - ($wanted - $held) - 0.5), 1);
 
-        return [new Finding('tilt-hold', Finding::NOTE, Fact::of('checks.wheel-swells-fades-only', held: Quantity::seconds($held)), $held, $wanted, 's', Fact::of('checks.start-tilt-sooner-ease'), ['tilt_after_s' => $sooner])];
+        return [new Finding(
+            'tilt-hold', Finding::NOTE, Fact::of('checks.wheel-swells-fades-only', held: Quantity::seconds($held)), $held, $wanted, 's',
+            Fact::of('checks.start-tilt-sooner-ease'), ['tilt_after_s' => $sooner],
+        )];
     }
 
     /** Least hold of the tilt beside its eases, s: nearly as long as one of them. */
@@ -323,17 +392,37 @@ final class Checks
         $gust = $shot->wind->gustAt($height);
         $limit = $shot->rig->windLimit;
         if ($gust > $limit) {
-            return new Finding('wind', Finding::BROKEN, Fact::of('checks.gusts-height-craft-rated', gust: Quantity::metresPerSecond($gust), limit: Quantity::metresPerSecond($limit)), $gust, $limit, 'm/s', Fact::of('checks.wait-fly-lower'));
+            return new Finding(
+                'wind', Finding::BROKEN,
+                Fact::of(
+                    'checks.gusts-height-craft-rated', gust: Quantity::metresPerSecond($gust), limit: Quantity::metresPerSecond($limit),
+                ),
+                $gust, $limit, 'm/s', Fact::of('checks.wait-fly-lower'),
+            );
         }
         $pace = $plan->intent->number('pace_mps') ?? 0.0;
         $air = max($mode->run, $shot->rig->mode('fast')->run);
         if ($pace + $gust > $air) {
-            return new Finding('wind', Finding::BROKEN, Fact::of('checks.upwind-craft-would-need', gust: Quantity::metresPerSecond($pace + $gust), air: Quantity::metresPerSecond($air)), $pace + $gust, $air, 'm/s', ...self::slower($plan, max(0.05, ($air - $gust) / max(0.1, $pace))));
+            return new Finding(
+                'wind', Finding::BROKEN,
+                Fact::of(
+                    'checks.upwind-craft-would-need', gust: Quantity::metresPerSecond($pace + $gust), air: Quantity::metresPerSecond($air),
+                ),
+                $pace + $gust, $air, 'm/s', ...self::slower($plan, max(0.05, ($air - $gust) / max(0.1, $pace))),
+            );
         }
 
         return $shot->wind->mean <= 0
             ? new Finding('wind', Finding::OK, Fact::of('checks.planned-still-air'))
-            : new Finding('wind', $gust > 0.7 * $limit ? Finding::NOTE : Finding::OK, Fact::of('checks.up-gusts-rated', wind: $shot->wind->indoors ? Fact::of('wind.draught') : Beaufort::words($shot->wind->mean), mean: Quantity::metresPerSecond($mean), gust: Quantity::metresPerSecond($gust), limit: Quantity::metresPerSecond($limit)), $gust, $limit, 'm/s');
+            : new Finding(
+                'wind', $gust > 0.7 * $limit ? Finding::NOTE : Finding::OK,
+                Fact::of(
+                    'checks.up-gusts-rated', wind: $shot->wind->indoors ? Fact::of('wind.draught') : Beaufort::words($shot->wind->mean),
+                    mean: Quantity::metresPerSecond($mean), gust: Quantity::metresPerSecond($gust),
+                    limit: Quantity::metresPerSecond($limit),
+                ),
+                $gust, $limit, 'm/s',
+            );
     }
 
     private static function battery(Shot $shot, MovePlan $plan): Finding
@@ -342,8 +431,22 @@ final class Checks
         $share = $minutes / $shot->rig->batteryMinutes;
 
         return $share > 0.5
-            ? new Finding('battery', Finding::BROKEN, Fact::of('checks.one-pass-takes-battery', minutes: Quantity::minutes($minutes), batteryMinutes: Quantity::minutes($shot->rig->batteryMinutes)), $minutes, $shot->rig->batteryMinutes / 2, 'min', Fact::of('checks.fly-shorter-arc'))
-            : new Finding('battery', Finding::OK, Fact::of('checks.one-pass-takes-battery-2', minutes: Quantity::seconds(60 * $minutes), share: Quantity::percent(max(1, round(100 * $share)))), $minutes, null, 'min');
+            ? new Finding(
+                'battery', Finding::BROKEN,
+                Fact::of(
+                    'checks.one-pass-takes-battery', minutes: Quantity::minutes($minutes),
+                    batteryMinutes: Quantity::minutes($shot->rig->batteryMinutes),
+                ),
+                $minutes, $shot->rig->batteryMinutes / 2, 'min', Fact::of('checks.fly-shorter-arc'),
+            )
+            : new Finding(
+                'battery', Finding::OK,
+                Fact::of(
+                    'checks.one-pass-takes-battery-2', minutes: Quantity::seconds(60 * $minutes),
+                    share: Quantity::percent(max(1, round(100 * $share))),
+                ),
+                $minutes, null, 'min',
+            );
     }
 
     /**
@@ -355,7 +458,9 @@ final class Checks
     {
         $longer = Catalogue::move($plan->intent->move)->longer($plan, $times);
 
-        return isset($longer['arc_deg']) ? [Fact::of('checks.fly-slower', longer: Quantity::degrees($longer['arc_deg'])), $longer] : [self::atPace($longer), $longer];
+        return isset($longer['arc_deg'])
+            ? [Fact::of('checks.fly-slower', longer: Quantity::degrees($longer['arc_deg'])), $longer]
+            : [self::atPace($longer), $longer];
     }
 
     /**
@@ -378,6 +483,9 @@ final class Checks
         }
         $value = abs(array_values($pace)[0]);
 
-        return Fact::of('checks.fly-at', pace: str_ends_with(array_keys($pace)[0], '_dps') ? Quantity::degreesPerSecond($value) : Quantity::metresPerSecond($value));
+        return Fact::of(
+            'checks.fly-at',
+            pace: str_ends_with(array_keys($pace)[0], '_dps') ? Quantity::degreesPerSecond($value) : Quantity::metresPerSecond($value),
+        );
     }
 }

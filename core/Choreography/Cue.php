@@ -34,14 +34,28 @@ final readonly class Cue
             }
             $way = $press->finger->ends()[$press->hold >= 0 ? 1 : 0];
             $cues[] = $press->isTouch()
-                ? new self($press->onset, $press->finger->value, Fact::of($press->finger->rotates() ? 'cue.touch-holds-mark' : 'cue.touch-holds-path', finger: $press->finger->value, way: $way, hold: Quantity::share(abs($press->hold))))
+                ? new self(
+                    $press->onset, $press->finger->value,
+                    Fact::of(
+                        $press->finger->rotates() ? 'cue.touch-holds-mark' : 'cue.touch-holds-path', finger: $press->finger->value,
+                        way: $way, hold: Quantity::share(abs($press->hold)),
+                    ),
+                )
                 : new self($press->onset, $press->finger->value, Fact::all(
-                    Fact::of('cue.to-over', order: self::order($press->finger, $way), hold: Quantity::share(abs($press->hold)), over: Quantity::seconds(($press->settled ?? $press->onset) - $press->onset)),
+                    Fact::of(
+                        'cue.to-over', order: self::order($press->finger, $way), hold: Quantity::share(abs($press->hold)),
+                        over: Quantity::seconds(($press->settled ?? $press->onset) - $press->onset),
+                    ),
                     self::sight($plan, $press),
                 ));
         }
-        $cues[] = new self($phases->holdFrom, '', Fact::of('cue.hold-nothing-moves', hold: Quantity::seconds(max(0.0, $phases->holdTo - $phases->holdFrom))));
-        $cues[] = new self($phases->holdTo, '', Fact::of('cue.bring-every-finger-back', over: Quantity::seconds($phases->stop - $phases->holdTo)));
+        $cues[] = new self(
+            $phases->holdFrom, '',
+            Fact::of('cue.hold-nothing-moves', hold: Quantity::seconds(max(0.0, $phases->holdTo - $phases->holdFrom))),
+        );
+        $cues[] = new self(
+            $phases->holdTo, '', Fact::of('cue.bring-every-finger-back', over: Quantity::seconds($phases->stop - $phases->holdTo)),
+        );
         $cues[] = new self($phases->stop, '', Fact::of('cue.rest-count-two-before'));
         usort($cues, static fn (self $a, self $b): int => $a->t <=> $b->t);
 
@@ -53,7 +67,12 @@ final readonly class Cue
      */
     private static function sight(Plan $plan, FingerPart $press): ?Fact
     {
-        if ($press->finger !== Finger::Tilt || $press->onset === null || $plan->move->subject === null || $press->onset < $plan->move->onset + 0.3) {
+        if (
+            $press->finger !== Finger::Tilt
+            || $press->onset === null
+            || $plan->move->subject === null
+            || $press->onset < $plan->move->onset + 0.3
+        ) {
             return null;
         }
         $index = $plan->move->flight->indexAt($press->onset);
@@ -93,7 +112,10 @@ final readonly class Cue
                 } elseif ($from !== null) {
                     $cues[] = new self(
                         $plan->sheet->t[$from], $name,
-                        Fact::of('cue.back-rest-after', order: self::order($finger, $finger->ends()[$peak >= 0 ? 1 : 0]), hold: Quantity::share(abs($peak)), after: Quantity::seconds(($k - $from) * $plan->sheet->step)),
+                        Fact::of(
+                            'cue.back-rest-after', order: self::order($finger, $finger->ends()[$peak >= 0 ? 1 : 0]),
+                            hold: Quantity::share(abs($peak)), after: Quantity::seconds(($k - $from) * $plan->sheet->step),
+                        ),
                     );
                     [$from, $peak] = [null, 0.0];
                 }
@@ -108,6 +130,8 @@ final readonly class Cue
     /** “Run ahead”, “Up”. */
     private static function order(Finger $finger, Fact $way): Fact
     {
-        return $finger === Finger::Climb ? Fact::of('cue.order-climb', way: $way) : Fact::of('cue.order', finger: $finger->value, way: $way);
+        return $finger === Finger::Climb
+            ? Fact::of('cue.order-climb', way: $way)
+            : Fact::of('cue.order', finger: $finger->value, way: $way);
     }
 }

@@ -93,7 +93,9 @@ final readonly class Plan
     public function headings(): array
     {
         $move = $this->move;
-        $at = static fn (float $share): float => $move->flight->heading[$move->flight->indexAt($move->holdFrom + $share * ($move->holdTo - $move->holdFrom))];
+        $at = static fn (float $share): float => $move->flight->heading[$move->flight->indexAt($move->holdFrom + $share * (
+            $move->holdTo - $move->holdFrom
+        ))];
 
         return array_map($at, [0.0, 0.25, 0.5, 0.75, 1.0]);
     }
@@ -103,6 +105,9 @@ final readonly class Plan
     {
         $seconds = $this->move->flight->duration();
 
-        return Fact::of('plan.recording-held', recording: Quantity::moment($seconds), hold: Quantity::seconds(max(0.0, $this->move->holdTo - $this->move->holdFrom)));
+        return Fact::of(
+            'plan.recording-held', recording: Quantity::moment($seconds),
+            hold: Quantity::seconds(max(0.0, $this->move->holdTo - $this->move->holdFrom)),
+        );
     }
 }

@@ -38,7 +38,9 @@ final readonly class Shot
     {
         $schema = $fields->textOrNull('schema') ?? self::SCHEMA;
         if ($schema !== self::SCHEMA) {
-            throw new Refusal(Fact::of('shot.file-says', schema: $schema), $fields->place('schema'), Fact::of('shot.text', schema: self::SCHEMA));
+            throw new Refusal(
+                Fact::of('shot.file-says', schema: $schema), $fields->place('schema'), Fact::of('shot.text', schema: self::SCHEMA),
+            );
         }
         $operator = $fields->groupOrNull('operator');
 

@@ -35,7 +35,9 @@ final class ShotDemands
             $widths = SettingsEffect::widths($finger, $lens, $distance);
             $greatest = max(array_map(static fn (array $one): float => abs($one[1]), $way));
             // A travel that is never more than a touch beside another asks for no settings of its own; a slow wheel may well.
-            if ($greatest * $widths < self::NOTHING || (! $finger->rotates() && $press->isTouch() && abs($press->peak) < 2 * FingerPart::TOUCH)) {
+            if ($greatest * $widths < self::NOTHING || (
+                ! $finger->rotates() && $press->isTouch() && abs($press->peak) < 2 * FingerPart::TOUCH
+            )) {
                 continue;
             }
             // What only touches beside another axis has no comfortable stretch of its own, as in Checks.
@@ -81,6 +83,9 @@ final class ShotDemands
      */
     private static function derivatives(array $values, int $k): array
     {
-        return [($values[$k + 1] - $values[$k - 1]) / (2 * MovePlan::STEP), ($values[$k + 1] - 2 * $values[$k] + $values[$k - 1]) / MovePlan::STEP ** 2];
+        return [
+            ($values[$k + 1] - $values[$k - 1]) / (2 * MovePlan::STEP),
+            ($values[$k + 1] - 2 * $values[$k] + $values[$k - 1]) / MovePlan::STEP ** 2,
+        ];
     }
 }

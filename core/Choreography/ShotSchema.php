@@ -31,8 +31,20 @@ final class ShotSchema
             'rig' => RigSchema::rig(),
             'mode' => ['enum' => Rig::MODES, 'default' => 'standard'],
             'site' => self::site(),
-            'wind' => JsonSchema::group(['mean_mps'], ['mean_mps' => JsonSchema::number(0, 40), 'from_deg' => JsonSchema::number(-360, 360), 'gust_mps' => JsonSchema::number(0, 60), 'kind' => ['enum' => Wind::KINDS, 'default' => 'open']]),
-            'operator' => JsonSchema::group([], ['stick_mode' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 4, 'default' => 2], 'wheel_up' => ['enum' => ['push', 'pull'], 'default' => 'push']]),
+            'wind' => JsonSchema::group(
+                ['mean_mps'],
+                [
+                    'mean_mps' => JsonSchema::number(0, 40), 'from_deg' => JsonSchema::number(-360, 360),
+                    'gust_mps' => JsonSchema::number(0, 60), 'kind' => ['enum' => Wind::KINDS, 'default' => 'open'],
+                ],
+            ),
+            'operator' => JsonSchema::group(
+                [],
+                [
+                    'stick_mode' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 4, 'default' => 2],
+                    'wheel_up' => ['enum' => ['push', 'pull'], 'default' => 'push'],
+                ],
+            ),
             'comfort' => JsonSchema::group(['least', 'most'], ['least' => JsonSchema::number(0, 1), 'most' => JsonSchema::number(0, 1)]),
         ]);
     }
@@ -48,7 +60,9 @@ final class ShotSchema
     /** @return array{type: string, required: list<string>, properties: array<string, mixed>} */
     private static function intentBody(): array
     {
-        $described = static fn (Parameter $parameter): array => $parameter->choices === [] ? JsonSchema::number($parameter->least, $parameter->most) : ['enum' => $parameter->choices];
+        $described = static fn (Parameter $parameter): array => $parameter->choices === [] ? JsonSchema::number(
+            $parameter->least, $parameter->most,
+        ) : ['enum' => $parameter->choices];
         $parameters = [];
         foreach (Catalogue::ids() as $id) {
             foreach (Catalogue::move($id)->parameters() as $parameter) {
@@ -69,7 +83,12 @@ final class ShotSchema
             'home' => self::point(),
             'parameters' => JsonSchema::group([], $parameters),
             'join' => ['enum' => [Combination::SEQUENCE, Combination::TOGETHER], 'default' => Combination::SEQUENCE],
-            'parts' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 3, 'items' => JsonSchema::group(['move'], ['move' => ['enum' => Catalogue::ids()], 'parameters' => JsonSchema::group([], $parameters)])],
+            'parts' => [
+                'type' => 'array', 'minItems' => 2, 'maxItems' => 3,
+                'items' => JsonSchema::group(
+                    ['move'], ['move' => ['enum' => Catalogue::ids()], 'parameters' => JsonSchema::group([], $parameters)],
+                ),
+            ],
         ]);
     }
 
@@ -80,22 +99,39 @@ final class ShotSchema
         $points = ['type' => 'array', 'items' => $pair, 'minItems' => 2, 'maxItems' => Solid::MOST_POINTS];
         $at = ['east_m' => JsonSchema::number(-20000, 20000), 'north_m' => JsonSchema::number(-20000, 20000)];
         $solid = JsonSchema::group(['height_m'], [
-            'id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'role' => ['enum' => ['subject', 'obstacle']], 'shape' => ['enum' => Solid::SHAPES, 'default' => 'box'],
+            'id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'role' => ['enum' => ['subject', 'obstacle']],
+            'shape' => ['enum' => Solid::SHAPES, 'default' => 'box'],
             ...$at, 'base_m' => JsonSchema::number(-500, 9000),
-            'width_m' => JsonSchema::number(0.01, 2000), 'length_m' => JsonSchema::number(0.01, 2000), 'height_m' => JsonSchema::number(0.01, 1000), 'heading_deg' => JsonSchema::number(-360, 360),
-            'points' => $points, 'clear_m' => JsonSchema::number(0.01, 950), 'sag_m' => JsonSchema::number(0, 100), 'moves' => ['type' => 'boolean'],
+            'width_m' => JsonSchema::number(0.01, 2000), 'length_m' => JsonSchema::number(0.01, 2000),
+            'height_m' => JsonSchema::number(0.01, 1000), 'heading_deg' => JsonSchema::number(-360, 360),
+            'points' => $points, 'clear_m' => JsonSchema::number(0.01, 950), 'sag_m' => JsonSchema::number(0, 100),
+            'moves' => ['type' => 'boolean'],
         ]);
-        $area = JsonSchema::group(['points'], ['id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'kind' => ['enum' => Area::KINDS], 'points' => $points, 'closed' => ['type' => 'boolean']]);
+        $area = JsonSchema::group(
+            ['points'],
+            [
+                'id' => ['type' => 'string'], 'name' => ['type' => 'string'], 'kind' => ['enum' => Area::KINDS], 'points' => $points,
+                'closed' => ['type' => 'boolean'],
+            ],
+        );
         $ground = JsonSchema::group([], [
-            'spots' => ['type' => 'array', 'items' => JsonSchema::group(['east_m', 'north_m', 'up_m'], [...$at, 'up_m' => JsonSchema::number(-2000, 2000)])],
-            'profile' => ['type' => 'array', 'items' => $pair, 'minItems' => 2], 'bearing_deg' => JsonSchema::number(-360, 360), 'simulated' => ['type' => 'boolean'],
+            'spots' => [
+                'type' => 'array',
+                'items' => JsonSchema::group(['east_m', 'north_m', 'up_m'], [...$at, 'up_m' => JsonSchema::number(-2000, 2000)]),
+            ],
+            'profile' => ['type' => 'array', 'items' => $pair, 'minItems' => 2], 'bearing_deg' => JsonSchema::number(-360, 360),
+            'simulated' => ['type' => 'boolean'],
         ]);
 
         return JsonSchema::group(['home'], [
-            'name' => ['type' => 'string'], 'home' => self::point(), 'ceiling_m' => JsonSchema::number(1, 5000), 'sight_line_m' => JsonSchema::number(10, 5000),
+            'name' => ['type' => 'string'], 'home' => self::point(), 'ceiling_m' => JsonSchema::number(1, 5000),
+            'sight_line_m' => JsonSchema::number(10, 5000),
             'people_m' => JsonSchema::number(0, 1000), 'variation_deg' => JsonSchema::number(-180, 180), 'zone' => ['type' => 'string'],
             'solids' => ['type' => 'array', 'items' => $solid], 'ground' => $ground, 'areas' => ['type' => 'array', 'items' => $area],
-            'observers' => ['type' => 'array', 'items' => JsonSchema::group(['east_m', 'north_m'], ['id' => ['type' => 'string'], 'name' => ['type' => 'string'], ...$at])],
+            'observers' => [
+                'type' => 'array',
+                'items' => JsonSchema::group(['east_m', 'north_m'], ['id' => ['type' => 'string'], 'name' => ['type' => 'string'], ...$at]),
+            ],
         ]);
     }
 
@@ -105,6 +141,12 @@ final class ShotSchema
      */
     private static function point(array $more = []): array
     {
-        return JsonSchema::group(['lat', 'lon'], ['lat' => JsonSchema::number(-89.9, 89.9), 'lon' => JsonSchema::number(-180, 180), 'alt_m' => JsonSchema::number(-500, 9000), ...$more]);
+        return JsonSchema::group(
+            ['lat', 'lon'],
+            [
+                'lat' => JsonSchema::number(-89.9, 89.9), 'lon' => JsonSchema::number(-180, 180), 'alt_m' => JsonSchema::number(-500, 9000),
+                ...$more,
+            ],
+        );
     }
 }

@@ -76,7 +76,10 @@ final class SiteChecks
             }
         }
         if ($nearest === null) {
-            return new Finding('clearance', Finding::OK, Fact::of('site-check.nothing-stands-near-path'), null, self::CLEARANCE + $shot->rig->width / 2, 'm');
+            return new Finding(
+                'clearance', Finding::OK, Fact::of('site-check.nothing-stands-near-path'), null, self::CLEARANCE + $shot->rig->width / 2,
+                'm',
+            );
         }
         $margin = self::margin($shot, $nearest);
         $least += $margin - self::CLEARANCE;
@@ -86,15 +89,25 @@ final class SiteChecks
 
             return new Finding(
                 'clearance', Finding::BROKEN,
-                $least <= 0.05 ? Fact::of('site-check.path-runs-into', nearest: $nearest->name, at: Quantity::moment($at)) : Fact::of('site-check.only-keep', least: Quantity::metres($least), nearest: $nearest->name, at: Quantity::moment($at), margin: Quantity::metres($margin)),
+                $least <= 0.05
+                    ? Fact::of('site-check.path-runs-into', nearest: $nearest->name, at: Quantity::moment($at))
+                    : Fact::of(
+                        'site-check.only-keep', least: Quantity::metres($least), nearest: $nearest->name, at: Quantity::moment($at),
+                        margin: Quantity::metres($margin),
+                    ),
                 $least, $margin, 'm',
                 Fact::of('site-check.fly-higher-another-distance'),
                 // Over it: the lowest of the path clears its top.
-                $height === null ? [] : ['height_m' => round($height + max($more, $nearest->body->top() + $margin - Statistics::least($plan->flight->up)), 1)],
+                $height === null ? [] : ['height_m' => round(
+                    $height + max($more, $nearest->body->top() + $margin - Statistics::least($plan->flight->up)), 1,
+                )],
             );
         }
 
-        return new Finding('clearance', Finding::OK, Fact::of('site-check.to-at-the-nearest', least: Quantity::metres($least), nearest: $nearest->name), $least, $margin, 'm');
+        return new Finding(
+            'clearance', Finding::OK, Fact::of('site-check.to-at-the-nearest', least: Quantity::metres($least), nearest: $nearest->name),
+            $least, $margin, 'm',
+        );
     }
 
     /**
@@ -111,7 +124,12 @@ final class SiteChecks
         return static function (Solid $solid) use ($west, $east, $south, $north): float {
             $middle = $solid->body->middle();
 
-            return max(0.0, hypot(max(0.0, $west - $middle->east, $middle->east - $east), max(0.0, $south - $middle->north, $middle->north - $north)) - $solid->body->reach());
+            return max(
+                0.0,
+                hypot(
+                    max(0.0, $west - $middle->east, $middle->east - $east), max(0.0, $south - $middle->north, $middle->north - $north),
+                ) - $solid->body->reach(),
+            );
         };
     }
 
@@ -167,18 +185,34 @@ final class SiteChecks
             }
         }
         $ceiling = $shot->site->ceiling;
-        $mend = static fn (float $change): array => $plan->intent->number('height_m') === null ? [] : ['height_m' => max(0.5, round($plan->intent->number('height_m') + $change, 1))];
+        $mend = static fn (float $change): array => $plan->intent->number('height_m') === null ? [] : ['height_m' => max(
+            0.5, round($plan->intent->number('height_m') + $change, 1),
+        )];
         if ($top > $ceiling + 1e-6) {
-            return new Finding('height', Finding::BROKEN, Fact::of('site-check.above-ground-ceiling-check', top: Quantity::metres($top), ceiling: Quantity::metres($ceiling)), $top, $ceiling, 'm', Fact::of('site-check.fly-lower'), $mend($ceiling - $top));
+            return new Finding(
+                'height', Finding::BROKEN,
+                Fact::of('site-check.above-ground-ceiling-check', top: Quantity::metres($top), ceiling: Quantity::metres($ceiling)), $top,
+                $ceiling, 'm', Fact::of('site-check.fly-lower'), $mend($ceiling - $top),
+            );
         }
         if ($low < -self::GROUND) {
-            return new Finding('height', Finding::BROKEN, Fact::of('site-check.way-leads-into-ground', low: Quantity::metres(-$low)), $low, 0.0, 'm', Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low));
+            return new Finding(
+                'height', Finding::BROKEN, Fact::of('site-check.way-leads-into-ground', low: Quantity::metres(-$low)), $low, 0.0, 'm',
+                Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low),
+            );
         }
         if ($low < self::LOWEST - 1e-6 && ! Checks::hasNoHold($plan)) {
-            return new Finding('height', Finding::NOTE, Fact::of('site-check.only-above-ground-low', low: Quantity::metres($low)), $low, self::LOWEST, 'm', Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low));
+            return new Finding(
+                'height', Finding::NOTE, Fact::of('site-check.only-above-ground-low', low: Quantity::metres($low)), $low, self::LOWEST, 'm',
+                Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low),
+            );
         }
 
-        return new Finding('height', Finding::OK, Fact::of('site-check.above-ground-ceiling', top: Quantity::metres($top), ceiling: Quantity::metres($ceiling)), $top, $ceiling, 'm');
+        return new Finding(
+            'height', Finding::OK,
+            Fact::of('site-check.above-ground-ceiling', top: Quantity::metres($top), ceiling: Quantity::metres($ceiling)), $top, $ceiling,
+            'm',
+        );
     }
 
     private static function sightLine(Shot $shot, MovePlan $plan): Finding
@@ -201,20 +235,36 @@ final class SiteChecks
         }
         $limit = $shot->site->sightLine;
         if ($farthest > $limit) {
-            return new Finding('sight-line', Finding::BROKEN, Fact::of('site-check.take-off-farthest-beyond', farthest: Quantity::metres($farthest), limit: Quantity::metres($limit)), $farthest, $limit, 'm', Fact::of('site-check.stand-nearer-subject-fly'));
+            return new Finding(
+                'sight-line', Finding::BROKEN,
+                Fact::of('site-check.take-off-farthest-beyond', farthest: Quantity::metres($farthest), limit: Quantity::metres($limit)),
+                $farthest, $limit, 'm', Fact::of('site-check.stand-nearer-subject-fly'),
+            );
         }
         if ($behind !== null) {
             [$solid, $t, $place] = $behind;
             foreach ($shot->site->observers as $observer) {
                 if ($observer->eyes->minus($place)->length() <= $limit && $shot->site->between($observer->eyes, $place) === null) {
-                    return new Finding('sight-line', Finding::NOTE, Fact::of('site-check.goes-behind-you-still', t: Quantity::moment($t), solid: $solid->name, observer: $observer->name), $farthest, $limit, 'm');
+                    return new Finding(
+                        'sight-line', Finding::NOTE,
+                        Fact::of(
+                            'site-check.goes-behind-you-still', t: Quantity::moment($t), solid: $solid->name, observer: $observer->name,
+                        ),
+                        $farthest, $limit, 'm',
+                    );
                 }
             }
 
-            return new Finding('sight-line', Finding::NOTE, Fact::of('site-check.goes-behind-nobody-sees', t: Quantity::moment($t), solid: $solid->name), $farthest, $limit, 'm');
+            return new Finding(
+                'sight-line', Finding::NOTE, Fact::of('site-check.goes-behind-nobody-sees', t: Quantity::moment($t), solid: $solid->name),
+                $farthest, $limit, 'm',
+            );
         }
 
-        return new Finding('sight-line', Finding::OK, Fact::of('site-check.sight-throughout-farthest', farthest: Quantity::metres($farthest)), $farthest, $limit, 'm');
+        return new Finding(
+            'sight-line', Finding::OK, Fact::of('site-check.sight-throughout-farthest', farthest: Quantity::metres($farthest)), $farthest,
+            $limit, 'm',
+        );
     }
 
     /**
@@ -231,7 +281,10 @@ final class SiteChecks
         return array_values(array_filter($shot->site->solids, static function (Solid $solid) use ($east, $north): bool {
             [$middle, $reach] = [$solid->body->middle(), $solid->body->reach()];
 
-            return $middle->east + $reach > $east[0] && $middle->east - $reach < $east[1] && $middle->north + $reach > $north[0] && $middle->north - $reach < $north[1];
+            return $middle->east + $reach > $east[0]
+                && $middle->east - $reach < $east[1]
+                && $middle->north + $reach > $north[0]
+                && $middle->north - $reach < $north[1];
         }));
     }
 
@@ -251,9 +304,21 @@ final class SiteChecks
         $reveals = Catalogue::move($plan->intent->move)->about()->group === Group::Reveal;
 
         return [match (true) {
-            $until === null => new Finding('hidden', Finding::NOTE, Fact::of('site-check.stands-before', from: Quantity::moment($from), screen: $screen->name), $from, null, 's'),
-            $reveals => new Finding('hidden', Finding::OK, Fact::of('site-check.comes-out-behind', screen: $screen->name, until: Quantity::moment($until)), $until, null, 's'),
-            default => new Finding('hidden', Finding::NOTE, Fact::of('site-check.hides-it-from-to', screen: $screen->name, from: Quantity::moment($from), until: Quantity::moment($until)), $until, null, 's'),
+            $until === null => new Finding(
+                'hidden', Finding::NOTE, Fact::of('site-check.stands-before', from: Quantity::moment($from), screen: $screen->name), $from,
+                null, 's',
+            ),
+            $reveals => new Finding(
+                'hidden', Finding::OK, Fact::of('site-check.comes-out-behind', screen: $screen->name, until: Quantity::moment($until)),
+                $until, null, 's',
+            ),
+            default => new Finding(
+                'hidden', Finding::NOTE,
+                Fact::of(
+                    'site-check.hides-it-from-to', screen: $screen->name, from: Quantity::moment($from), until: Quantity::moment($until),
+                ),
+                $until, null, 's',
+            ),
         }];
     }
 
@@ -313,10 +378,15 @@ final class SiteChecks
             return [];
         }
         $limit = $shot->site->people;
-        $where = $least <= 0 ? Fact::of('site-check.path-over', at: Quantity::moment($at), who: $who->name) : Fact::of('site-check.from-at', least: Quantity::metres($least), who: $who->name, at: Quantity::moment($at));
+        $where = $least <= 0
+            ? Fact::of('site-check.path-over', at: Quantity::moment($at), who: $who->name)
+            : Fact::of('site-check.from-at', least: Quantity::metres($least), who: $who->name, at: Quantity::moment($at));
 
         return [$least < $limit
-            ? new Finding('people', Finding::BROKEN, Fact::all($where, Fact::of('site-check.keep-over-ground-what', limit: Quantity::metres($limit))), $least, $limit, 'm', Fact::of('site-check.fly-another-side-clear'))
+            ? new Finding(
+                'people', Finding::BROKEN, Fact::all($where, Fact::of('site-check.keep-over-ground-what', limit: Quantity::metres($limit))),
+                $least, $limit, 'm', Fact::of('site-check.fly-another-side-clear'),
+            )
             : new Finding('people', Finding::OK, $where, $least, $limit, 'm')];
     }
 
@@ -338,8 +408,20 @@ final class SiteChecks
         }
 
         return [$least < self::OVER_WATER
-            ? new Finding('water', Finding::NOTE, Fact::of('site-check.over-sensors-cant-hold', least: Quantity::metres($least), what: $what->name, at: Quantity::moment($at)), $least, self::OVER_WATER, 'm', Fact::of('site-check.stay-up-over-water', overWater: Quantity::metres(self::OVER_WATER)), $plan->intent->number('height_m') === null ? [] : ['height_m' => round($plan->intent->number('height_m') + self::OVER_WATER - $least, 1)])
-            : new Finding('water', Finding::OK, Fact::of('site-check.over-hold-height-eye', least: Quantity::metres($least), what: $what->name), $least, self::OVER_WATER, 'm')];
+            ? new Finding(
+                'water', Finding::NOTE,
+                Fact::of(
+                    'site-check.over-sensors-cant-hold', least: Quantity::metres($least), what: $what->name, at: Quantity::moment($at),
+                ),
+                $least, self::OVER_WATER, 'm', Fact::of('site-check.stay-up-over-water', overWater: Quantity::metres(self::OVER_WATER)),
+                $plan->intent->number('height_m') === null
+                    ? []
+                    : ['height_m' => round($plan->intent->number('height_m') + self::OVER_WATER - $least, 1)],
+            )
+            : new Finding(
+                'water', Finding::OK, Fact::of('site-check.over-hold-height-eye', least: Quantity::metres($least), what: $what->name),
+                $least, self::OVER_WATER, 'm',
+            )];
     }
 
     /** @return list<Finding> */
@@ -369,7 +451,10 @@ final class SiteChecks
                         default => Fact::of('site-check.at', t: Quantity::moment($t)),
                     };
 
-                    return [new Finding('boundary', Finding::BROKEN, Fact::of('site-check.way-crosses-ask-whose', line: $line->name, when: $when), null, null, '', Fact::of('site-check.stay-side-take-off'))];
+                    return [new Finding(
+                        'boundary', Finding::BROKEN, Fact::of('site-check.way-crosses-ask-whose', line: $line->name, when: $when), null,
+                        null, '', Fact::of('site-check.stay-side-take-off'),
+                    )];
                 }
             }
         }

@@ -47,7 +47,10 @@ final readonly class ThumbSheet
         $tiltShare = Lag::share($mode->lag(Finger::Tilt), $step);
 
         $climb = $turn = $run = $slide = $tilt = [];
-        $effort = ['accelerate' => ['peak' => 0.0, 'at' => 0.0], 'brake' => ['peak' => 0.0, 'at' => 0.0], 'climb' => ['peak' => 0.0, 'at' => 0.0], 'turn' => ['peak' => 0.0, 'at' => 0.0]];
+        $effort = [
+            'accelerate' => ['peak' => 0.0, 'at' => 0.0], 'brake' => ['peak' => 0.0, 'at' => 0.0], 'climb' => ['peak' => 0.0, 'at' => 0.0],
+            'turn' => ['peak' => 0.0, 'at' => 0.0],
+        ];
         $ve = $vn = $vu = $vt = $vg = 0.0;
         for ($k = 0; $k < $n; $k++) {
             $next = min($k + 1, $n - 1);

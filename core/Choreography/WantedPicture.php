@@ -45,21 +45,27 @@ final readonly class WantedPicture
      * @param  ?float  $height  wanted height of the lens above the subject’s foot, m: the horizon then follows from the tilt
      * @param  ?string  $hidden  id of a solid or an area that must not be seen at the start; 'sea' stands for all water
      */
-    public function __construct(public string $at, public float $tall, public float $fills, public float $horizon, public ?float $hold = null, public ?string $hidden = null, public ?float $height = null)
-    {
+    public function __construct(
+        public string $at, public float $tall, public float $fills, public float $horizon, public ?float $hold = null,
+        public ?string $hidden = null, public ?float $height = null,
+    ) {
     }
 
     public static function read(Fields $fields): self
     {
         return new self(
             $fields->choiceOrNull('at', ['start', 'end']) === 'start' ? 'start' : 'end',
-            $fields->number('subject_m', 0.1, 500, 'm'), $fields->number('fills', 0.01, 0.95), $fields->numberOrNull('horizon_y', -1, 2) ?? 1 / 3,
+            $fields->number('subject_m', 0.1, 500, 'm'), $fields->number('fills', 0.01, 0.95),
+            $fields->numberOrNull('horizon_y', -1, 2) ?? 1 / 3,
             $fields->numberOrNull('hold_s', 2, 120, 's'), $fields->textOrNull('hidden'), $fields->numberOrNull('height_m', 0, 500, 'm'),
         );
     }
 
     /**
-     * @return array{distance_m: float, height_m: float, tilt_deg: float, parameters: array<string, float>, reached: array{distance_m: float, height_m: float, hold_s: float}, hidden: ?bool, notes: list<Fact>}
+     * @return array{
+     *     distance_m: float, height_m: float, tilt_deg: float, parameters: array<string, float>,
+     *     reached: array{distance_m: float, height_m: float, hold_s: float}, hidden: ?bool, notes: list<Fact>,
+     * }
      *
      * @throws Refusal where no such picture can be taken, or the move has nothing to set it with
      */
@@ -74,7 +80,9 @@ final readonly class WantedPicture
         $has = static fn (string $id): bool => isset($plan->move->intent->parameters[$id]);
         $away = $has('radius_m') ? 'radius_m' : ($has('distance_m') ? 'distance_m' : null);
         if ($away === null || $plan->move->subject === null) {
-            throw new Refusal(Fact::of('wanted-picture.move-distance-subject-set'), 'move', Fact::of('wanted-picture.move-goes-round-toward'));
+            throw new Refusal(
+                Fact::of('wanted-picture.move-distance-subject-set'), 'move', Fact::of('wanted-picture.move-goes-round-toward'),
+            );
         }
         $own = [];
         $reached = [0.0, 0.0, 0.0];
@@ -111,14 +119,18 @@ final readonly class WantedPicture
                 $next['pace_mps'] = max(0.1, round($pace * ($reached[2] + $ease) / ($this->hold + $ease), 3));
             }
             $own = [...$own, ...$next];
-            if ($next === [] || ($k > 0 && abs($off) <= self::CLOSE && (! $has('height_m') || abs($up) <= self::CLOSE) && ! isset($next['pace_mps']))) {
+            if ($next === [] || (
+                $k > 0 && abs($off) <= self::CLOSE && (! $has('height_m') || abs($up) <= self::CLOSE) && ! isset($next['pace_mps'])
+            )) {
                 break;
             }
             $plan = Planner::plan($shot->withIntent($shot->intent->with($own)));
         }
         $reached = self::reached($plan, $this->at);
         if (abs($reached[0] - $wanted->distance) > 0.5) {
-            $notes[] = Fact::of('wanted-picture.move-cant-end-away', distance: Quantity::metres($wanted->distance), reached: Quantity::metres($reached[0]));
+            $notes[] = Fact::of(
+                'wanted-picture.move-cant-end-away', distance: Quantity::metres($wanted->distance), reached: Quantity::metres($reached[0]),
+            );
         }
         if ($wanted->height < self::LOWEST) {
             $notes[] = Fact::of('wanted-picture.horizon-lens-would-lie', height: Quantity::metres($wanted->height));
@@ -126,14 +138,18 @@ final readonly class WantedPicture
         [$hidden, $own, $plan, $more] = $this->hide($shot, $plan, $own);
 
         return [
-            'distance_m' => round($wanted->distance, 2), 'height_m' => round($wanted->height, 2), 'tilt_deg' => round($wanted->tilt / Angle::DEGREE, 2),
+            'distance_m' => round($wanted->distance, 2), 'height_m' => round($wanted->height, 2),
+            'tilt_deg' => round($wanted->tilt / Angle::DEGREE, 2),
             'parameters' => array_map(static fn (float $value): float => round($value, 2), $own),
             'reached' => ['distance_m' => round($reached[0], 2), 'height_m' => round($reached[1], 2), 'hold_s' => round($reached[2], 2)],
             'hidden' => $hidden, 'notes' => [...$notes, ...$more],
         ];
     }
 
-    /** @return array{float, float, float} distance over the ground and height above the subject's foot at the wanted end, m; length of the hold, s */
+    /**
+     * @return array{float, float, float} distance over the ground and height above the subject's foot at the wanted end, m; length of the
+     * hold, s
+     */
     private static function reached(Plan $plan, string $at): array
     {
         $flight = $plan->move->flight;
@@ -163,7 +179,10 @@ final readonly class WantedPicture
             for ($steeper = $tilt - 1; $steeper >= self::STEEPEST; $steeper -= 1) {
                 $try = Planner::plan($shot->withIntent($shot->intent->with([...$own, 'tilt_start_deg' => $steeper])));
                 if (self::hides($try, $this->hidden)) {
-                    return [true, [...$own, 'tilt_start_deg' => $steeper], $try, [Fact::of('wanted-picture.first-tilt-keeps-out', steeper: Quantity::degrees($steeper))]];
+                    return [
+                        true, [...$own, 'tilt_start_deg' => $steeper], $try,
+                        [Fact::of('wanted-picture.first-tilt-keeps-out', steeper: Quantity::degrees($steeper))],
+                    ];
                 }
             }
         }
@@ -174,9 +193,15 @@ final readonly class WantedPicture
     /** Whether nothing of a solid or an area is seen in the first frame. */
     public static function hides(Plan $plan, string $id): bool
     {
-        $known = [...array_map(static fn (Solid $solid): string => $solid->id, $plan->shot->site->solids), ...array_map(static fn (Area $area): string => $area->id, $plan->shot->site->areas), 'sea'];
+        $known = [
+            ...array_map(static fn (Solid $solid): string => $solid->id, $plan->shot->site->solids),
+            ...array_map(static fn (Area $area): string => $area->id, $plan->shot->site->areas), 'sea',
+        ];
         if (! in_array($id, $known, true)) {
-            throw new Refusal(Fact::of('wanted-picture.such-thing-site-hide'), 'hidden', Fact::of('wanted-picture.one-of', known: implode(', ', array_filter($known, static fn (string $one): bool => $one !== ''))));
+            throw new Refusal(
+                Fact::of('wanted-picture.such-thing-site-hide'), 'hidden',
+                Fact::of('wanted-picture.one-of', known: implode(', ', array_filter($known, static fn (string $one): bool => $one !== ''))),
+            );
         }
         $view = $plan->view($plan->move->flight->indexAt($plan->move->onset));
         foreach ($plan->shot->site->solids as $solid) {
@@ -189,7 +214,14 @@ final readonly class WantedPicture
         }
         foreach ($plan->shot->site->areas as $area) {
             if ($area->id === $id || ($id === 'sea' && $area->kind === Area::WATER)) {
-                $flat = Solid::over('', '', array_map(static fn (Position $p): Position => $p->plus(0, 0, SiteChecks::ground($plan->shot, $plan->move, $p)), $area->points), 0.05);
+                $flat = Solid::over(
+                    '', '',
+                    array_map(
+                        static fn (Position $p): Position => $p->plus(0, 0, SiteChecks::ground($plan->shot, $plan->move, $p)),
+                        $area->points,
+                    ),
+                    0.05,
+                );
                 foreach ($flat->silhouettes($view) as $outline) {
                     if (self::inFrame($outline)) {
                         return false;

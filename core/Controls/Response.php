@@ -93,7 +93,9 @@ final readonly class Response
         $ramp = min($t, $knee);
         $way = $ramp > 0 ? $this->top * $ramp - $most * $ramp ** 2 / 2 : 0.0;
 
-        return $t <= $knee || $this->lag <= 0 ? $way : $way + min($this->top, $most * $this->lag) * $this->lag * (1 - exp(-($t - $knee) / $this->lag));
+        return $t <= $knee || $this->lag <= 0
+            ? $way
+            : $way + min($this->top, $most * $this->lag) * $this->lag * (1 - exp(-($t - $knee) / $this->lag));
     }
 
     private function seconds(float $most): float

@@ -41,8 +41,9 @@ final class Aircraft
     /**
      * @param  bool  $positioning  whether it holds its place over the ground by itself; without, the air takes it along
      */
-    public function __construct(private readonly Rig $rig, private readonly ModeTune $mode, private readonly float $step, private readonly bool $positioning = true)
-    {
+    public function __construct(
+        private readonly Rig $rig, private readonly ModeTune $mode, private readonly float $step, private readonly bool $positioning = true,
+    ) {
         $this->travelShare = Lag::share($mode->travelLag, $step);
         $this->climbShare = Lag::share($mode->climbLag, $step);
         $this->turnShare = Lag::share($mode->turnLag, $step);
@@ -61,7 +62,8 @@ final class Aircraft
         $track = new Track;
         foreach ($sheet->t as $k => $time) {
             $fingers = new FingerInput(
-                $sheet->travel['climb'][$k], $sheet->travel['turn'][$k], $sheet->travel['run'][$k], $sheet->travel['slide'][$k], $sheet->travel['tilt'][$k],
+                $sheet->travel['climb'][$k], $sheet->travel['turn'][$k], $sheet->travel['run'][$k], $sheet->travel['slide'][$k],
+                $sheet->travel['tilt'][$k],
             );
             $track->add($time, $pose, $fingers);
             $pose = $aircraft->step($pose, $fingers);
@@ -76,14 +78,17 @@ final class Aircraft
      * @param  float  $windEast  air's own motion over the ground, m/s
      * @param  float  $gustEast  change of that motion since the last step, m/s
      */
-    public function step(Pose $pose, FingerInput $fingers, float $windEast = 0.0, float $windNorth = 0.0, float $gustEast = 0.0, float $gustNorth = 0.0): Pose
-    {
+    public function step(
+        Pose $pose, FingerInput $fingers, float $windEast = 0.0, float $windNorth = 0.0, float $gustEast = 0.0, float $gustNorth = 0.0,
+    ): Pose {
         $mode = $this->mode;
         $run = $mode->asked(Finger::Run, $fingers->run);
         $slide = $mode->asked(Finger::Slide, $fingers->slide);
         $sin = sin($pose->heading);
         $cos = cos($pose->heading);
-        [$askedEast, $askedNorth] = ! $this->positioning ? [$run * $sin + $slide * $cos + $windEast, $run * $cos - $slide * $sin + $windNorth] : $this->withinAirspeed($run * $sin + $slide * $cos, $run * $cos - $slide * $sin, $windEast, $windNorth);
+        [$askedEast, $askedNorth] = ! $this->positioning
+            ? [$run * $sin + $slide * $cos + $windEast, $run * $cos - $slide * $sin + $windNorth]
+            : $this->withinAirspeed($run * $sin + $slide * $cos, $run * $cos - $slide * $sin, $windEast, $windNorth);
 
         $share = $this->positioning ? $this->travelShare : $this->coastShare;
         $de = $share * ($askedEast - $pose->eastRate);
@@ -101,8 +106,12 @@ final class Aircraft
         $eastRate = $pose->eastRate + $de + $coupling * $gustEast;
         $northRate = $pose->northRate + $dn + $coupling * $gustNorth;
 
-        $climbRate = $pose->climbRate + self::within($this->climbShare * ($mode->asked(Finger::Climb, $fingers->climb) - $pose->climbRate), $mode->climbAccelerate * $this->step);
-        $turnRate = $pose->turnRate + self::within($this->turnShare * ($mode->asked(Finger::Turn, $fingers->turn) - $pose->turnRate), $mode->turnAccelerate * $this->step);
+        $climbRate = $pose->climbRate + self::within(
+            $this->climbShare * ($mode->asked(Finger::Climb, $fingers->climb) - $pose->climbRate), $mode->climbAccelerate * $this->step,
+        );
+        $turnRate = $pose->turnRate + self::within(
+            $this->turnShare * ($mode->asked(Finger::Turn, $fingers->turn) - $pose->turnRate), $mode->turnAccelerate * $this->step,
+        );
         $tiltRate = $pose->tiltRate + $this->tiltShare * ($mode->asked(Finger::Tilt, $fingers->tilt) - $pose->tiltRate);
         $tilt = $pose->tilt + $tiltRate * $this->step;
         if ($tilt < $this->rig->tiltLow || $tilt > $this->rig->tiltHigh) {

@@ -60,13 +60,22 @@ final readonly class OperatorHabits
 
         return match ($name) {
             'steady' => new self(tremor: 0.0035, wander: 0.022, leak: 0.006, mismatch: 0.008, reaction: 0.26, gain: 0.55, blind: 0.008),
-            'hurried' => new self(tremor: 0.012, wander: 0.09, leak: 0.03, mismatch: 0.06, reaction: 0.34, gain: 1.15, blind: 0.02, easeIn: 0.3, easeOut: 0.28),
+            'hurried' => new self(
+                tremor: 0.012, wander: 0.09, leak: 0.03, mismatch: 0.06, reaction: 0.34, gain: 1.15, blind: 0.02, easeIn: 0.3,
+                easeOut: 0.28,
+            ),
             'flicker' => new self(
-                tremor: 0.007, wander: 0.04, leak: 0.015, mismatch: 0.02, reaction: 0.3, gain: 0.6, blind: 0.012, easeIn: 0.8, easeOut: 0.05,
+                tremor: 0.007, wander: 0.04, leak: 0.015, mismatch: 0.02, reaction: 0.3, gain: 0.6, blind: 0.012, easeIn: 0.8,
+                easeOut: 0.05,
                 slips: [new Slip('kick', Finger::Turn, 9.0, 0.3)],
             ),
-            'drifter' => new self(tremor: 0.006, wander: 0.13, leak: 0.05, mismatch: -0.07, reaction: 0.5, gain: 0.22, blind: 0.045, turnLate: 0.7),
-            default => throw new Refusal(Fact::of('operator-habits.simulated-operator', name: $name), 'operator', Fact::of('operator-habits.one-of', value: implode(', ', [...self::NAMES, ...self::LEVELS]))),
+            'drifter' => new self(
+                tremor: 0.006, wander: 0.13, leak: 0.05, mismatch: -0.07, reaction: 0.5, gain: 0.22, blind: 0.045, turnLate: 0.7,
+            ),
+            default => throw new Refusal(
+                Fact::of('operator-habits.simulated-operator', name: $name), 'operator',
+                Fact::of('operator-habits.one-of', value: implode(', ', [...self::NAMES, ...self::LEVELS])),
+            ),
         };
     }
 
@@ -95,7 +104,8 @@ final readonly class OperatorHabits
         }
 
         return new self(
-            $own($tremor), $own($wander), $own($leak), $own($mismatch) * ($noise->uniform() < 0.5 ? -1 : 1), $own($reaction, 0.12), $own($gain, 0.15), $own($blind),
+            $own($tremor), $own($wander), $own($leak), $own($mismatch) * ($noise->uniform() < 0.5 ? -1 : 1), $own($reaction, 0.12),
+            $own($gain, 0.15), $own($blind),
             min(1.0, $own($easeIn)), min(1.0, $own($easeOut)), $own($late, 0.25), $own($unrest), $slips,
         );
     }
@@ -109,7 +119,8 @@ final readonly class OperatorHabits
 
         return new self(
             $this->tremor * $share, $this->wander * $share, $this->leak * $share, $this->mismatch * $share, $this->reaction, $this->gain,
-            $this->blind * (0.4 + 0.6 * $share), $toward($this->easeIn), $toward($this->easeOut), $this->turnLate * $share, $this->unrest * $share,
+            $this->blind * (0.4 + 0.6 * $share), $toward($this->easeIn), $toward($this->easeOut), $this->turnLate * $share,
+            $this->unrest * $share,
             array_map(static fn (Slip $slip): Slip => $slip->scaled($share), $this->slips),
         );
     }
@@ -121,7 +132,10 @@ final readonly class OperatorHabits
      */
     public function with(float $easeIn, float $easeOut, array $slips): self
     {
-        return new self($this->tremor, $this->wander, $this->leak, $this->mismatch, $this->reaction, $this->gain, $this->blind, $easeIn, $easeOut, $this->turnLate, $this->unrest, $slips);
+        return new self(
+            $this->tremor, $this->wander, $this->leak, $this->mismatch, $this->reaction, $this->gain, $this->blind, $easeIn, $easeOut,
+            $this->turnLate, $this->unrest, $slips,
+        );
     }
 
     /** The same hands that make these faults too. */

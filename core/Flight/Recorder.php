@@ -48,8 +48,9 @@ final readonly class Recorder
      * @param  array<string, list<float>>  $extra  further columns, sampled like the flight
      * @param  ?MovingPoint  $subject  where it moves, its own beacon is recorded along
      */
-    public function record(Flight $flight, LocalFrame $frame, int $seed = 0, string $flightMode = '', array $extra = [], ?MovingPoint $subject = null): FlightLog
-    {
+    public function record(
+        Flight $flight, LocalFrame $frame, int $seed = 0, string $flightMode = '', array $extra = [], ?MovingPoint $subject = null,
+    ): FlightLog {
         if ($subject !== null && $subject->moves()) {
             foreach ($flight->t as $t) {
                 $at = $frame->geoPoint($subject->at($t));
@@ -68,7 +69,9 @@ final readonly class Recorder
         $kick = $this->walk * sqrt(1 - $keep * $keep);
         [$we, $wn, $wu] = [$this->walk * $drift->normal(), $this->walk * $drift->normal(), $this->walk * $drift->normal()];
 
-        $columns = array_fill_keys([...FlightLog::REQUIRED, ...$this->speed === null ? [] : ['speed_mps', 'climb_mps'], ...array_keys($extra)], []);
+        $columns = array_fill_keys(
+            [...FlightLog::REQUIRED, ...$this->speed === null ? [] : ['speed_mps', 'climb_mps'], ...array_keys($extra)], [],
+        );
         $doppler = SeededNoise::named($seed, 'speed');
         foreach ($flight->fingers === null ? [] : array_keys($flight->fingers) as $finger) {
             $columns['stick_'.$finger] = [];
@@ -88,7 +91,15 @@ final readonly class Recorder
             if ($this->speed !== null) {
                 [$a, $b] = [max(0, $i - 1), min($n - 1, $i + 1)];
                 $span = max(1e-6, $flight->t[$b] - $flight->t[$a]);
-                $columns['speed_mps'][] = round(max(0.0, hypot($flight->east[$b] - $flight->east[$a], $flight->north[$b] - $flight->north[$a]) / $span + $this->speed * $doppler->normal()), 2);
+                $columns['speed_mps'][] = round(
+                    max(
+                        0.0,
+                        hypot(
+                            $flight->east[$b] - $flight->east[$a], $flight->north[$b] - $flight->north[$a],
+                        ) / $span + $this->speed * $doppler->normal(),
+                    ),
+                    2,
+                );
                 $columns['climb_mps'][] = round(($flight->up[$b] - $flight->up[$a]) / $span + $this->speed * $doppler->normal(), 2);
             }
             foreach ($flight->fingers ?? [] as $finger => $travel) {

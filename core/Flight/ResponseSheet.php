@@ -46,7 +46,9 @@ final class ResponseSheet
 
         return [
             'step_s' => self::STEP, 'axes' => $axes,
-            'travel' => ['accelerate_per_step' => round($mode->accelerate * self::STEP, 9), 'brake_per_step' => round($mode->brake * self::STEP, 9)],
+            'travel' => [
+                'accelerate_per_step' => round($mode->accelerate * self::STEP, 9), 'brake_per_step' => round($mode->brake * self::STEP, 9),
+            ],
             'tilt' => ['low_deg' => round($rig->tiltLow / Angle::DEGREE, 4), 'high_deg' => round($rig->tiltHigh / Angle::DEGREE, 4)],
         ];
     }

@@ -144,7 +144,10 @@ final class SimulatedOperator
         $north = $planned->north[$k] - $pose->north;
         $along = [sin($planned->heading[$k]), cos($planned->heading[$k])];
         // Along the way nobody knows where the plan would be by now; across it a line on the ground tells.
-        $pace = [$planned->east[min($k + 25, $planned->count() - 1)] - $planned->east[$k], $planned->north[min($k + 25, $planned->count() - 1)] - $planned->north[$k]];
+        $pace = [
+            $planned->east[min($k + 25, $planned->count() - 1)] - $planned->east[$k],
+            $planned->north[min($k + 25, $planned->count() - 1)] - $planned->north[$k],
+        ];
         $speed = hypot(...$pace);
         if ($speed > 0.05) {
             $ahead = ($east * $pace[0] + $north * $pace[1]) / $speed;
@@ -188,7 +191,9 @@ final class SimulatedOperator
                 'tremble' => $tremor[$name] = $slip->size,
                 'sag' => $travel[$name] *= 1 - $slip->size * sin(M_PI * $through) ** 2,
                 'spring' => $travel[$name] = 0.0,
-                'leak' => $leak[$name] = $slip->size / max(0.2, abs($this->wander[$this->plan->shot->sticks->neighbour($slip->finger)->value ?? $name])),
+                'leak' => $leak[$name] = $slip->size / max(
+                    0.2, abs($this->wander[$this->plan->shot->sticks->neighbour($slip->finger)->value ?? $name]),
+                ),
                 'mismatch' => $travel[$name] *= 1 + $slip->size,
                 'bounce' => $travel['climb'] += fmod($since - $slip->at, 1.1) < 0.55 ? $slip->size : -$slip->size,
                 'wrong-way' => $travel[$name] *= -$slip->size,
@@ -203,7 +208,9 @@ final class SimulatedOperator
                 $x += abs($stray) <= self::DETENT ? 0.0 : $stray - ($stray > 0 ? self::DETENT : -self::DETENT);
             }
             // A finger that rests on a centred stick lies inside its detent and does not tremble.
-            $travel[$finger] = abs($x) < 0.005 && $tremor[$finger] <= $this->habits->tremor ? $x : $x + $tremor[$finger] * $this->tremor[$finger];
+            $travel[$finger] = abs($x) < 0.005 && $tremor[$finger] <= $this->habits->tremor
+                ? $x
+                : $x + $tremor[$finger] * $this->tremor[$finger];
         }
 
         return FingerInput::of($travel);
@@ -230,7 +237,12 @@ final class SimulatedOperator
         }
         $in = $plan->holdFrom - $plan->onset;
         if ($time < $plan->holdFrom + $late && $time >= $plan->onset) {
-            return min($plan->holdFrom, $plan->onset + max(0.0, $time - $plan->onset - $late) / max(0.02, $this->habits->easeIn) * ($late > 0 ? $in / ($in + 0.3 * $late) : 1.0));
+            return min(
+                $plan->holdFrom,
+                $plan->onset + max(0.0, $time - $plan->onset - $late) / max(0.02, $this->habits->easeIn) * (
+                    $late > 0 ? $in / ($in + 0.3 * $late) : 1.0
+                ),
+            );
         }
         if ($time > $plan->holdTo) {
             return $plan->holdTo + ($time - $plan->holdTo) / max(0.02, $this->habits->easeOut);
@@ -281,7 +293,9 @@ final class SimulatedOperator
         }
         $hand = Lag::share(self::HAND, $step);
         $noticed = static fn (float $error, float $blind): float => abs($error) <= $blind ? 0.0 : $error - ($error > 0 ? $blind : -$blind);
-        $confused = array_filter($habits->slips, static fn (Slip $slip): bool => $slip->kind === 'nose-in' && $slip->acts($since)) === [] ? 1.0 : -1.0;
+        $confused = array_filter(
+            $habits->slips, static fn (Slip $slip): bool => $slip->kind === 'nose-in' && $slip->acts($since),
+        ) === [] ? 1.0 : -1.0;
         $viewing = $this->plan->move->viewing;
         $rates = [
             'turn' => $confused * $habits->gain * $noticed($seen[0], $habits->blind) * $this->plan->shot->intent->lens->horizontal,

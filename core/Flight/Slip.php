@@ -47,15 +47,17 @@ final readonly class Slip
     public const NOSE_IN = 'nose-in';
 
     public const KINDS = [
-        self::KICK, self::TREMBLE, self::SAG, self::SNAP, self::SPRING, self::LEAK, self::MISMATCH, self::LATE, self::BOUNCE, self::WRONG_WAY, self::NOSE_IN,
+        self::KICK, self::TREMBLE, self::SAG, self::SNAP, self::SPRING, self::LEAK, self::MISMATCH, self::LATE, self::BOUNCE,
+        self::WRONG_WAY, self::NOSE_IN,
     ];
 
     /**
      * @param  value-of<self::KINDS>  $kind
      * @param  float  $at  seconds after first motion
      */
-    public function __construct(public string $kind, public Finger $finger, public float $at, public float $size, public float $length = 0.35)
-    {
+    public function __construct(
+        public string $kind, public Finger $finger, public float $at, public float $size, public float $length = 0.35,
+    ) {
     }
 
     public static function read(Fields $fields): self
@@ -65,7 +67,9 @@ final readonly class Slip
 
         return new self(
             $kind,
-            Finger::from($fields->choiceOrNull('finger', array_map(static fn (Finger $finger): string => $finger->value, Finger::cases())) ?? 'turn'),
+            Finger::from(
+                $fields->choiceOrNull('finger', array_map(static fn (Finger $finger): string => $finger->value, Finger::cases())) ?? 'turn',
+            ),
             $fields->number('at', 0, 600, 's'),
             $fields->numberOrNull('size', -2, 5) ?? 0.3,
             $fields->numberOrNull('length', 0.02, 600, 's') ?? 0.35,
@@ -80,6 +84,9 @@ final readonly class Slip
 
     public function scaled(float $share): self
     {
-        return new self($this->kind, $this->finger, $this->at, $this->kind === self::SAG ? min(1.0, $this->size * $share) : $this->size * $share, $this->length);
+        return new self(
+            $this->kind, $this->finger, $this->at, $this->kind === self::SAG ? min(1.0, $this->size * $share) : $this->size * $share,
+            $this->length,
+        );
     }
 }

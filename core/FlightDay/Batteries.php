@@ -29,13 +29,16 @@ final readonly class Batteries
      * @param  float  $reserve  share that stays in it
      * @param  float  $temperature  of the air, °C; batteries kept warm until they fly are as warm as they are kept
      */
-    public function __construct(public int $count, public float $minutes, public float $reserve = self::RESERVE, public float $temperature = self::WARM)
-    {
+    public function __construct(
+        public int $count, public float $minutes, public float $reserve = self::RESERVE, public float $temperature = self::WARM,
+    ) {
         if ($count < 1) {
             throw new Refusal(Fact::of('batteries.day-without-battery-flies'), 'batteries.count', Fact::of('batteries.one-more-enter-how'));
         }
         if ($minutes <= 0) {
-            throw new Refusal(Fact::of('batteries.battery-lasts-time-flies'), 'batteries.minutes', Fact::of('batteries.minutes-flight-such-24'));
+            throw new Refusal(
+                Fact::of('batteries.battery-lasts-time-flies'), 'batteries.minutes', Fact::of('batteries.minutes-flight-such-24'),
+            );
         }
         if ($reserve < 0 || $reserve >= 0.9) {
             throw new Refusal(Fact::of('batteries.nothing-would-left-fly'), 'batteries.reserve', Fact::of('batteries.share-0-0-9'));
@@ -58,13 +61,19 @@ final readonly class Batteries
     {
         $count = $fields->number('count', 0, 60);
 
-        return new self((int) $count, $fields->number('minutes', 0, 240, 'min'), $fields->numberOrNull('reserve', 0, 0.95) ?? self::RESERVE, $fields->numberOrNull('temperature_c', -40, 55, 'degrees') ?? self::WARM);
+        return new self(
+            (int) $count, $fields->number('minutes', 0, 240, 'min'), $fields->numberOrNull('reserve', 0, 0.95) ?? self::RESERVE,
+            $fields->numberOrNull('temperature_c', -40, 55, 'degrees') ?? self::WARM,
+        );
     }
 
     /** @return array{count: int, minutes: float, reserve: float, temperature_c: float, usable_min: float, cold_share: float} */
     public function toArray(): array
     {
-        return ['count' => $this->count, 'minutes' => $this->minutes, 'reserve' => $this->reserve, 'temperature_c' => $this->temperature, 'usable_min' => round($this->usable() / 60, 2), 'cold_share' => round($this->warmth(), 3)];
+        return [
+            'count' => $this->count, 'minutes' => $this->minutes, 'reserve' => $this->reserve, 'temperature_c' => $this->temperature,
+            'usable_min' => round($this->usable() / 60, 2), 'cold_share' => round($this->warmth(), 3),
+        ];
     }
 
     /** Share of its minutes that the cold leaves. */

@@ -13,8 +13,8 @@ use Larkspur\Site\Area;
 use Larkspur\Site\Site;
 
 /**
- * What to take care of on a day, from what its shots do, each with the place to ask. Larkspur states no law: limits are common defaults, and
- * the rules of the local authority apply.
+ * What to take care of on a day, from what its shots do, each with the place to ask. Larkspur states no law: limits are common defaults,
+ * and the rules of the local authority apply.
  */
 final class Cautions
 {
@@ -50,10 +50,16 @@ final class Cautions
                 $say('low', Fact::of('cautions.low-slow-crashes-more'), self::YOURSELF, $title);
             }
             if ($room->height['most'] > 0.8 * $site->ceiling) {
-                $say('ceiling', Fact::of('cautions.near-ceiling-above-ground', ceiling: Quantity::metres($site->ceiling)), self::AUTHORITY, $title);
+                $say(
+                    'ceiling', Fact::of('cautions.near-ceiling-above-ground', ceiling: Quantity::metres($site->ceiling)), self::AUTHORITY,
+                    $title,
+                );
             }
             if ($room->people !== null && $room->people < 2 * $site->people) {
-                $say('people', Fact::of('cautions.people-within-they-part', people: Quantity::metres(2 * $site->people)), self::AUTHORITY, $title);
+                $say(
+                    'people', Fact::of('cautions.people-within-they-part', people: Quantity::metres(2 * $site->people)), self::AUTHORITY,
+                    $title,
+                );
             }
             foreach ($plan->findings as $finding) {
                 if ($finding->id === 'water') {

@@ -18,7 +18,10 @@ final class Checklist
     /** Whether a shot comes so near to something that sensing might be asked to be off. */
     public static function comesNear(Plan $plan): bool
     {
-        return array_filter($plan->findings, static fn (Finding $finding): bool => $finding->id === 'clearance' && $finding->value !== null && $finding->value < self::NEAR) !== [];
+        return array_filter(
+            $plan->findings,
+            static fn (Finding $finding): bool => $finding->id === 'clearance' && $finding->value !== null && $finding->value < self::NEAR,
+        ) !== [];
     }
 
     /**
@@ -30,11 +33,14 @@ final class Checklist
      * @param  bool  $near  whether one of the shots comes near to something
      * @return list<array{id: string, title: Fact, items: list<array{id: string, text: Fact}>}>
      */
-    public static function of(array $crafts, Batteries $batteries, array $filters, array $kelvins, float $returnHeight, bool $cold, bool $ducted, bool $near): array
-    {
+    public static function of(
+        array $crafts, Batteries $batteries, array $filters, array $kelvins, float $returnHeight, bool $cold, bool $ducted, bool $near,
+    ): array {
         $bag = [
             'batteries' => Fact::of('checklist.all-full-controller-tablet', count: $batteries->count),
-            'filters' => $filters === [] ? Fact::of('checklist.filter-wanted-today-clear') : Fact::of('checklist.filters-clean', filters: $filters),
+            'filters' => $filters === []
+                ? Fact::of('checklist.filter-wanted-today-clear')
+                : Fact::of('checklist.filters-clean', filters: $filters),
         ];
         foreach ($crafts as $k => $craft) {
             $bag["propellers-$k"] = Fact::of('checklist.propellers-all-own-type', craft: $craft);
@@ -56,7 +62,9 @@ final class Checklist
             'sensing' => $near ? Fact::of('checklist.obstacle-sensing-set-stop') : Fact::of('checklist.obstacle-sensing-set-stop-2'),
             'mode' => Fact::of('checklist.flight-mode-card-first'),
             'camera' => Fact::of('checklist.frame-rate-shutter-iso'),
-            'balance' => $kelvins === [] ? Fact::of('checklist.white-balance-fixed-never') : Fact::of('checklist.white-balance-fixed-never-2', kelvins: array_map(static fn (int $kelvin): string => "$kelvin K", $kelvins)),
+            'balance' => $kelvins === [] ? Fact::of('checklist.white-balance-fixed-never') : Fact::of(
+                'checklist.white-balance-fixed-never-2', kelvins: array_map(static fn (int $kelvin): string => "$kelvin K", $kelvins),
+            ),
         ];
         $air = [
             'hover' => Fact::of('checklist.hover-eye-level-15'),
@@ -66,7 +74,10 @@ final class Checklist
             'stop' => Fact::of('checklist.home-when-left', reserve: Quantity::share($batteries->reserve)),
         ];
 
-        return [self::list('bag', Fact::of('checklist.in-the-bag'), $bag), self::list('ground', Fact::of('checklist.on-the-ground'), $ground), self::list('air', Fact::of('checklist.every-take-off'), $air)];
+        return [
+            self::list('bag', Fact::of('checklist.in-the-bag'), $bag), self::list('ground', Fact::of('checklist.on-the-ground'), $ground),
+            self::list('air', Fact::of('checklist.every-take-off'), $air),
+        ];
     }
 
     /**
@@ -75,6 +86,12 @@ final class Checklist
      */
     private static function list(string $id, Fact $title, array $items): array
     {
-        return ['id' => $id, 'title' => $title, 'items' => array_map(static fn (string $key, Fact $text): array => ['id' => "$id-$key", 'text' => $text], array_keys($items), array_values($items))];
+        return [
+            'id' => $id, 'title' => $title,
+            'items' => array_map(
+                static fn (string $key, Fact $text): array => ['id' => "$id-$key", 'text' => $text], array_keys($items),
+                array_values($items),
+            ),
+        ];
     }
 }

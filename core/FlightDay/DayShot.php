@@ -41,8 +41,9 @@ final readonly class DayShot
      * @param  Fields  $asked  its row in the document of the day: must, passes; its brief's own where it says nothing
      * @param  int  $flown  passes that are flown already
      */
-    public static function asked(int $id, string $title, Plan $plan, Brief $brief, Fields $asked, SunDay $sun, int $flown, bool $onlyMust): ?self
-    {
+    public static function asked(
+        int $id, string $title, Plan $plan, Brief $brief, Fields $asked, SunDay $sun, int $flown, bool $onlyMust,
+    ): ?self {
         $must = $asked->flag('must', $brief->must);
         $passes = (int) ($asked->numberOrNull('passes', 1, 20) ?? $brief->passes) - $flown;
         if ($passes < 1 || ($onlyMust && ! $must)) {
@@ -53,7 +54,8 @@ final readonly class DayShot
         $flight = $plan->move->flight;
 
         return new self(
-            $id, $title, $flight->duration(), $passes, $flight->position(0), $flight->position($flight->count() - 1), $windows ?? [], $windows === null, $must,
+            $id, $title, $flight->duration(), $passes, $flight->position(0), $flight->position($flight->count() - 1), $windows ?? [],
+            $windows === null, $must,
             $broken === [] ? null : Fact::of('day.cannot-be-flown', why: $broken[0]->text),
         );
     }
@@ -70,7 +72,10 @@ final readonly class DayShot
 
     public function withPasses(int $passes): self
     {
-        return new self($this->id, $this->title, $this->pass, $passes, $this->start, $this->end, $this->windows, $this->anyTime, $this->must, $this->cannot);
+        return new self(
+            $this->id, $this->title, $this->pass, $passes, $this->start, $this->end, $this->windows, $this->anyTime, $this->must,
+            $this->cannot,
+        );
     }
 
     /** The end of its first light, after which it is late; for sorting by light. */

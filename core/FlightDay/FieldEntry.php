@@ -56,10 +56,16 @@ final readonly class FieldEntry
         /** @var value-of<self::VERDICTS>|null $verdict */
         $verdict = $payload->choiceOrNull('verdict', self::VERDICTS);
         if ($kind === self::PASS && ($number === null || $verdict === null)) {
-            throw new Refusal(Fact::of('field-entry.pass-number-verdict'), $payload->place($number === null ? 'number' : 'verdict'), Fact::of('field-entry.number-1-one', verdicts: implode(', ', self::VERDICTS)));
+            throw new Refusal(
+                Fact::of('field-entry.pass-number-verdict'), $payload->place($number === null ? 'number' : 'verdict'),
+                Fact::of('field-entry.number-1-one', verdicts: implode(', ', self::VERDICTS)),
+            );
         }
         $note = $payload->textOrNull('note') ?? '';
 
-        return new self($uuid, $kind, $item, $made, $received, $device, $by, $kind === self::PASS ? null : $payload->flag('on'), $number === null ? null : (int) $number, $verdict, mb_substr($note, 0, 200));
+        return new self(
+            $uuid, $kind, $item, $made, $received, $device, $by, $kind === self::PASS ? null : $payload->flag('on'),
+            $number === null ? null : (int) $number, $verdict, mb_substr($note, 0, 200),
+        );
     }
 }

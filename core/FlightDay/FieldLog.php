@@ -37,22 +37,39 @@ final readonly class FieldLog
             if ($entry->kind === FieldEntry::TICK) {
                 $before = $last[$entry->item] ?? null;
                 if ($before !== null && $before->on !== $entry->on && self::unaware($before, $entry)) {
-                    $conflicts[] = ['item' => $entry->item, 'text' => Fact::of($entry->on === true ? 'field-log.back-then-done' : 'field-log.done-then-back', first: $before->by, second: $entry->by)];
+                    $conflicts[] = [
+                        'item' => $entry->item,
+                        'text' => Fact::of(
+                            $entry->on === true ? 'field-log.back-then-done' : 'field-log.done-then-back', first: $before->by,
+                            second: $entry->by,
+                        ),
+                    ];
                 }
                 $ticks[$entry->item] = ['on' => $entry->on === true, 'by' => $entry->by, 'made' => $entry->made];
                 $last[$entry->item] = $entry;
             } elseif ($entry->kind === FieldEntry::PASS) {
                 foreach ($passes[$entry->item] ?? [] as $other) {
                     if ($other['number'] === $entry->number && $entry->by.$entry->verdict !== $other['by'].$other['verdict']) {
-                        $conflicts[] = ['item' => $entry->item, 'text' => Fact::of('field-log.pass-was-entered-twice', number: $entry->number ?? 0, verdict: $other['verdict'], by: $other['by'], verdict2: $entry->verdict ?? '', by2: $entry->by)];
+                        $conflicts[] = [
+                            'item' => $entry->item,
+                            'text' => Fact::of(
+                                'field-log.pass-was-entered-twice', number: $entry->number ?? 0, verdict: $other['verdict'],
+                                by: $other['by'], verdict2: $entry->verdict ?? '', by2: $entry->by,
+                            ),
+                        ];
                     }
                 }
-                $passes[$entry->item][] = ['number' => $entry->number ?? 0, 'verdict' => $entry->verdict ?? '', 'note' => $entry->note, 'by' => $entry->by, 'made' => $entry->made];
+                $passes[$entry->item][] = [
+                    'number' => $entry->number ?? 0, 'verdict' => $entry->verdict ?? '', 'note' => $entry->note, 'by' => $entry->by,
+                    'made' => $entry->made,
+                ];
             } else {
                 $now = $batteries[$entry->item] ?? ['running' => false, 'since' => null, 'flown' => 0.0];
                 $before = $last[$entry->item] ?? null;
                 if ($entry->on === true && $now['running'] && $before !== null && self::unaware($before, $entry)) {
-                    $conflicts[] = ['item' => $entry->item, 'text' => Fact::of('field-log.both-began-counts-first', by: $before->by, by2: $entry->by)];
+                    $conflicts[] = [
+                        'item' => $entry->item, 'text' => Fact::of('field-log.both-began-counts-first', by: $before->by, by2: $entry->by),
+                    ];
                 }
                 if ($entry->on === true && ! $now['running']) {
                     $now = [...$now, 'running' => true, 'since' => $entry->made];
@@ -85,9 +102,26 @@ final readonly class FieldLog
         $time = static fn (float $made): string => gmdate('Y-m-d\TH:i:s\Z', (int) $made);
 
         return [
-            'ticks' => (object) array_map(static fn (array $tick): array => ['on' => $tick['on'], 'by' => $tick['by'], 'at' => $time($tick['made'])], $this->ticks),
-            'passes' => (object) array_map(static fn (array $passes): array => array_map(static fn (array $pass): array => ['number' => $pass['number'], 'verdict' => $pass['verdict'], 'note' => $pass['note'], 'by' => $pass['by'], 'at' => $time($pass['made'])], $passes), $this->passes),
-            'batteries' => (object) array_map(static fn (array $one): array => ['running' => $one['running'], 'since' => $one['since'] === null ? null : $time($one['since']), 'flown_s' => round($one['flown'])], $this->batteries),
+            'ticks' => (object) array_map(
+                static fn (array $tick): array => ['on' => $tick['on'], 'by' => $tick['by'], 'at' => $time($tick['made'])], $this->ticks,
+            ),
+            'passes' => (object) array_map(
+                static fn (array $passes): array => array_map(
+                    static fn (array $pass): array => [
+                        'number' => $pass['number'], 'verdict' => $pass['verdict'], 'note' => $pass['note'], 'by' => $pass['by'],
+                        'at' => $time($pass['made']),
+                    ],
+                    $passes,
+                ),
+                $this->passes,
+            ),
+            'batteries' => (object) array_map(
+                static fn (array $one): array => [
+                    'running' => $one['running'], 'since' => $one['since'] === null ? null : $time($one['since']),
+                    'flown_s' => round($one['flown']),
+                ],
+                $this->batteries,
+            ),
             'conflicts' => $this->conflicts,
         ];
     }

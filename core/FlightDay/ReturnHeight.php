@@ -11,8 +11,9 @@ use Larkspur\Measure\Quantity;
 use Larkspur\Site\Site;
 
 /**
- * The height at which a craft comes home by itself: above the tallest thing on any way home of the day, wires included, with a margin, in metres
- * above take-off, as a craft counts it. How wide a way is looked at, and the margin, are ours (docs/schools.md); whole metres, rounded up.
+ * The height at which a craft comes home by itself: above the tallest thing on any way home of the day, wires included, with a margin, in
+ * metres above take-off, as a craft counts it. How wide a way is looked at, and the margin, are ours (docs/schools.md); whole metres,
+ * rounded up.
  */
 final readonly class ReturnHeight
 {
@@ -29,8 +30,9 @@ final readonly class ReturnHeight
      * @param  ?string  $tallest  what decides it; null where it is the ground or the flight itself
      * @param  bool  $overCeiling  whether it breaks the site's ceiling somewhere on a way home
      */
-    private function __construct(public float $height, public ?string $tallest, public float $top, public bool $overCeiling, public float $margin)
-    {
+    private function __construct(
+        public float $height, public ?string $tallest, public float $top, public bool $overCeiling, public float $margin,
+    ) {
     }
 
     /** @param  list<Plan>  $plans  of the day, all on one site */
@@ -61,7 +63,11 @@ final readonly class ReturnHeight
                     foreach ($site->solids as $solid) {
                         $highest = $solid->body->top();
                         $over = new Position($east, $north, $highest);
-                        if ($highest > $top && $solid->leastDistance($over) < self::CORRIDOR && $solid->distance($over) < self::CORRIDOR + ($solid->shape === 'wire' ? 2.0 : 0.0)) {
+                        if (
+                            $highest > $top
+                            && $solid->leastDistance($over) < self::CORRIDOR
+                            && $solid->distance($over) < self::CORRIDOR + ($solid->shape === 'wire' ? 2.0 : 0.0)
+                        ) {
                             [$top, $tallest] = [$highest, $solid->name];
                         }
                     }
@@ -81,7 +87,9 @@ final readonly class ReturnHeight
         return Fact::all(
             Fact::of(
                 'return-height.set', height: Quantity::metres($this->height), margin: Quantity::metres($this->margin),
-                why: $this->tallest === null ? Fact::of('return-height.highest-ground', top: $top) : Fact::of('return-height.reaches', tallest: $this->tallest, top: $top),
+                why: $this->tallest === null
+                    ? Fact::of('return-height.highest-ground', top: $top)
+                    : Fact::of('return-height.reaches', tallest: $this->tallest, top: $top),
             ),
             $this->overCeiling ? Fact::of('return-height.over-ceiling') : null,
         );

@@ -32,7 +32,8 @@ final class Timetable
 
     private int $shots = 0;
 
-    private readonly float $usable;
+    /** Seconds that a battery may be flown. */
+    public readonly float $usable;
 
     private float $air = 0.0;
 
@@ -83,7 +84,11 @@ final class Timetable
         }
         $passes = $shot->passes;
         // As many passes at a time as a fresh battery holds.
-        $fresh = (int) floor(($this->usable - Day::HOVER - $this->day->there[$shot->id] - $this->day->back[$shot->id]) / ($shot->pass + $this->day->reset) + 1e-9);
+        $fresh = (int) floor(
+            (
+                $this->usable - Day::HOVER - $this->day->there[$shot->id] - $this->day->back[$shot->id]
+            ) / ($shot->pass + $this->day->reset) + 1e-9,
+        );
         if ($fresh < 1) {
             return Fact::of('timetable.one-pass-takes-more');
         }
@@ -135,7 +140,10 @@ final class Timetable
 
                 continue;
             }
-            $this->slots[] = ['shot' => $shot, 'passes' => $passes, 'battery' => $this->battery, 'ready' => $ready, 'from' => $from, 'to' => $from + $length, 'waits' => $wait];
+            $this->slots[] = [
+                'shot' => $shot, 'passes' => $passes, 'battery' => $this->battery, 'ready' => $ready, 'from' => $from,
+                'to' => $from + $length, 'waits' => $wait,
+            ];
             $this->used += $way + $hover + $length;
             $this->air += $way + $hover + $length;
             $this->time = $from + $length;
@@ -180,14 +188,20 @@ final class Timetable
         return $this->time + ($this->at === null ? 0.0 : $this->day->back[$this->at]);
     }
 
+    /** Seconds in the air. */
+    public function air(): float
+    {
+        return $this->air;
+    }
+
     public function batteries(): int
     {
         return $this->slots === [] ? 0 : $this->battery + 1;
     }
 
     /**
-     * What a timetable is worth, the first number before the second and so on: must-haves, shots, few batteries, an early end, little time in
-     * the air. Greater is better.
+     * What a timetable is worth, the first number before the second and so on: must-haves, shots, few batteries, an early end, little time
+     * in the air. Greater is better.
      *
      * @return array{int, int, int, float, float}
      */
@@ -204,20 +218,8 @@ final class Timetable
         return -1000.0 * $musts - 60.0 * $shots - 2.0 * $batteries - $ends / 3600 - $air / 36000;
     }
 
-    /** @return array<string, mixed> docs/formats.md, "Day" */
-    public function toArray(): array
-    {
-        return [
-            'slots' => array_map(static fn (array $slot): array => [
-                'shot_id' => $slot['shot']->id, 'title' => $slot['shot']->title, 'must' => $slot['shot']->must, 'passes' => $slot['passes'], 'battery' => $slot['battery'] + 1,
-                'ready' => self::time($slot['ready']), 'from' => self::time($slot['from']), 'to' => self::time($slot['to']), 'waits_s' => round($slot['waits']),
-            ], $this->slots),
-            'left' => array_map(static fn (array $one): array => ['shot_id' => $one['shot']->id, 'title' => $one['shot']->title, 'must' => $one['shot']->must, 'why' => $one['why'], 'fits' => $one['fits']], $this->left),
-            'batteries_used' => $this->batteries(), 'ends' => self::time($this->ends()), 'air_min' => round($this->air / 60, 1), 'usable_min' => round($this->usable / 60, 1),
-        ];
-    }
-
-    private static function time(float $time): string
+    /** An instant as it is written, ISO 8601 in UTC. */
+    public static function written(float $time): string
     {
         return gmdate('Y-m-d\TH:i:s\Z', (int) round($time));
     }

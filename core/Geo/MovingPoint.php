@@ -61,7 +61,10 @@ final readonly class MovingPoint
 
         $span = $this->t[$high] - $this->t[$low];
         if ($last === 1 || $span <= 0) {
-            return new Position($a->east + $share * ($b->east - $a->east), $a->north + $share * ($b->north - $a->north), $a->up + $share * ($b->up - $a->up));
+            return new Position(
+                $a->east + $share * ($b->east - $a->east), $a->north + $share * ($b->north - $a->north),
+                $a->up + $share * ($b->up - $a->up),
+            );
         }
         $p = $this->slope($low);
         $q = $this->slope($high);
@@ -90,7 +93,8 @@ final readonly class MovingPoint
         $w = $h / ($g + $h);
 
         return new Position(
-            $w * $before->east + (1 - $w) * $after->east, $w * $before->north + (1 - $w) * $after->north, $w * $before->up + (1 - $w) * $after->up,
+            $w * $before->east + (1 - $w) * $after->east, $w * $before->north + (1 - $w) * $after->north,
+            $w * $before->up + (1 - $w) * $after->up,
         );
     }
 

@@ -41,7 +41,10 @@ final readonly class Bins
         }
         $edges[] = $n;
 
-        return new self(self::means($t, $edges), array_map(static fn (array $channel): array => self::means($channel, $edges), $channels), self::counts($edges));
+        return new self(
+            self::means($t, $edges), array_map(static fn (array $channel): array => self::means($channel, $edges), $channels),
+            self::counts($edges),
+        );
     }
 
     /**

@@ -30,7 +30,7 @@ final class LocalQuadratic
      * @param  list<float>  $nodes  rising, within the span of $t
      * @param  list<int>  $counts  how many samples each entry stands for (Bins); empty for one each
      * @return array{list<array{list<float>, list<float>, list<float>}>, array{list<float>, list<float>, list<float>}}
-     *                                                                                                                 per channel value, rate, acceleration; then the three gains
+     * per channel value, rate, acceleration; then the three gains
      */
     public static function fit(array $t, array $channels, array $nodes, float $halfWidth, array $counts = []): array
     {

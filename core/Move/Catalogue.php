@@ -98,7 +98,9 @@ final class Catalogue
 
     public static function move(string $id, string $place = 'move'): Move
     {
-        $class = self::MOVES[$id] ?? throw new Refusal(Fact::of('catalogue.not-move-can-planned', id: $id), $place, Fact::of('catalogue.one-of', ids: implode(', ', self::ids())));
+        $class = self::MOVES[$id] ?? throw new Refusal(
+            Fact::of('catalogue.not-move-can-planned', id: $id), $place, Fact::of('catalogue.one-of', ids: implode(', ', self::ids())),
+        );
 
         return new $class;
     }

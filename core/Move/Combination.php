@@ -76,7 +76,9 @@ final readonly class Combination implements Move
         return self::eachPart($plan, static fn (Move $move, MovePlan $part): array => $move->longer($part, $times));
     }
 
-    /** Where the first part begins; one after another, also how far each goes. At once, the parts draw a way that none of them draws alone. */
+    /**
+     * Where the first part begins; one after another, also how far each goes. At once, the parts draw a way that none of them draws alone.
+     */
     public function handles(MovePlan $plan, Intent $asked): array
     {
         $handles = [];
@@ -138,7 +140,10 @@ final readonly class Combination implements Move
         $marks = [];
         for ($k = 1; $k < count($intent->parts); $k++) {
             $last = $plan->flight->count() - 1;
-            $end = new Flight([0.0], [$plan->flight->east[$last]], [$plan->flight->north[$last]], [$plan->flight->up[$last]], [$plan->flight->heading[$last]], [$plan->flight->tilt[$last]]);
+            $end = new Flight(
+                [0.0], [$plan->flight->east[$last]], [$plan->flight->north[$last]], [$plan->flight->up[$last]],
+                [$plan->flight->heading[$last]], [$plan->flight->tilt[$last]],
+            );
             $next = self::part($intent, $k, self::fromWhere($intent, $k, $end, $frame), $frame, $mode);
             $parts[] = $next;
             $overlap = max(self::LEAST_OVERLAP, min($plan->stop - $plan->holdTo, $next->holdFrom - $next->onset));
@@ -148,7 +153,8 @@ final readonly class Combination implements Move
         }
 
         return new MovePlan(
-            $intent, [], $plan->flight, $plan->onset, $plan->holdFrom, $plan->holdTo, $plan->stop, $plan->subject, $plan->ground, $plan->viewing, $plan->pan, $plan->lead,
+            $intent, [], $plan->flight, $plan->onset, $plan->holdFrom, $plan->holdTo, $plan->stop, $plan->subject, $plan->ground,
+            $plan->viewing, $plan->pan, $plan->lead,
             [...$marks, new Mark(Mark::END, $plan->stop)], $parts,
         );
     }
@@ -163,12 +169,17 @@ final readonly class Combination implements Move
         ['move' => $id, 'parameters' => $given] = $intent->parts[$k];
         $move = Catalogue::move($id, "intent.parts.{$k}.move");
         if ($move->about()->group === Group::Drill || $move instanceof self) {
-            throw new Refusal(Fact::of('combination.cant-part-combination', move: $move->about()->name()), "intent.parts.{$k}.move", Fact::of('combination.shot-move'));
+            throw new Refusal(
+                Fact::of('combination.cant-part-combination', move: $move->about()->name()), "intent.parts.{$k}.move",
+                Fact::of('combination.shot-move'),
+            );
         }
         try {
             return Catalogue::plan($intent->asPart($id, [...$given, ...$placed]), $frame, $mode);
         } catch (Refusal $refusal) {
-            throw new Refusal($refusal->fact, str_replace('intent.parameters', "intent.parts.{$k}.parameters", $refusal->place), $refusal->expected);
+            throw new Refusal(
+                $refusal->fact, str_replace('intent.parameters', "intent.parts.{$k}.parameters", $refusal->place), $refusal->expected,
+            );
         }
     }
 
@@ -179,7 +190,9 @@ final readonly class Combination implements Move
      */
     private static function fromWhere(Intent $intent, int $k, Flight $end, LocalFrame $frame): array
     {
-        $known = array_map(static fn (Parameter $parameter): string => $parameter->id, Catalogue::move($intent->parts[$k]['move'])->parameters());
+        $known = array_map(
+            static fn (Parameter $parameter): string => $parameter->id, Catalogue::move($intent->parts[$k]['move'])->parameters(),
+        );
         $subject = $intent->filmed($frame)?->first();
         $heading = Angle::bearing($end->heading[0]);
         if ($subject === null) {
@@ -187,8 +200,10 @@ final readonly class Combination implements Move
         }
         $from = $end->position(0)->minus($subject);
         $placed = [
-            'distance_m' => max(0.5, $from->ground()), 'radius_m' => max(2.0, $from->ground()), 'start_bearing_deg' => Angle::bearing($from->bearing()),
-            'height_m' => max(0.0, $end->up[0] - Stance::foot($intent, $frame, $subject)), 'heading_deg' => $heading, 'tilt_start_deg' => $end->tilt[0] / Angle::DEGREE,
+            'distance_m' => max(0.5, $from->ground()), 'radius_m' => max(2.0, $from->ground()),
+            'start_bearing_deg' => Angle::bearing($from->bearing()),
+            'height_m' => max(0.0, $end->up[0] - Stance::foot($intent, $frame, $subject)), 'heading_deg' => $heading,
+            'tilt_start_deg' => $end->tilt[0] / Angle::DEGREE,
         ];
 
         return array_intersect_key($placed, array_flip($known));
@@ -206,7 +221,9 @@ final readonly class Combination implements Move
         $seconds = max(2.0, $next->holdFrom - $next->onset);
         $offset = $first->flight->position($last);
         $base = $b->position(0);
-        $flight = MovePlan::sample($shift + $b->duration(), static function (float $t) use ($a, $b, $shift, $base, $turn, $tilt, $from, $seconds): array {
+        $flight = MovePlan::sample($shift + $b->duration(), static function (float $t) use (
+            $a, $b, $shift, $base, $turn, $tilt, $from, $seconds,
+        ): array {
             $i = $a->indexAt($t);
             $j = $b->indexAt(max(0.0, $t - $shift));
             $share = Ramp::rate(($t - $from) / $seconds);
@@ -221,7 +238,8 @@ final readonly class Combination implements Move
         });
 
         return new MovePlan(
-            $first->intent, [], $flight, $first->onset, $first->holdFrom, $next->holdTo + $shift, $next->stop + $shift, $first->subject ?? $next->subject,
+            $first->intent, [], $flight, $first->onset, $first->holdFrom, $next->holdTo + $shift, $next->stop + $shift,
+            $first->subject ?? $next->subject,
             min($first->ground, $next->ground), max($first->viewing, $next->viewing), max($first->pan, $next->pan), 0.0, $first->marks,
         );
     }
@@ -235,7 +253,10 @@ final readonly class Combination implements Move
             foreach (self::played($plan->flight) as $finger) {
                 if (isset($taken[$finger])) {
                     throw new Refusal(
-                        Fact::of('combination.both-play', first: Catalogue::nameOf($intent->parts[$taken[$finger]]['move']), second: Catalogue::nameOf($intent->parts[$k]['move']), finger: $finger),
+                        Fact::of(
+                            'combination.both-play', first: Catalogue::nameOf($intent->parts[$taken[$finger]]['move']),
+                            second: Catalogue::nameOf($intent->parts[$k]['move']), finger: $finger,
+                        ),
                         "intent.parts.{$k}.move", Fact::of('combination.moves-different-fingers-one'),
                     );
                 }
@@ -251,7 +272,9 @@ final readonly class Combination implements Move
         $start = $plans[0]->flight;
         [$east, $north] = [$start->east[0], $start->north[0]];
         $before = null;
-        $flight = MovePlan::sample($long->flight->duration(), static function (float $t) use ($given, $start, &$east, &$north, &$before): array {
+        $flight = MovePlan::sample($long->flight->duration(), static function (float $t) use (
+            $given, $start, &$east, &$north, &$before,
+        ): array {
             $sum = ['run' => 0.0, 'slide' => 0.0, 'climb' => 0.0, 'turn' => 0.0, 'tilt' => 0.0];
             foreach ($given as $part) {
                 foreach ($part($t) as $finger => $amount) {
@@ -274,7 +297,8 @@ final readonly class Combination implements Move
 
         return new MovePlan(
             $intent, [], $flight, $long->onset, $long->holdFrom, $long->holdTo, $long->stop, $subject, $plans[0]->ground, $long->viewing,
-            Statistics::greatest(array_map(static fn (MovePlan $plan): float => $plan->pan, $plans)), 0.0, [new Mark(Mark::END, $long->stop)], $plans,
+            Statistics::greatest(array_map(static fn (MovePlan $plan): float => $plan->pan, $plans)), 0.0,
+            [new Mark(Mark::END, $long->stop)], $plans,
         );
     }
 
@@ -288,7 +312,8 @@ final readonly class Combination implements Move
         $amounts = self::amounts($flight);
 
         return array_keys(array_filter([
-            'run' => self::reach($amounts['run']) > 0.1, 'slide' => self::reach($amounts['slide']) > 0.1, 'climb' => self::reach($amounts['climb']) > 0.1,
+            'run' => self::reach($amounts['run']) > 0.1, 'slide' => self::reach($amounts['slide']) > 0.1,
+            'climb' => self::reach($amounts['climb']) > 0.1,
             'turn' => self::reach($amounts['turn']) > Angle::DEGREE, 'tilt' => self::reach($amounts['tilt']) > Angle::DEGREE,
         ]));
     }

@@ -51,7 +51,9 @@ final readonly class Intent
     {
         $schema = $fields->textOrNull('schema') ?? self::SCHEMA;
         if ($schema !== self::SCHEMA) {
-            throw new Refusal(Fact::of('intent.file-says', schema: $schema), $fields->place('schema'), Fact::of('intent.text', schema: self::SCHEMA));
+            throw new Refusal(
+                Fact::of('intent.file-says', schema: $schema), $fields->place('schema'), Fact::of('intent.text', schema: self::SCHEMA),
+            );
         }
         $move = Catalogue::move($fields->text('move'), $fields->place('move'));
         $subject = $fields->groupOrNull('subject');
@@ -70,7 +72,9 @@ final readonly class Intent
             Parameter::readAll($move->parameters(), $fields->groupOrNull('parameters') ?? Fields::of([])),
             $track,
             array_map(self::part(...), $fields->groups('parts')),
-            $fields->choiceOrNull('join', [Combination::SEQUENCE, Combination::TOGETHER]) === Combination::TOGETHER ? Combination::TOGETHER : Combination::SEQUENCE,
+            $fields->choiceOrNull('join', [Combination::SEQUENCE, Combination::TOGETHER]) === Combination::TOGETHER
+                ? Combination::TOGETHER
+                : Combination::SEQUENCE,
         );
     }
 
@@ -79,7 +83,10 @@ final readonly class Intent
     {
         $move = Catalogue::move($fields->text('move'), $fields->place('move'));
 
-        return ['move' => $move->about()->id, 'parameters' => Parameter::readAll($move->parameters(), $fields->groupOrNull('parameters') ?? Fields::of([]))];
+        return [
+            'move' => $move->about()->id,
+            'parameters' => Parameter::readAll($move->parameters(), $fields->groupOrNull('parameters') ?? Fields::of([])),
+        ];
     }
 
     /** @return non-empty-list<array{t: float, at: GeoPoint}> */
@@ -89,12 +96,17 @@ final readonly class Intent
         foreach ($subject->groups('track') as $point) {
             $t = $point->number('t', -1e6, 1e7, 's');
             if ($track !== [] && $t <= $track[count($track) - 1]['t']) {
-                throw new Refusal(Fact::of('intent.track-goes-back-time', t: Fields::written($t)), $point->place('t'), Fact::of('intent.seconds-rise-point-point'));
+                throw new Refusal(
+                    Fact::of('intent.track-goes-back-time', t: Fields::written($t)), $point->place('t'),
+                    Fact::of('intent.seconds-rise-point-point'),
+                );
             }
             $track[] = ['t' => $t, 'at' => GeoPoint::read($point)];
         }
 
-        return count($track) >= 2 ? $track : throw new Refusal(Fact::of('intent.track-fewer-two-points'), $subject->place('track'), Fact::of('intent.least-two'));
+        return count($track) >= 2 ? $track : throw new Refusal(
+            Fact::of('intent.track-fewer-two-points'), $subject->place('track'), Fact::of('intent.least-two'),
+        );
     }
 
     /** The subject in a local frame: where it stands, or where it is when; null where the intent has none. */
@@ -145,7 +157,8 @@ final readonly class Intent
     public function filming(GeoPoint $subject): self
     {
         return new self(
-            $this->move, $subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, [], $this->parts, $this->join,
+            $this->move, $subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, [],
+            $this->parts, $this->join,
         );
     }
 
@@ -163,7 +176,8 @@ final readonly class Intent
         }
 
         return new self(
-            $this->move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $own, $this->track, $parts, $this->join,
+            $this->move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $own, $this->track, $parts,
+            $this->join,
         );
     }
 
@@ -174,7 +188,9 @@ final readonly class Intent
      */
     public function asPart(string $move, array $parameters): self
     {
-        return new self($move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $parameters, $this->track);
+        return new self(
+            $move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $parameters, $this->track,
+        );
     }
 
     /**
@@ -184,7 +200,9 @@ final readonly class Intent
      */
     public function joining(array $parts): self
     {
-        return new self('combination', $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, [], $this->track, $parts);
+        return new self(
+            'combination', $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, [], $this->track, $parts,
+        );
     }
 
     /** The same intent with a subject that moves: sampled each tenth of a second between two times. */
@@ -195,7 +213,10 @@ final readonly class Intent
             $track[] = ['t' => round($from + 0.1 * $k, 3), 'at' => $frame->geoPoint($point->at($from + 0.1 * $k))];
         }
 
-        return new self($this->move, $track[0]['at'], $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, $track, $this->parts, $this->join);
+        return new self(
+            $this->move, $track[0]['at'], $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, $track,
+            $this->parts, $this->join,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -206,7 +227,9 @@ final readonly class Intent
             'move' => $this->move,
             'subject' => $this->subject === null ? null : array_filter(
                 [
-                    ...$this->track === [] ? $this->subject->toArray() : ['track' => array_map(static fn (array $point): array => ['t' => $point['t'], ...$point['at']->toArray()], $this->track)],
+                    ...$this->track === [] ? $this->subject->toArray() : ['track' => array_map(
+                        static fn (array $point): array => ['t' => $point['t'], ...$point['at']->toArray()], $this->track,
+                    )],
                     'base_alt_m' => $this->subjectBase,
                 ],
                 static fn (mixed $value): bool => $value !== null,
@@ -217,7 +240,12 @@ final readonly class Intent
             // None is written as an empty object, never as an empty list.
             'parameters' => $this->parameters === [] ? new \stdClass : $this->parameters,
             'join' => $this->parts === [] ? null : $this->join,
-            'parts' => $this->parts === [] ? null : array_map(static fn (array $part): array => [...$part, 'parameters' => $part['parameters'] === [] ? new \stdClass : $part['parameters']], $this->parts),
+            'parts' => $this->parts === [] ? null : array_map(
+                static fn (array $part): array => [
+                    ...$part, 'parameters' => $part['parameters'] === [] ? new \stdClass : $part['parameters'],
+                ],
+                $this->parts,
+            ),
         ], static fn (mixed $value): bool => $value !== null);
     }
 }

@@ -41,7 +41,8 @@ interface Move
     public function plan(Intent $intent, array $assumed, LocalFrame $frame): MovePlan;
 
     /**
-     * The parameters that fly the same the other way: round the same stretch from its other end, past the other side, turning the other way;
+     * The parameters that fly the same the other way: round the same stretch from its other end, past the other side, turning the other
+     * way;
      * empty where it has but one way.
      *
      * @return array<string, float|string>

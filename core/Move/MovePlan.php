@@ -53,7 +53,10 @@ final readonly class MovePlan
     /** The same plan with another flight in it. */
     public function flying(Flight $flight): self
     {
-        return new self($this->intent, $this->assumed, $flight, $this->onset, $this->holdFrom, $this->holdTo, $this->stop, $this->subject, $this->ground, $this->viewing, $this->pan, $this->lead, $this->marks, $this->parts);
+        return new self(
+            $this->intent, $this->assumed, $flight, $this->onset, $this->holdFrom, $this->holdTo, $this->stop, $this->subject,
+            $this->ground, $this->viewing, $this->pan, $this->lead, $this->marks, $this->parts,
+        );
     }
 
     /**

@@ -120,7 +120,10 @@ final readonly class Parameter
      */
     public function between(float $least, float $most, ?array $usual = null): self
     {
-        return new self($this->id, $this->unit, $least, $most, $this->step, $usual ?? [max($least, $this->usual[0]), min($most, $this->usual[1])], $this->choices);
+        return new self(
+            $this->id, $this->unit, $least, $most, $this->step, $usual ?? [max($least, $this->usual[0]), min($most, $this->usual[1])],
+            $this->choices,
+        );
     }
 
     /**
@@ -149,7 +152,9 @@ final readonly class Parameter
      */
     public static function names(array $parameters): array
     {
-        return array_values(array_unique([...array_map(static fn (self $parameter): string => $parameter->id, $parameters), ...self::OF_ANY_MOVE]));
+        return array_values(array_unique([
+            ...array_map(static fn (self $parameter): string => $parameter->id, $parameters), ...self::OF_ANY_MOVE,
+        ]));
     }
 
     /**
@@ -172,7 +177,9 @@ final readonly class Parameter
             }
         }
         foreach (array_diff($fields->names(), $own, self::OF_ANY_MOVE) as $unknown) {
-            throw new Refusal(Fact::of('parameter.move-such-parameter'), $fields->place($unknown), Fact::of('parameter.one-of', own: implode(', ', $own)));
+            throw new Refusal(
+                Fact::of('parameter.move-such-parameter'), $fields->place($unknown), Fact::of('parameter.one-of', own: implode(', ', $own)),
+            );
         }
 
         return $values;

@@ -15,7 +15,8 @@ final readonly class AdviceWish
      * @param  float  $least  of the travel, where a finger holds well
      * @param  float  $seen  picture widths a second
      */
-    public function __construct(public House $house, public float $nudge, public float $least, public float $most, public float $seen = self::SEEN)
-    {
+    public function __construct(
+        public House $house, public float $nudge, public float $least, public float $most, public float $seen = self::SEEN,
+    ) {
     }
 }

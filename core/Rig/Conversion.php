@@ -37,7 +37,10 @@ final readonly class Conversion
             return new self($kind, $curve, 0.0);
         }
         $nearest = match (true) {
-            $curve instanceof HalfStickCurve && ($kind === 'half-stick' || $kind === 'half-stick-percent') => new HalfStickCurve($curve->halfStickOutput, $kind !== 'half-stick'),
+            $curve instanceof HalfStickCurve
+                && (
+                    $kind === 'half-stick' || $kind === 'half-stick-percent'
+                ) => new HalfStickCurve($curve->halfStickOutput, $kind !== 'half-stick'),
             $kind === 'soft-expo' => self::expo($curve),
             default => self::searched($curve, $kind, $end),
         };

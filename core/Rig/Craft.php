@@ -51,7 +51,9 @@ final readonly class Craft
     {
         $schema = $fields->textOrNull('schema') ?? self::SCHEMA;
         if ($schema !== self::SCHEMA) {
-            throw new Refusal(Fact::of('craft.file-says', schema: $schema), $fields->place('schema'), Fact::of('craft.text', schema: self::SCHEMA));
+            throw new Refusal(
+                Fact::of('craft.file-says', schema: $schema), $fields->place('schema'), Fact::of('craft.text', schema: self::SCHEMA),
+            );
         }
         $stock = Rig::read($fields->group('stock'));
         $units = $fields->groupOrNull('gimbal_units');
@@ -67,8 +69,16 @@ final readonly class Craft
             $fields->choiceOrNull('convention', CurveKinds::KINDS) ?? $fields->text('convention'),
             $stock,
             CraftCamera::read($fields->group('camera')),
-            ($fields->numberOrNull('gimbal_top_dps', 0.5, 500, 'deg/s') ?? Statistics::greatest(array_map(static fn (ModeTune $mode): float => $mode->tilt, array_values($stock->modes))) / Angle::DEGREE) * Angle::DEGREE,
-            ($fields->numberOrNull('turn_top_dps', 1, 1000, 'deg/s') ?? Statistics::greatest(array_map(static fn (ModeTune $mode): float => $mode->turn, array_values($stock->modes))) / Angle::DEGREE) * Angle::DEGREE,
+            (
+                $fields->numberOrNull('gimbal_top_dps', 0.5, 500, 'deg/s') ?? Statistics::greatest(array_map(
+                    static fn (ModeTune $mode): float => $mode->tilt, array_values($stock->modes),
+                )) / Angle::DEGREE
+            ) * Angle::DEGREE,
+            (
+                $fields->numberOrNull('turn_top_dps', 1, 1000, 'deg/s') ?? Statistics::greatest(array_map(
+                    static fn (ModeTune $mode): float => $mode->turn, array_values($stock->modes),
+                )) / Angle::DEGREE
+            ) * Angle::DEGREE,
             $units?->numberOrNull('rate_per_dps', 0.01, 100) ?? 1.0,
             $units?->numberOrNull('cushion_per_s', 0.1, 1000) ?? 10.0,
         );
@@ -85,8 +95,14 @@ final readonly class Craft
 
         return self::read(Fields::of([
             'kind' => 'camera', 'mass_kg' => 0.8, 'convention' => 'half-stick', 'gimbal_top_dps' => 45, 'turn_top_dps' => 110,
-            'camera' => ['sensor_mm' => ['width' => 9.6, 'height' => 7.2], 'focal_mm' => [6.8], 'frame_rates' => [25, 50], 'resolutions' => [[3840, 2160]], 'apertures' => [2.8]],
-            'stock' => ['craft' => $name, 'width_m' => 0.4, 'wind_limit_mps' => 9, 'gust_coupling' => 0.4, 'tilt_range_deg' => ['low' => -90, 'high' => 20], 'battery_min' => 25, 'modes' => $modes],
+            'camera' => [
+                'sensor_mm' => ['width' => 9.6, 'height' => 7.2], 'focal_mm' => [6.8], 'frame_rates' => [25, 50],
+                'resolutions' => [[3840, 2160]], 'apertures' => [2.8],
+            ],
+            'stock' => [
+                'craft' => $name, 'width_m' => 0.4, 'wind_limit_mps' => 9, 'gust_coupling' => 0.4,
+                'tilt_range_deg' => ['low' => -90, 'high' => 20], 'battery_min' => 25, 'modes' => $modes,
+            ],
         ]));
     }
 
@@ -100,7 +116,9 @@ final readonly class Craft
      */
     public function setUp(array $settings): Rig
     {
-        $rig = Rig::read(Fields::of([...$this->stock->toArray(), ...array_intersect_key($settings, ['modes' => 1, 'hands' => 1, 'ducted' => 1])]));
+        $rig = Rig::read(Fields::of([
+            ...$this->stock->toArray(), ...array_intersect_key($settings, ['modes' => 1, 'hands' => 1, 'ducted' => 1]),
+        ]));
         foreach ($rig->modes as $name => $mode) {
             $this->within($name, $mode, $this->stock->mode($name));
         }
@@ -138,12 +156,16 @@ final readonly class Craft
                 case Finger::Climb:
                     $mode['climb_mps'] = isset($fit->tops[1]) ? round($fit->tops[1]['value'], 3) : $mode['climb_mps'];
                     $mode['sink_mps'] = isset($fit->tops[-1]) ? round($fit->tops[-1]['value'], 3) : $mode['sink_mps'];
-                    $mode['climb_accelerate_mps2'] = $fit->accelerates() ? round($fit->response->accelerate, 3) : $mode['climb_accelerate_mps2'];
+                    $mode['climb_accelerate_mps2'] = $fit->accelerates()
+                        ? round($fit->response->accelerate, 3)
+                        : $mode['climb_accelerate_mps2'];
                     $lag['climb'] = $seconds;
                     break;
                 case Finger::Turn:
                     $mode['turn_dps'] = $top;
-                    $mode['turn_accelerate_dps2'] = $fit->accelerates() ? round($fit->response->accelerate * $scale, 2) : $mode['turn_accelerate_dps2'];
+                    $mode['turn_accelerate_dps2'] = $fit->accelerates()
+                        ? round($fit->response->accelerate * $scale, 2)
+                        : $mode['turn_accelerate_dps2'];
                     $lag['turn'] = $seconds;
                     $turnTop = max($turnTop, $top);
                     break;
@@ -175,16 +197,24 @@ final readonly class Craft
         $stock = $this->stock;
         foreach ($stock->modes as $name => $mode) {
             foreach (Finger::cases() as $finger) {
-                $said = Conversion::of($mode->curve($finger), $this->convention, $mode->top($finger) / ($finger->rotates() ? Angle::DEGREE : 1.0));
+                $said = Conversion::of(
+                    $mode->curve($finger), $this->convention, $mode->top($finger) / ($finger->rotates() ? Angle::DEGREE : 1.0),
+                );
                 if ($said->closeness() === 'none') {
-                    throw new Refusal(Fact::of('craft.curve-number-convention', finger: $finger->value), "stock.modes.$name.curves.$finger->value", Fact::of('craft.softer-straighter-curve'));
+                    throw new Refusal(
+                        Fact::of('craft.curve-number-convention', finger: $finger->value), "stock.modes.$name.curves.$finger->value",
+                        Fact::of('craft.softer-straighter-curve'),
+                    );
                 }
                 $mode = $mode->with($finger, curve: $said->curve);
             }
             $stock = $stock->withMode($mode);
         }
 
-        return new self($this->name, $this->kind, $this->mass, $this->convention, $stock, $this->camera, $this->gimbalTop, $this->turnTop, $this->rateUnit, $this->cushionUnit);
+        return new self(
+            $this->name, $this->kind, $this->mass, $this->convention, $stock, $this->camera, $this->gimbalTop, $this->turnTop,
+            $this->rateUnit, $this->cushionUnit,
+        );
     }
 
     /** Greatest rate that may be set for a finger in a mode, m/s or rad/s. */
@@ -210,12 +240,21 @@ final readonly class Craft
         ];
         foreach ($most as [$place, $value, $limit, $unit]) {
             if ($value > $limit * (1 + 1e-9)) {
-                throw new Refusal(Fact::of('craft.gives-more-mode', name: $this->name, limit: Fields::written($limit), unit: $unit, name2: $name), "modes.$name.$place", Fact::of('craft.or-less', limit: Fields::written($limit), unit: $unit));
+                throw new Refusal(
+                    Fact::of('craft.gives-more-mode', name: $this->name, limit: Fields::written($limit), unit: $unit, name2: $name),
+                    "modes.$name.$place", Fact::of('craft.or-less', limit: Fields::written($limit), unit: $unit),
+                );
             }
         }
-        foreach ([['travel', $mode->travelLag, $stock->travelLag], ['climb', $mode->climbLag, $stock->climbLag], ['turn', $mode->turnLag, $stock->turnLag]] as [$axis, $value, $least]) {
+        foreach ([
+            ['travel', $mode->travelLag, $stock->travelLag], ['climb', $mode->climbLag, $stock->climbLag],
+            ['turn', $mode->turnLag, $stock->turnLag],
+        ] as [$axis, $value, $least]) {
             if ($value < $least * (1 - 1e-9)) {
-                throw new Refusal(Fact::of('craft.cant-answer-quicker-mode', name: $this->name, name2: $name), "modes.$name.lag_s.$axis", Fact::of('craft.s-more', least: Fields::written($least)));
+                throw new Refusal(
+                    Fact::of('craft.cant-answer-quicker-mode', name: $this->name, name2: $name), "modes.$name.lag_s.$axis",
+                    Fact::of('craft.s-more', least: Fields::written($least)),
+                );
             }
         }
     }

@@ -34,7 +34,9 @@ final class CurveKinds
             'half-stick-percent' => new HalfStickCurve($fields->number('value', 5, 95) / 100, true),
             'soft-expo' => new CubicExpoCurve($fields->number('value', -0.5, 1)),
             PointsCurve::KIND => self::placed($fields, static fn (): ResponseCurve => new PointsCurve($fields->pairs('points'))),
-            default => self::placed($fields, static fn (): ResponseCurve => new RateCurve($fields->number('centre', 1e-3), $fields->number('end', 1e-3))),
+            default => self::placed(
+                $fields, static fn (): ResponseCurve => new RateCurve($fields->number('centre', 1e-3), $fields->number('end', 1e-3)),
+            ),
         };
     }
 
@@ -49,7 +51,9 @@ final class CurveKinds
             return $make();
         } catch (Refusal $refusal) {
             // What a field alone refuses has its place already.
-            throw str_starts_with($refusal->place, $fields->place('')) ? $refusal : new Refusal($refusal->fact, $fields->place($refusal->place), $refusal->expected);
+            throw str_starts_with($refusal->place, $fields->place(''))
+                ? $refusal
+                : new Refusal($refusal->fact, $fields->place($refusal->place), $refusal->expected);
         }
     }
 
@@ -73,7 +77,10 @@ final class CurveKinds
             'soft-expo' => CubicExpoCurve::through($travel, $output),
             'rates' => RateCurve::through($travel, $output, $end),
             PointsCurve::KIND => new PointsCurve([[0.0, 0.0], [$travel, $output], [1.0, 1.0]]),
-            default => throw new Refusal(Fact::of('curve-kinds.not-known', kind: $kind), 'kind', Fact::of('curve-kinds.one-of', meanings: implode(', ', self::KINDS))),
+            default => throw new Refusal(
+                Fact::of('curve-kinds.not-known', kind: $kind), 'kind',
+                Fact::of('curve-kinds.one-of', meanings: implode(', ', self::KINDS)),
+            ),
         };
     }
 }

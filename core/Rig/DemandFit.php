@@ -17,8 +17,9 @@ final readonly class DemandFit
      * @param  float  $asked  that rate, m/s or rad/s
      * @param  float  $at  when it is asked, s
      */
-    private function __construct(public Demand $demand, public ?float $travel, public ?float $nudge, public float $reach, public float $asked, public float $at)
-    {
+    private function __construct(
+        public Demand $demand, public ?float $travel, public ?float $nudge, public float $reach, public float $asked, public float $at,
+    ) {
     }
 
     public static function of(Demand $demand, ModeTune $mode, float $nudge): self
@@ -55,13 +56,20 @@ final readonly class DemandFit
         $troubles = [];
         $finger = $this->demand->finger;
         if ($this->reach > 1 + 1e-9) {
-            $troubles[] = Fact::of('demand.asks-gets', asked: $finger->rate($this->asked), at: Quantity::moment($this->at), gets: $finger->rate($this->asked / $this->reach));
+            $troubles[] = Fact::of(
+                'demand.asks-gets', asked: $finger->rate($this->asked), at: Quantity::moment($this->at),
+                gets: $finger->rate($this->asked / $this->reach),
+            );
         }
         if ($this->travel !== null && $this->travel > $wish->most + 0.005) {
-            $troubles[] = Fact::of('demand.held-travel-beyond-comfortable', travel: Quantity::share($this->travel), most: Quantity::share($wish->most));
+            $troubles[] = Fact::of(
+                'demand.held-travel-beyond-comfortable', travel: Quantity::share($this->travel), most: Quantity::share($wish->most),
+            );
         }
         if ($this->travel !== null && $this->travel < $wish->least - 0.005) {
-            $troubles[] = Fact::of('demand.held-travel-below-comfortable', travel: Quantity::share($this->travel), least: Quantity::share($wish->least));
+            $troubles[] = Fact::of(
+                'demand.held-travel-below-comfortable', travel: Quantity::share($this->travel), least: Quantity::share($wish->least),
+            );
         }
         if ($this->nudge !== null && $this->nudge > $wish->seen * 1.005) {
             $troubles[] = Fact::of('demand.finest-nudge-moves-picture', nudge: Quantity::percentPerSecond(100 * $this->nudge));

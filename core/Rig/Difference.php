@@ -21,8 +21,10 @@ final readonly class Difference
         'ducted.camera_deg' => 'deg', 'ducted.coast_s' => 's', 'camera.focal_mm' => 'mm',
     ];
 
-    public function __construct(public string $place, public string $mode, public Fact $name, public string $unit, public string|float|bool|null $from, public string|float|bool|null $to)
-    {
+    public function __construct(
+        public string $place, public string $mode, public Fact $name, public string $unit, public string|float|bool|null $from,
+        public string|float|bool|null $to,
+    ) {
     }
 
     /**
@@ -57,7 +59,8 @@ final readonly class Difference
      * @param  array<string, mixed>  $base  what both began with
      * @param  array<string, mixed>  $theirs  what was saved first
      * @param  array<string, mixed>  $mine  what is to be saved now
-     * @return array{theirs: list<self>, mine: list<self>, both: list<string>} changes of each side, and the places that both changed to different ends
+     * @return array{theirs: list<self>, mine: list<self>, both: list<string>} changes of each side, and the places that both changed to
+     *     different ends
      */
     public static function threeWay(array $base, array $theirs, array $mine): array
     {
@@ -72,12 +75,6 @@ final readonly class Difference
         }
 
         return ['theirs' => $changedThere, 'mine' => $changedHere, 'both' => $both];
-    }
-
-    /** @return array{place: string, mode: string, name: Fact, unit: string, from: string|float|bool|null, to: string|float|bool|null} */
-    public function toArray(): array
-    {
-        return ['place' => $this->place, 'mode' => $this->mode, 'name' => $this->name, 'unit' => $this->unit, 'from' => $this->from, 'to' => $this->to];
     }
 
     /** @return ?array{string, Fact, string} mode, name and unit; null for what is no setting */

@@ -29,10 +29,13 @@ final readonly class Ducted
      * @param  float  $camera  fixed angle of the camera above the craft's own level, rad
      * @param  float  $coast  time in which drag alone takes its speed, s
      */
-    public function __construct(public float $hover, public float $limit, public float $soft, public bool $selfLevelling, public float $camera, public float $coast)
-    {
+    public function __construct(
+        public float $hover, public float $limit, public float $soft, public bool $selfLevelling, public float $camera, public float $coast,
+    ) {
         if ($limit <= $hover) {
-            throw new Refusal(Fact::of('ducted.limit-could-not-rise'), 'limit', Fact::of('ducted.more-hover-point', hover: Quantity::share($hover)));
+            throw new Refusal(
+                Fact::of('ducted.limit-could-not-rise'), 'limit', Fact::of('ducted.more-hover-point', hover: Quantity::share($hover)),
+            );
         }
     }
 
@@ -46,7 +49,8 @@ final readonly class Ducted
     {
         return new self(
             $fields->number('hover', 0.1, 0.9), $fields->number('limit', 0.2, 1), $fields->number('soft', 0, 1),
-            $fields->flag('self_levelling', true), $fields->number('camera_deg', 0, 60, 'degrees') * Angle::DEGREE, $fields->numberOrNull('coast_s', 0.3, 10, 's') ?? 2.2,
+            $fields->flag('self_levelling', true), $fields->number('camera_deg', 0, 60, 'degrees') * Angle::DEGREE,
+            $fields->numberOrNull('coast_s', 0.3, 10, 's') ?? 2.2,
         );
     }
 

@@ -23,7 +23,10 @@ final readonly class HalfStickCurve implements ResponseCurve
     public function __construct(public float $halfStickOutput, public bool $asPercent = false)
     {
         if (! ($halfStickOutput >= 0.05 && $halfStickOutput <= 0.95)) {
-            throw new Refusal(Fact::of('half-stick-curve.number-output-half-stick'), 'value', $asPercent ? Fact::of('half-stick-curve.number-5-95') : Fact::of('half-stick-curve.number-0-05-0'));
+            throw new Refusal(
+                Fact::of('half-stick-curve.number-output-half-stick'), 'value',
+                $asPercent ? Fact::of('half-stick-curve.number-5-95') : Fact::of('half-stick-curve.number-0-05-0'),
+            );
         }
         $this->exponent = log($halfStickOutput) / log(0.5);
     }

@@ -69,6 +69,9 @@ final readonly class Hands
     /** @return array{stick_mode: int, wheel_up: string, grip: string, stick_mm: float} */
     public function toArray(): array
     {
-        return ['stick_mode' => $this->mode->value, 'wheel_up' => $this->wheelUp ? 'push' : 'pull', 'grip' => $this->grip->value, 'stick_mm' => $this->stickMm];
+        return [
+            'stick_mode' => $this->mode->value, 'wheel_up' => $this->wheelUp ? 'push' : 'pull', 'grip' => $this->grip->value,
+            'stick_mm' => $this->stickMm,
+        ];
     }
 }

@@ -86,7 +86,8 @@ final readonly class ModeTune
     public static function ordinary(): self
     {
         return new self(
-            'ordinary', 9.0, 8.0, 3.5, 2.8, 60 * Angle::DEGREE, 3.0, 3.6, 2.5, 120 * Angle::DEGREE, 0.38, 0.3, 0.18, 22 * Angle::DEGREE, 0.6,
+            'ordinary', 9.0, 8.0, 3.5, 2.8, 60 * Angle::DEGREE, 3.0, 3.6, 2.5, 120 * Angle::DEGREE, 0.38, 0.3, 0.18, 22 * Angle::DEGREE,
+            0.6,
             array_map(static fn (): ResponseCurve => new HalfStickCurve(0.5), array_column(Finger::cases(), null, 'value')),
         );
     }
@@ -103,7 +104,8 @@ final readonly class ModeTune
         $of = static fn (Finger $one, float $rate): float => $finger === $one ? $rate * $share : $rate;
 
         return new self(
-            $this->name, $of(Finger::Run, $this->run), $of(Finger::Slide, $this->slide), $of(Finger::Climb, $this->climb), $of(Finger::Climb, $this->sink), $of(Finger::Turn, $this->turn),
+            $this->name, $of(Finger::Run, $this->run), $of(Finger::Slide, $this->slide), $of(Finger::Climb, $this->climb),
+            $of(Finger::Climb, $this->sink), $of(Finger::Turn, $this->turn),
             $this->accelerate, $this->brake, $this->climbAccelerate, $this->turnAccelerate, $this->travelLag, $this->climbLag,
             $finger === Finger::Turn && $cushion !== null ? $cushion / self::CUSHION : $this->turnLag,
             $of(Finger::Tilt, $this->tilt), $finger === Finger::Tilt && $cushion !== null ? $cushion : $this->tiltCushion,

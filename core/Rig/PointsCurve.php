@@ -32,10 +32,15 @@ final readonly class PointsCurve implements ResponseCurve
         }
         for ($i = 1; $i <= $last; $i++) {
             if ($points[$i][0] - $points[$i - 1][0] < self::APART) {
-                throw new Refusal(Fact::of('points-curve.points-curve-must-follow'), "points.$i", Fact::of('points-curve.travel-least-beyond-point', apart: self::APART));
+                throw new Refusal(
+                    Fact::of('points-curve.points-curve-must-follow'), "points.$i",
+                    Fact::of('points-curve.travel-least-beyond-point', apart: self::APART),
+                );
             }
             if ($points[$i][1] <= $points[$i - 1][1]) {
-                throw new Refusal(Fact::of('points-curve.curve-falls-more-finger'), "points.$i", Fact::of('points-curve.output-above-point-before'));
+                throw new Refusal(
+                    Fact::of('points-curve.curve-falls-more-finger'), "points.$i", Fact::of('points-curve.output-above-point-before'),
+                );
             }
         }
         $this->slopes = self::slopes($points);

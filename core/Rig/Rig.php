@@ -65,13 +65,18 @@ final readonly class Rig
 
     public function mode(string $name): ModeTune
     {
-        return $this->modes[$name] ?? throw new Refusal(Fact::of('rig.craft-flight-mode', name: $name), 'mode', Fact::of('rig.one-of', modes: implode(', ', self::MODES)));
+        return $this->modes[$name] ?? throw new Refusal(
+            Fact::of('rig.craft-flight-mode', name: $name), 'mode', Fact::of('rig.one-of', modes: implode(', ', self::MODES)),
+        );
     }
 
     /** The same rig with one mode set up otherwise. */
     public function withMode(ModeTune $mode): self
     {
-        return new self($this->craft, $this->width, $this->windLimit, $this->gustCoupling, $this->tiltLow, $this->tiltHigh, $this->batteryMinutes, [...$this->modes, $mode->name => $mode], $this->hands, $this->ducted);
+        return new self(
+            $this->craft, $this->width, $this->windLimit, $this->gustCoupling, $this->tiltLow, $this->tiltHigh, $this->batteryMinutes,
+            [...$this->modes, $mode->name => $mode], $this->hands, $this->ducted,
+        );
     }
 
     /** @return array<string, mixed> */

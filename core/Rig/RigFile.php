@@ -47,6 +47,9 @@ final readonly class RigFile
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['schema' => self::SCHEMA, 'craft' => $this->craft->toArray(), 'rig' => $this->rig->toArray(), 'focal_mm' => $this->focal, 'reason' => $this->reason];
+        return [
+            'schema' => self::SCHEMA, 'craft' => $this->craft->toArray(), 'rig' => $this->rig->toArray(), 'focal_mm' => $this->focal,
+            'reason' => $this->reason,
+        ];
     }
 }

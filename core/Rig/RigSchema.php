@@ -18,8 +18,11 @@ final class RigSchema
     /** @return Schema */
     public static function file(): array
     {
-        return JsonSchema::document(RigFile::SCHEMA, 'A craft as somebody has set it up, with the craft itself.', ['schema', 'craft', 'rig'], [
-            'craft' => self::craftBody(), 'rig' => self::rig(), 'focal_mm' => JsonSchema::number(0.8, 600), 'reason' => ['type' => 'string'],
+        return JsonSchema::document(RigFile::SCHEMA, 'A craft as somebody has set it up, with the craft itself.', [
+            'schema', 'craft', 'rig',
+        ], [
+            'craft' => self::craftBody(), 'rig' => self::rig(), 'focal_mm' => JsonSchema::number(0.8, 600),
+            'reason' => ['type' => 'string'],
         ]);
     }
 
@@ -37,14 +40,18 @@ final class RigSchema
         $list = static fn (array $items): array => ['type' => 'array', 'minItems' => 1, 'items' => $items];
 
         return JsonSchema::group(['mass_kg', 'convention', 'camera', 'stock'], [
-            'schema' => ['const' => Craft::SCHEMA], 'kind' => ['enum' => Craft::KINDS, 'default' => 'camera'], 'mass_kg' => JsonSchema::number(0.01, 50),
+            'schema' => ['const' => Craft::SCHEMA], 'kind' => ['enum' => Craft::KINDS, 'default' => 'camera'],
+            'mass_kg' => JsonSchema::number(0.01, 50),
             'convention' => ['enum' => CurveKinds::KINDS],
             'gimbal_top_dps' => JsonSchema::number(0.5, 500), 'turn_top_dps' => JsonSchema::number(1, 1000),
-            'gimbal_units' => JsonSchema::group([], ['rate_per_dps' => JsonSchema::number(0.01, 100), 'cushion_per_s' => JsonSchema::number(0.1, 1000)]),
+            'gimbal_units' => JsonSchema::group(
+                [], ['rate_per_dps' => JsonSchema::number(0.01, 100), 'cushion_per_s' => JsonSchema::number(0.1, 1000)],
+            ),
             'camera' => JsonSchema::whole([
                 'sensor_mm' => JsonSchema::whole(['width' => JsonSchema::number(1, 60), 'height' => JsonSchema::number(1, 60)]),
                 'focal_mm' => $list(JsonSchema::number(0.8, 600)), 'frame_rates' => $list(JsonSchema::number(1, 1000)),
-                'resolutions' => $list(['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']]), 'apertures' => $list(JsonSchema::number(0.7, 45)),
+                'resolutions' => $list(['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']]),
+                'apertures' => $list(JsonSchema::number(0.7, 45)),
             ]),
             'stock' => self::rig(),
         ]);
@@ -54,20 +61,29 @@ final class RigSchema
     public static function rig(): array
     {
         $curves = array_fill_keys(array_column(Finger::cases(), 'value'), JsonSchema::group(['kind'], [
-            'kind' => ['enum' => CurveKinds::KINDS], 'value' => ['type' => 'number'], 'centre' => ['type' => 'number'], 'end' => ['type' => 'number'],
-            'points' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 13, 'items' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']]],
+            'kind' => ['enum' => CurveKinds::KINDS], 'value' => ['type' => 'number'], 'centre' => ['type' => 'number'],
+            'end' => ['type' => 'number'],
+            'points' => [
+                'type' => 'array', 'minItems' => 2, 'maxItems' => 13,
+                'items' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']],
+            ],
         ]));
         $mode = JsonSchema::whole([
-            'run_mps' => JsonSchema::number(0.1, 60), 'slide_mps' => JsonSchema::number(0.1, 60), 'climb_mps' => JsonSchema::number(0.1, 30), 'sink_mps' => JsonSchema::number(0.1, 30),
-            'turn_dps' => JsonSchema::number(1, 1000), 'accelerate_mps2' => JsonSchema::number(0.1, 50), 'brake_mps2' => JsonSchema::number(0.1, 50),
+            'run_mps' => JsonSchema::number(0.1, 60), 'slide_mps' => JsonSchema::number(0.1, 60),
+            'climb_mps' => JsonSchema::number(0.1, 30), 'sink_mps' => JsonSchema::number(0.1, 30),
+            'turn_dps' => JsonSchema::number(1, 1000), 'accelerate_mps2' => JsonSchema::number(0.1, 50),
+            'brake_mps2' => JsonSchema::number(0.1, 50),
             'climb_accelerate_mps2' => JsonSchema::number(0.1, 50), 'turn_accelerate_dps2' => JsonSchema::number(1, 5000),
-            'lag_s' => JsonSchema::whole(['travel' => JsonSchema::number(0, 5), 'climb' => JsonSchema::number(0, 5), 'turn' => JsonSchema::number(0, 5)]),
+            'lag_s' => JsonSchema::whole([
+                'travel' => JsonSchema::number(0, 5), 'climb' => JsonSchema::number(0, 5), 'turn' => JsonSchema::number(0, 5),
+            ]),
             'gimbal' => JsonSchema::whole(['top_rate_dps' => JsonSchema::number(0.5, 500), 'cushion_s' => JsonSchema::number(0, 5)]),
             'curves' => JsonSchema::whole($curves),
         ]);
 
         return JsonSchema::group(['craft', 'width_m', 'wind_limit_mps', 'gust_coupling', 'tilt_range_deg', 'battery_min', 'modes'], [
-            'craft' => ['type' => 'string'], 'width_m' => JsonSchema::number(0.02, 5), 'wind_limit_mps' => JsonSchema::number(0.5, 40), 'gust_coupling' => JsonSchema::number(0, 1),
+            'craft' => ['type' => 'string'], 'width_m' => JsonSchema::number(0.02, 5), 'wind_limit_mps' => JsonSchema::number(0.5, 40),
+            'gust_coupling' => JsonSchema::number(0, 1),
             'tilt_range_deg' => JsonSchema::whole(['low' => JsonSchema::number(-120, 0), 'high' => JsonSchema::number(0, 90)]),
             'battery_min' => JsonSchema::number(1, 120), 'modes' => JsonSchema::whole(array_fill_keys(Rig::MODES, $mode)),
             'hands' => JsonSchema::group([], [
@@ -75,7 +91,8 @@ final class RigSchema
                 'grip' => ['enum' => array_column(Grip::cases(), 'value')], 'stick_mm' => JsonSchema::number(5, 80),
             ]),
             'ducted' => JsonSchema::group(['hover', 'limit', 'soft', 'camera_deg'], [
-                'hover' => JsonSchema::number(0.1, 0.9), 'limit' => JsonSchema::number(0.2, 1), 'soft' => JsonSchema::number(0, 1), 'self_levelling' => ['type' => 'boolean'],
+                'hover' => JsonSchema::number(0.1, 0.9), 'limit' => JsonSchema::number(0.2, 1), 'soft' => JsonSchema::number(0, 1),
+                'self_levelling' => ['type' => 'boolean'],
                 'camera_deg' => JsonSchema::number(0, 60), 'coast_s' => JsonSchema::number(0.3, 10),
             ]),
         ]);

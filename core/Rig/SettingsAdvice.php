@@ -17,8 +17,9 @@ final readonly class SettingsAdvice
 
     private const HIGHER = 1.25;
 
-    private function __construct(public ModeTune $now, public ModeTune $advised, private SettingsAdvisor $advisor, private AdviceWish $wish, private Craft $craft)
-    {
+    private function __construct(
+        public ModeTune $now, public ModeTune $advised, private SettingsAdvisor $advisor, private AdviceWish $wish, private Craft $craft,
+    ) {
     }
 
     /** @param  list<Demand>  $demands */
@@ -55,8 +56,10 @@ final readonly class SettingsAdvice
         }
 
         return [
-            'mode' => $this->now->name, 'house' => $this->wish->house->value, 'house_words' => $this->wish->house->words(), 'house_why' => $this->wish->house->why(),
-            'nudge' => round($this->wish->nudge, 4), 'seen_widths' => $this->wish->seen, 'comfort' => ['least' => $this->wish->least, 'most' => $this->wish->most],
+            'mode' => $this->now->name, 'house' => $this->wish->house->value, 'house_words' => $this->wish->house->words(),
+            'house_why' => $this->wish->house->why(),
+            'nudge' => round($this->wish->nudge, 4), 'seen_widths' => $this->wish->seen,
+            'comfort' => ['least' => $this->wish->least, 'most' => $this->wish->most],
             'settings' => $this->advised->toArray(), 'fingers' => $fingers,
         ];
     }
@@ -88,13 +91,18 @@ final readonly class SettingsAdvice
         $same = $held !== [] && max($held) - min($held) < 0.005;
 
         return Fact::all(
-            Fact::of('settings-advice.asks-most', house: $this->wish->house->words(), shot: $most->demand->shot, most: $finger->rate($most->asked), at: Quantity::moment($most->at)),
+            Fact::of(
+                'settings-advice.asks-most', house: $this->wish->house->words(), shot: $most->demand->shot,
+                most: $finger->rate($most->asked), at: Quantity::moment($most->at),
+            ),
             match (true) {
                 $held === [] => null,
                 $same => Fact::of('settings-advice.held-at', travel: Quantity::share(min($held))),
                 default => Fact::of('settings-advice.holds-between', least: Quantity::share(min($held)), most: Quantity::share(max($held))),
             },
-            $most->reach > 1 + 1e-9 ? Fact::of('settings-advice.more-than-there-is', craft: $this->craft->name, mode: Fact::of("mode.{$this->now->name}")) : null,
+            $most->reach > 1 + 1e-9 ? Fact::of(
+                'settings-advice.more-than-there-is', craft: $this->craft->name, mode: Fact::of("mode.{$this->now->name}"),
+            ) : null,
         );
     }
 
@@ -112,13 +120,18 @@ final readonly class SettingsAdvice
         $ceiling = $this->craft->ceiling($this->advised->name, $finger);
         $variants = [
             [Fact::of('settings-advice.top', top: $finger->rate(self::LOWER * $top)), self::LOWER * $top, $half, $cushion],
-            [Fact::of('settings-advice.top', top: $finger->rate(min($ceiling, self::HIGHER * $top))), min($ceiling, self::HIGHER * $top), $half, $cushion],
+            [
+                Fact::of('settings-advice.top', top: $finger->rate(min($ceiling, self::HIGHER * $top))), min($ceiling, self::HIGHER * $top),
+                $half, $cushion,
+            ],
             [Fact::of('settings-advice.softer-curve'), $top, max(0.15, $half - 0.08), $cushion],
             [Fact::of('settings-advice.straighter-curve'), $top, min(0.55, $half + 0.08), $cushion],
         ];
         if ($cushion !== null) {
             $variants[] = [Fact::of('settings-advice.a-cushion-of', cushion: Quantity::seconds($cushion / 2)), $top, $half, $cushion / 2];
-            $variants[] = [Fact::of('settings-advice.a-cushion-of', cushion: Quantity::seconds($cushion * 1.6)), $top, $half, $cushion * 1.6];
+            $variants[] = [
+                Fact::of('settings-advice.a-cushion-of', cushion: Quantity::seconds($cushion * 1.6)), $top, $half, $cushion * 1.6,
+            ];
         }
         $trades = [];
         foreach ($variants as [$change, $otherTop, $otherHalf, $otherCushion]) {
@@ -136,19 +149,34 @@ final readonly class SettingsAdvice
                     }
                 }
                 if ($there->nudge !== null && $here->nudge !== null && $there->nudge < 0.97 * $here->nudge) {
-                    $buys[] = Fact::of('settings-advice.nudge-shows-less', shot: $demand->shot, nudge: Quantity::share(1 - $there->nudge / $here->nudge));
+                    $buys[] = Fact::of(
+                        'settings-advice.nudge-shows-less', shot: $demand->shot, nudge: Quantity::share(1 - $there->nudge / $here->nudge),
+                    );
                 }
-                if ($there->nudge !== null && $here->nudge !== null && $there->nudge > 1.03 * $here->nudge && $there->troubles($this->wish) === []) {
-                    $costs[] = Fact::of('settings-advice.nudge-shows-more', shot: $demand->shot, nudge: Quantity::share($there->nudge / $here->nudge - 1));
+                if (
+                    $there->nudge !== null
+                    && $here->nudge !== null
+                    && $there->nudge > 1.03 * $here->nudge
+                    && $there->troubles($this->wish) === []
+                ) {
+                    $costs[] = Fact::of(
+                        'settings-advice.nudge-shows-more', shot: $demand->shot, nudge: Quantity::share($there->nudge / $here->nudge - 1),
+                    );
                 }
                 if ($there->reach < 0.97 * $here->reach) {
-                    $buys[] = Fact::of('settings-advice.rate-reserve-instead', shot: $demand->shot, reach: Quantity::share(max(0.0, 1 - $there->reach)), reach2: Quantity::share(max(0.0, 1 - $here->reach)));
+                    $buys[] = Fact::of(
+                        'settings-advice.rate-reserve-instead', shot: $demand->shot, reach: Quantity::share(max(0.0, 1 - $there->reach)),
+                        reach2: Quantity::share(max(0.0, 1 - $here->reach)),
+                    );
                 }
             }
             $was = $this->advised->response($finger)->stopSeconds();
             $is = $other->response($finger)->stopSeconds();
             if (abs($is - $was) > 0.04) {
-                $stops = Fact::of($is > $was ? 'settings-advice.softer-stops' : 'settings-advice.harder-stops', is: Quantity::seconds($is), was: Quantity::seconds($was));
+                $stops = Fact::of(
+                    $is > $was ? 'settings-advice.softer-stops' : 'settings-advice.harder-stops', is: Quantity::seconds($is),
+                    was: Quantity::seconds($was),
+                );
                 $is > $was ? $buys[] = $stops : $costs[] = $stops;
             }
             $trades[] = ['change' => $change, 'buys' => $buys, 'costs' => $costs];

@@ -43,8 +43,9 @@ final class SettingsAdvisor
     /**
      * @param  list<Demand>  $demands  of all shots and fingers
      */
-    public function __construct(private readonly Craft $craft, private readonly ModeTune $mode, private readonly array $demands, private readonly AdviceWish $wish)
-    {
+    public function __construct(
+        private readonly Craft $craft, private readonly ModeTune $mode, private readonly array $demands, private readonly AdviceWish $wish,
+    ) {
     }
 
     /** The mode with the recommended numbers; fingers that no shot needs keep theirs. */
@@ -96,7 +97,10 @@ final class SettingsAdvisor
         $quickest = $finger === Finger::Turn ? 3 * $this->craft->stock->mode($mode->name)->turnLag : 0.1;
         $cushions = $finger->rotates() ? $this->spread($quickest, self::CUSHION, self::CUSHIONS) : [null];
         $cost = fn (float $top, float $half, ?float $cushion): array => [
-            $this->costOf($candidate = $this->candidate($mode, $finger, $top, $half, $cushion), $finger, $demands, $this->needed($finger, $demands, $candidate->lag($finger))),
+            $this->costOf(
+                $candidate = $this->candidate($mode, $finger, $top, $half, $cushion), $finger, $demands,
+                $this->needed($finger, $demands, $candidate->lag($finger)),
+            ),
             $top, $half, $cushion,
         ];
         $tried = [$cost(min($ceiling, $mode->top($finger)), 0.45, $cushions[0] === null ? null : $mode->cushion($finger))];
@@ -116,11 +120,15 @@ final class SettingsAdvisor
             [$top, $half, $cushion] = [0.25, 0.05, 0.3];
             $here = $start;
             while ($top > 0.002) {
-                $moves = [[exp($top), 0.0, 0.0], [exp(-$top), 0.0, 0.0], [1.0, $half, 0.0], [1.0, -$half, 0.0], ...$here[3] === null ? [] : [[1.0, 0.0, $cushion], [1.0, 0.0, -$cushion]]];
+                $moves = [
+                    [exp($top), 0.0, 0.0], [exp(-$top), 0.0, 0.0], [1.0, $half, 0.0], [1.0, -$half, 0.0],
+                    ...$here[3] === null ? [] : [[1.0, 0.0, $cushion], [1.0, 0.0, -$cushion]],
+                ];
                 $next = $here;
                 foreach ($moves as [$dt, $dh, $dc]) {
                     $one = $cost(
-                        max(self::LOWEST * $ceiling, min($ceiling, $here[1] * $dt)), max(self::SOFTEST, min(self::STRAIGHT, $here[2] + $dh)),
+                        max(self::LOWEST * $ceiling, min($ceiling, $here[1] * $dt)),
+                        max(self::SOFTEST, min(self::STRAIGHT, $here[2] + $dh)),
                         $here[3] === null ? null : max($quickest, min(self::CUSHION, $here[3] + $dc)),
                     );
                     $next = $one[0] < $next[0] - 1e-12 ? $one : $next;
@@ -168,7 +176,9 @@ final class SettingsAdvisor
             $top = $mode->top($finger, $demand->hold > 0);
             $travel = $curve->travel(min(1.0, abs($demand->hold) / $top));
             $outside = max(0.0, $wish->least - $travel, $travel - $wish->most);
-            $seen = ($curve->output($travel + $wish->nudge / 2) - $curve->output($travel - $wish->nudge / 2)) * $top * $demand->widths / $wish->seen;
+            $seen = (
+                $curve->output($travel + $wish->nudge / 2) - $curve->output($travel - $wish->nudge / 2)
+            ) * $top * $demand->widths / $wish->seen;
             $cost += (($outside / 0.1) ** 2 + 0.06 * (($travel - $wanted) / 0.2) ** 2 + max(0.0, $seen - 1) ** 2) / count($demands);
         }
         $lacking = max(0.0, self::ROOM * $needed[0] / $mode->top($finger) - 1, self::ROOM * $needed[1] / $mode->top($finger, false) - 1);

@@ -96,7 +96,9 @@ final readonly class SettingsEffect
             ] : null,
             'curve' => $stated,
             'convention' => CurveKinds::meaning($stated['kind']),
-            'says' => array_map(static fn (Conversion $conversion): array => $conversion->toArray(), Conversion::all($curve, $mode->top($finger) * $scale)),
+            'says' => array_map(
+                static fn (Conversion $conversion): array => $conversion->toArray(), Conversion::all($curve, $mode->top($finger) * $scale),
+            ),
             'points' => $points,
         ];
     }

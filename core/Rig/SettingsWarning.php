@@ -28,19 +28,41 @@ final readonly class SettingsWarning
             [$a, $b] = [$rig->mode($lower), $rig->mode($upper)];
             foreach (Finger::cases() as $finger) {
                 if ($a->top($finger) > $b->top($finger) * (1 + 1e-9)) {
-                    $odd[] = new self("modes.$lower.$finger->value.top", Fact::of('settings-warning.quicker-mode', finger: $finger->value, lower: Fact::of("mode.$lower"), lowerTop: $finger->rate($a->top($finger)), upper: Fact::of("mode.$upper"), upperTop: $finger->rate($b->top($finger))));
+                    $odd[] = new self(
+                        "modes.$lower.$finger->value.top",
+                        Fact::of(
+                            'settings-warning.quicker-mode', finger: $finger->value, lower: Fact::of("mode.$lower"),
+                            lowerTop: $finger->rate($a->top($finger)), upper: Fact::of("mode.$upper"),
+                            upperTop: $finger->rate($b->top($finger)),
+                        ),
+                    );
                 }
                 if ($finger->rotates() && $a->cushion($finger) < $b->cushion($finger) - 0.005) {
-                    $odd[] = new self("modes.$lower.$finger->value.cushion", Fact::of('settings-warning.starts-stops-harder-mode', finger: $finger->value, lower: Fact::of("mode.$lower"), lowerCushion: Quantity::seconds($a->cushion($finger)), upper: Fact::of("mode.$upper"), upperCushion: Quantity::seconds($b->cushion($finger))));
+                    $odd[] = new self(
+                        "modes.$lower.$finger->value.cushion",
+                        Fact::of(
+                            'settings-warning.starts-stops-harder-mode', finger: $finger->value, lower: Fact::of("mode.$lower"),
+                            lowerCushion: Quantity::seconds($a->cushion($finger)), upper: Fact::of("mode.$upper"),
+                            upperCushion: Quantity::seconds($b->cushion($finger)),
+                        ),
+                    );
                 }
                 if ($a->curve($finger)->output(0.25) > $b->curve($finger)->output(0.25) + 0.02) {
-                    $odd[] = new self("modes.$lower.$finger->value.curve", Fact::of('settings-warning.sharper-about-centre-mode', finger: $finger->value, lower: Fact::of("mode.$lower"), upper: Fact::of("mode.$upper")));
+                    $odd[] = new self(
+                        "modes.$lower.$finger->value.curve",
+                        Fact::of(
+                            'settings-warning.sharper-about-centre-mode', finger: $finger->value, lower: Fact::of("mode.$lower"),
+                            upper: Fact::of("mode.$upper"),
+                        ),
+                    );
                 }
             }
         }
         foreach ($rig->modes as $name => $mode) {
             if ($mode->tiltCushion < 0.1) {
-                $odd[] = new self("modes.$name.tilt.cushion", Fact::of('settings-warning.without-cushion-mode-every', mode: Fact::of("mode.$name")));
+                $odd[] = new self(
+                    "modes.$name.tilt.cushion", Fact::of('settings-warning.without-cushion-mode-every', mode: Fact::of("mode.$name")),
+                );
             }
         }
         if ($rig->tiltHigh <= 0) {
@@ -48,11 +70,5 @@ final readonly class SettingsWarning
         }
 
         return $odd;
-    }
-
-    /** @return array{place: string, text: Fact} */
-    public function toArray(): array
-    {
-        return ['place' => $this->place, 'text' => $this->text];
     }
 }

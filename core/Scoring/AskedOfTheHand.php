@@ -6,7 +6,9 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Controls\Axis;
 
-/** What the plan itself asks of the picture, so that nobody is blamed for it: nothing of a held move, its turns and touchdowns of a drill. */
+/**
+ * What the plan itself asks of the picture, so that nobody is blamed for it: nothing of a held move, its turns and touchdowns of a drill.
+ */
 final readonly class AskedOfTheHand
 {
     /**

@@ -12,7 +12,10 @@ use Larkspur\Scoring\Fault\FaultKinds;
  * Takes of one shot side by side: their order, and why one is the best, or that the log can't tell them apart.
  * Scores that differ by less than their joint uncertainty are not ranked by it.
  *
- * @phpstan-type Compared array{id: int, name: string, score: float, uncertainty: float, verdict: string, clean_s: float, facets: array<string, ?float>, faults: list<string>, automated: bool}
+ * @phpstan-type Compared array{
+ *     id: int, name: string, score: float, uncertainty: float, verdict: string, clean_s: float, facets: array<string, ?float>,
+ *     faults: list<string>, automated: bool,
+ * }
  */
 final readonly class Comparison
 {
@@ -53,7 +56,10 @@ final readonly class Comparison
         }
         [$first, $second] = $takes;
 
-        return new self($order, $first['id'], Fact::all(...[...self::why($first, $second), $first['automated'] ? Fact::of('comparison.automated') : null]));
+        return new self(
+            $order, $first['id'],
+            Fact::all(...[...self::why($first, $second), $first['automated'] ? Fact::of('comparison.automated') : null]),
+        );
     }
 
     /**
@@ -64,19 +70,32 @@ final readonly class Comparison
     private static function why(array $first, array $second): array
     {
         if (self::RANK[$first['verdict']] < self::RANK[$second['verdict']]) {
-            return [Fact::of('comparison.only-one-of-its-kind', name: $first['name'], verdict: Fact::of('verdict.word.'.$first['verdict'])), ...self::petal($first, $second)];
+            return [
+                Fact::of('comparison.only-one-of-its-kind', name: $first['name'], verdict: Fact::of('verdict.word.'.$first['verdict'])),
+                ...self::petal($first, $second),
+            ];
         }
         if (self::apart($first, $second)) {
-            return [Fact::of('comparison.ahead', first: $first['name'], second: $second['name'], by: Quantity::points($first['score'] - $second['score'])), ...self::petal($first, $second)];
+            return [
+                Fact::of(
+                    'comparison.ahead', first: $first['name'], second: $second['name'],
+                    by: Quantity::points($first['score'] - $second['score']),
+                ),
+                ...self::petal($first, $second),
+            ];
         }
 
         return [
             Fact::of(
                 'comparison.not-apart', first: $first['name'], second: $second['name'], firstScore: Quantity::number($first['score']),
-                secondScore: Quantity::number($second['score']), give: Quantity::number(hypot($first['uncertainty'], $second['uncertainty'])),
+                secondScore: Quantity::number($second['score']),
+                give: Quantity::number(hypot($first['uncertainty'], $second['uncertainty'])),
             ),
             $first['clean_s'] > $second['clean_s'] + self::LONGER
-                ? Fact::of('comparison.longer-clean', name: $first['name'], longer: Quantity::seconds($first['clean_s']), shorter: Quantity::seconds($second['clean_s']))
+                ? Fact::of(
+                    'comparison.longer-clean', name: $first['name'], longer: Quantity::seconds($first['clean_s']),
+                    shorter: Quantity::seconds($second['clean_s']),
+                )
                 : Fact::of('comparison.look-yourself'),
         ];
     }

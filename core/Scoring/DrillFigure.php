@@ -82,16 +82,23 @@ final readonly class DrillFigure implements JudgedParts
             Metric::of('figure_stray', Fact::of('metric.figure_stray'), $stray, Quantity::metres(...), MetricScale::FigureStray),
             Metric::of('height_stray', Fact::of('metric.height_stray'), $rise, Quantity::metres(...), MetricScale::FigureStray),
         ];
-        $frame = [Metric::of('heading_stray', Fact::of('metric.heading_stray'), max(0.0, $aim - self::SAME_HEADING), Quantity::degrees(...), MetricScale::HeadingMiss)];
+        $frame = [Metric::of(
+            'heading_stray', Fact::of('metric.heading_stray'), max(0.0, $aim - self::SAME_HEADING), Quantity::degrees(...),
+            MetricScale::HeadingMiss,
+        )];
         $missed = [];
-        foreach (self::marks($plan, $ideal, $path, $flown, $laid, $plannedNodes) as ['metric' => $metric, 'node' => $node, 'misses' => $misses]) {
+        foreach (self::marks($plan, $ideal, $path, $flown, $laid, $plannedNodes) as [
+            'metric' => $metric, 'node' => $node, 'misses' => $misses,
+        ]) {
             if ($metric->id === 'corner' || $metric->id === 'heading') {
                 $frame[] = $metric;
             } else {
                 $line[] = $metric;
             }
             if ($metric->score < self::MISSED) {
-                $missed[] = ['t' => $take->grid->t[$flownNodes[$node]], 'metric' => $metric->id, 'size' => $metric->value, 'severity' => $misses];
+                $missed[] = [
+                    't' => $take->grid->t[$flownNodes[$node]], 'metric' => $metric->id, 'size' => $metric->value, 'severity' => $misses,
+                ];
             }
         }
         $even = self::evenness($take);
@@ -104,14 +111,27 @@ final readonly class DrillFigure implements JudgedParts
         $springs = $sticks?->springs($take->grid->t[$take->main->from], $take->grid->t[$take->main->to]) ?? [];
 
         return new self(
-            new AskedOfTheHand(array_map(static fn (array $a): float => Statistics::greatest(Series::sizes($a)), $ideal->acceleration), Bobbing::worst($ideal)[1]),
+            new AskedOfTheHand(
+                array_map(static fn (array $a): float => Statistics::greatest(Series::sizes($a)), $ideal->acceleration),
+                Bobbing::worst($ideal)[1],
+            ),
             $stray, $even, $missed, $springs,
             [
-                Petal::Ease->value => $sticks === null ? [] : [Metric::of('springs', Fact::of('metric.springs'), (float) count($springs), Quantity::times(...), MetricScale::Springs)],
-                Petal::Flow->value => [Metric::of('image_shake', Fact::of('metric.image_shake'), $disturbance, Quantity::percentPerSecond(...), MetricScale::Shake)],
-                Petal::Hold->value => $even === null ? [] : [Metric::of('evenness_travel', Fact::of('metric.evenness-leg'), $even, Quantity::share(...), MetricScale::Evenness)],
+                Petal::Ease->value => $sticks === null ? [] : [Metric::of(
+                    'springs', Fact::of('metric.springs'), (float) count($springs), Quantity::times(...), MetricScale::Springs,
+                )],
+                Petal::Flow->value => [Metric::of(
+                    'image_shake', Fact::of('metric.image_shake'), $disturbance, Quantity::percentPerSecond(...), MetricScale::Shake,
+                )],
+                Petal::Hold->value => $even === null ? [] : [Metric::of(
+                    'evenness_travel', Fact::of('metric.evenness-leg'), $even, Quantity::share(...), MetricScale::Evenness,
+                )],
                 Petal::Line->value => [
-                    ...self::worstOfEach($line), Metric::of('completion', Fact::of('metric.completion-figure'), min(1.5, $completion), Quantity::share(...), MetricScale::Completion),
+                    ...self::worstOfEach($line),
+                    Metric::of(
+                        'completion', Fact::of('metric.completion-figure'), min(1.5, $completion), Quantity::share(...),
+                        MetricScale::Completion,
+                    ),
                 ],
                 Petal::Frame->value => self::worstOfEach($frame),
             ],
@@ -119,7 +139,8 @@ final readonly class DrillFigure implements JudgedParts
     }
 
     /**
-     * How far the flown points lie from those they are matched with: over the ground and in height (m, less noise), and in heading (degrees).
+     * How far the flown points lie from those they are matched with: over the ground and in height (m, less noise), and in heading
+     * (degrees).
      *
      * @param  list<array{int, int}>  $path
      * @param  non-empty-list<array{float, float, float, float, float}>  $flown
@@ -164,12 +185,20 @@ final readonly class DrillFigure implements JudgedParts
             $j = self::nearest($ideal, $plannedNodes, $mark->t);
             $i = self::event($mark, $j, $partner, $flown, $laid);
             $missed = sqrt(max(0.0, ($flown[$i][0] - $laid[$j][0]) ** 2 + ($flown[$i][1] - $laid[$j][1]) ** 2 - 2 * CirclePath::WALK ** 2));
-            $swept = abs(($flown[$i][3] - $flown[$previous[0]][3]) - ($laid[$j][3] - $laid[$previous[1]][3])) / self::METRES_PER_RADIAN / Angle::DEGREE;
+            $swept = abs(
+                ($flown[$i][3] - $flown[$previous[0]][3]) - ($laid[$j][3] - $laid[$previous[1]][3]),
+            ) / self::METRES_PER_RADIAN / Angle::DEGREE;
             $previous = [$i, $j];
             $id = $mark->kind === Mark::CLOSE ? 'closure' : $mark->kind;
             $marks[] = in_array($mark->kind, [Mark::CORNER, Mark::HEADING], true)
-                ? ['metric' => Metric::of($id, Fact::of("metric.$id"), $swept, Quantity::degrees(...), MetricScale::HeadingMiss), 'node' => $i, 'misses' => $swept / self::MISSED_DEGREES]
-                : ['metric' => Metric::of($id, Fact::of("metric.$id"), $missed, Quantity::metres(...), MetricScale::FigureMiss), 'node' => $i, 'misses' => $missed / self::MISSED_METRES];
+                ? [
+                    'metric' => Metric::of($id, Fact::of("metric.$id"), $swept, Quantity::degrees(...), MetricScale::HeadingMiss),
+                    'node' => $i, 'misses' => $swept / self::MISSED_DEGREES,
+                ]
+                : [
+                    'metric' => Metric::of($id, Fact::of("metric.$id"), $missed, Quantity::metres(...), MetricScale::FigureMiss),
+                    'node' => $i, 'misses' => $missed / self::MISSED_METRES,
+                ];
         }
 
         return $marks;
@@ -186,7 +215,8 @@ final readonly class DrillFigure implements JudgedParts
         $line = $of(Petal::Line);
 
         return new PartScores([
-            'path' => $weakestAndMean(...array_slice($line, 0, -1)), 'completion' => $line[count($line) - 1], 'framing' => $weakestAndMean(...$of(Petal::Frame)),
+            'path' => $weakestAndMean(...array_slice($line, 0, -1)), 'completion' => $line[count($line) - 1],
+            'framing' => $weakestAndMean(...$of(Petal::Frame)),
             'smooth' => $of(Petal::Flow)[0],
             ...$of(Petal::Hold) === [] ? [] : ['steady' => $of(Petal::Hold)[0]],
             ...$of(Petal::Ease) === [] ? [] : ['ease' => $of(Petal::Ease)[0]],
@@ -231,7 +261,8 @@ final readonly class DrillFigure implements JudgedParts
         $flight = $plan->flight;
         $keep = Series::stride($flight->count(), 5);
         $samples = Samples::given(
-            Series::at($flight->t, $keep), Series::at($flight->east, $keep), Series::at($flight->north, $keep), Series::at($flight->up, $keep),
+            Series::at($flight->t, $keep), Series::at($flight->east, $keep), Series::at($flight->north, $keep),
+            Series::at($flight->up, $keep),
             Series::at($flight->heading, $keep), Series::at($flight->tilt, $keep),
         );
 
@@ -272,7 +303,8 @@ final readonly class DrillFigure implements JudgedParts
         [$sin, $cos] = [sin($by), cos($by)];
 
         return array_map(static fn (array $p): array => [
-            $onto[0] + ($p[0] - $x) * $cos + ($p[1] - $y) * $sin, $onto[1] - ($p[0] - $x) * $sin + ($p[1] - $y) * $cos, $onto[2] + $p[2] - $z,
+            $onto[0] + ($p[0] - $x) * $cos + ($p[1] - $y) * $sin, $onto[1] - ($p[0] - $x) * $sin + ($p[1] - $y) * $cos,
+            $onto[2] + $p[2] - $z,
             $onto[3] + $p[3] - $heading, $p[4],
         ], $points);
     }
@@ -329,7 +361,10 @@ final readonly class DrillFigure implements JudgedParts
                 $node = $take->main->from + $k - self::LEG_MARGIN;
                 $median = Statistics::median($inner);
                 $noise = 2 * ($take->grid->x->sigma * $take->grid->x->gSteady[max(0, $node)]) ** 2 + 0.04 ** 2;
-                $spreads[] = NoiseCorrected::rate(Statistics::meanSquare(array_map(static fn (float $v): float => $v - $median, $inner)), $noise, count($inner) * Grid::STEP, Grid::STEADY)->value / max(0.1, $median);
+                $spreads[] = NoiseCorrected::rate(
+                    Statistics::meanSquare(array_map(static fn (float $v): float => $v - $median, $inner)), $noise,
+                    count($inner) * Grid::STEP, Grid::STEADY,
+                )->value / max(0.1, $median);
             }
             $leg = [];
         }
@@ -343,7 +378,9 @@ final readonly class DrillFigure implements JudgedParts
         $way = 0.0;
         for ($i = $take->main->from; $i <= $take->main->to; $i++) {
             $noise = 2 * ($take->grid->x->sigma * $take->grid->x->g1[$i]) ** 2 + 0.02;
-            $way += Grid::STEP * sqrt(max(0.0, $take->grid->x->rate[$i] ** 2 + $take->grid->y->rate[$i] ** 2 + $take->grid->z->rate[$i] ** 2 - $noise));
+            $way += Grid::STEP * sqrt(max(
+                0.0, $take->grid->x->rate[$i] ** 2 + $take->grid->y->rate[$i] ** 2 + $take->grid->z->rate[$i] ** 2 - $noise,
+            ));
         }
 
         return $way;

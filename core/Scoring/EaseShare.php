@@ -36,9 +36,26 @@ final class EaseShare
 
         return match (true) {
             $take->path instanceof CirclePath && $turns === Role::Steady => hypot(self::ofOrbit($take, $eases), $held),
-            $turns === Role::Coupled => hypot(hypot(min(hypot($shake->pan->value, 0.5 * $take->imageSpeed($shake->surge->value)), hypot(self::ofHeldHeading($take), self::ofTravel($take))), $held), self::ofBob($take, $eases, $shake)),
-            $take->judging->framed === Framed::Sweep || ($turns === Role::Steady && $take->judging->framed === Framed::Reveal) => min($shake->image->value, hypot(self::ofTurn($take, $eases), $take->judging->path === PathKind::Vertical ? self::ofClimb($take, $eases, $shake) : 0.0)),
-            $take->judging->path === PathKind::Line || $take->judging->path === PathKind::Beside => hypot($held, self::ofWay($take, $eases, $shake)),
+            $turns === Role::Coupled => hypot(
+                hypot(
+                    min(
+                        hypot($shake->pan->value, 0.5 * $take->imageSpeed($shake->surge->value)),
+                        hypot(self::ofHeldHeading($take), self::ofTravel($take)),
+                    ),
+                    $held,
+                ),
+                self::ofBob($take, $eases, $shake),
+            ),
+            $take->judging->framed === Framed::Sweep
+                || ($turns === Role::Steady && $take->judging->framed === Framed::Reveal) => min(
+                    $shake->image->value,
+                    hypot(
+                        self::ofTurn($take, $eases),
+                        $take->judging->path === PathKind::Vertical ? self::ofClimb($take, $eases, $shake) : 0.0,
+                    ),
+                ),
+            $take->judging->path === PathKind::Line
+                || $take->judging->path === PathKind::Beside => hypot($held, self::ofWay($take, $eases, $shake)),
             $take->judging->path === PathKind::Vertical => hypot($held, self::ofClimb($take, $eases, $shake)),
             default => $held,
         };
@@ -107,7 +124,9 @@ final class EaseShare
     /** What the eases of a straight way leave in the surge, and those of its climb in the bobbing. */
     private static function ofWay(Take $take, Eases $eases, Shake $shake): float
     {
-        $surge = self::band($take, [self::integrated(self::profile($take, $eases, Axis::Travel))], Grid::POSITION, 0.5 * $take->imageSpeed(1.0));
+        $surge = self::band(
+            $take, [self::integrated(self::profile($take, $eases, Axis::Travel))], Grid::POSITION, 0.5 * $take->imageSpeed(1.0),
+        );
 
         return hypot(min($surge, 0.5 * $take->imageSpeed($shake->surge->value)), self::ofBob($take, $eases, $shake));
     }
@@ -116,7 +135,10 @@ final class EaseShare
     private static function ofBob(Take $take, Eases $eases, Shake $shake): float
     {
         return $take->judging->role(Axis::Climb) !== Role::Steady ? 0.0
-            : min($take->imageSpeed($shake->bob->value), self::band($take, [self::integrated(self::profile($take, $eases, Axis::Climb))], Grid::BOB, $take->imageSpeed(1.0)));
+            : min(
+                $take->imageSpeed($shake->bob->value),
+                self::band($take, [self::integrated(self::profile($take, $eases, Axis::Climb))], Grid::BOB, $take->imageSpeed(1.0)),
+            );
     }
 
     /** Of an upright move, what goes beyond KEPT. */
@@ -173,7 +195,9 @@ final class EaseShare
         $held = $take->held($axis);
 
         return array_map(
-            static fn (float $t): float => $held * (Ramp::rate(($t - $start->centre) / $in + 0.5) - Ramp::rate(($t - $stop->centre) / $out + 0.5)),
+            static fn (float $t): float => $held * (
+                Ramp::rate(($t - $start->centre) / $in + 0.5) - Ramp::rate(($t - $stop->centre) / $out + 0.5)
+            ),
             $take->grid->t,
         );
     }

@@ -120,7 +120,9 @@ final class Evenness
         if ($axis === Axis::Travel || $axis === Axis::Climb) {
             $allowance = max($allowance, $channel->sigma > self::QUIET ? self::WANDERS[$axis->value] : 0.0, self::atRest($take, $axis));
         }
-        $noise = $speed?->noise() ?? $channel->sigma ** 2 * Statistics::meanSquare(array_slice($gain, $from, $to - $from)) + $allowance ** 2;
+        $noise = $speed?->noise() ?? $channel->sigma ** 2 * Statistics::meanSquare(array_slice(
+            $gain, $from, $to - $from,
+        )) + $allowance ** 2;
 
         return NoiseCorrected::rate($square, $noise, ($to - $from) * Grid::STEP, $width)->times(1 / max($span->rate, $take->floor($axis)));
     }

@@ -46,7 +46,9 @@ final readonly class Expectation
     /** What is to be expected, in short. */
     public function inShort(): Fact
     {
-        return $this->score === null ? Fact::of('expectation.nothing-judged') : Fact::of('expectation.would-score', score: Quantity::number($this->score->score));
+        return $this->score === null
+            ? Fact::of('expectation.nothing-judged')
+            : Fact::of('expectation.would-score', score: Quantity::number($this->score->score));
     }
 
     /** What keeps the score from being full; null where nothing does. */

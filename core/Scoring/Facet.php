@@ -49,7 +49,9 @@ final readonly class Facet
             $score === null => Fact::of('facet.not-part-of-move', about: $about),
             $weakest === null => Fact::of('facet.log-can-not-tell', about: $about),
             $weakest->score >= self::TEXTBOOK => Fact::of('facet.textbook', about: $about),
-            default => Fact::of('facet.weakest', about: $about, metric: $weakest->label, value: $weakest->value, textbook: $weakest->textbook),
+            default => Fact::of(
+                'facet.weakest', about: $about, metric: $weakest->label, value: $weakest->value, textbook: $weakest->textbook,
+            ),
         };
     }
 }

@@ -74,7 +74,9 @@ final readonly class Framing
         $median = Statistics::median($heading);
         $first = Statistics::mean(array_slice($heading, 0, 5));
         $noise = $take->grid->heading->sigma * Statistics::mean($take->moving($take->grid->heading->g0));
-        $spread = NoiseCorrected::value(Statistics::meanSquare(array_map(static fn (float $h): float => $h - $median, $heading)), $noise ** 2);
+        $spread = NoiseCorrected::value(
+            Statistics::meanSquare(array_map(static fn (float $h): float => $h - $median, $heading)), $noise ** 2,
+        );
         $u = array_map(static fn (float $h): float => ($h - $first) / $take->lens->horizontal, $heading);
         $most = Statistics::percentile(Series::sizes($u), 98);
         $reveals = $take->judging->framed === Framed::Reveal;
@@ -114,7 +116,8 @@ final readonly class Framing
         $still = array_fill(0, $take->main->nodes(), 0.0);
 
         return new self(
-            $still, $still, 0.0, NoiseCorrected::value(0.0, 0.0), $wanted->sweep === null ? 0.0 : self::sweepError($take, $wanted->sweep), 0.0, 0.0,
+            $still, $still, 0.0, NoiseCorrected::value(0.0, 0.0), $wanted->sweep === null ? 0.0 : self::sweepError($take, $wanted->sweep),
+            0.0, 0.0,
             self::startError($take, $wanted), self::endError($take, $wanted),
         );
     }
@@ -248,8 +251,9 @@ final readonly class Framing
      * @param  list<float>  $aimV
      * @return array{float, float, float} east and north after the limit, size before it, m
      */
-    private static function pinOffset(Take $take, array $dx, array $dy, array $dz, array $heading, array $tilt, array $distance, float $aimU, array $aimV): array
-    {
+    private static function pinOffset(
+        Take $take, array $dx, array $dy, array $dz, array $heading, array $tilt, array $distance, float $aimU, array $aimV,
+    ): array {
         $a11 = $a12 = $a22 = $b1 = $b2 = 0.0;
         $rows = 0;
         foreach ($dx as $i => $x) {
@@ -258,7 +262,9 @@ final readonly class Framing
             $theta = $tilt[$i];
             $lateral = -max(-1.0, min(1.0, 2 * $take->lens->halfWidth * ($u - $aimU))) * $distance[$i];
             $vertical = -max(-1.0, min(1.0, 2 * $take->lens->halfHeight * ($v - $aimV[$i]))) * $distance[$i];
-            foreach ([[cos($psi), -sin($psi), $lateral], [-sin($theta) * sin($psi), -sin($theta) * cos($psi), $vertical]] as [$p, $q, $miss]) {
+            foreach ([
+                [cos($psi), -sin($psi), $lateral], [-sin($theta) * sin($psi), -sin($theta) * cos($psi), $vertical],
+            ] as [$p, $q, $miss]) {
                 $a11 += $p * $p;
                 $a12 += $p * $q;
                 $a22 += $q * $q;

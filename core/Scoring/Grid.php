@@ -84,7 +84,9 @@ final readonly class Grid
         foreach ([self::STEADY, self::SLOW] as $width) {
             if ($place->t === $rest->t) {
                 // The same times serve all five, so their weights are worked out once.
-                [[$x, $y, $z, $h, $g], $gain] = LocalQuadratic::rates($rest->t, [...$place->channels, ...$rest->channels], $nodes, $width, $rest->counts);
+                [[$x, $y, $z, $h, $g], $gain] = LocalQuadratic::rates(
+                    $rest->t, [...$place->channels, ...$rest->channels], $nodes, $width, $rest->counts,
+                );
                 $wide[] = [$x, $y, $z, $h, $g, $gain, $gain];
             } else {
                 [[$x, $y], $placeGain] = LocalQuadratic::rates($place->t, $place->channels, $nodes, $width, $place->counts);
@@ -100,7 +102,9 @@ final readonly class Grid
         $gaps = self::gaps($valid);
         if ($gaps !== []) {
             [$fx, $fy, $fz, $fh, $ft] = array_map(
-                static fn (array $fit): array => [self::bridged($fit[0], $gaps), self::bridged($fit[1], $gaps), self::bridged($fit[2], $gaps)],
+                static fn (array $fit): array => [
+                    self::bridged($fit[0], $gaps), self::bridged($fit[1], $gaps), self::bridged($fit[2], $gaps),
+                ],
                 [$fx, $fy, $fz, $fh, $ft],
             );
             foreach ([0, 1, 2, 3, 4] as $c) {
@@ -189,7 +193,10 @@ final readonly class Grid
         }
         $gain = NoiseLevel::of($t, $samples->climb, 0.01, 0.3) * sqrt(($t[$n - 1] - $t[0]) / ($n - 1) / (1.2 * self::BOB)) / $sigma;
 
-        return [array_map(static fn (float $q, float $c, float $s): float => $s + $q - $c, $quick, $calm, $slow), array_fill(0, count($nodes), $gain)];
+        return [
+            array_map(static fn (float $q, float $c, float $s): float => $s + $q - $c, $quick, $calm, $slow),
+            array_fill(0, count($nodes), $gain),
+        ];
     }
 
     /**

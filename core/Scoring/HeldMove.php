@@ -150,17 +150,22 @@ final readonly class HeldMove implements JudgedParts
             });
         }
 
-        return $eases->sync === null ? $metrics : [...$metrics, Metric::of('sync', Fact::of('metric.sync'), $eases->sync, Quantity::seconds(...), MetricScale::Sync)];
+        return $eases->sync === null ? $metrics : [
+            ...$metrics, Metric::of('sync', Fact::of('metric.sync'), $eases->sync, Quantity::seconds(...), MetricScale::Sync),
+        ];
     }
 
     /** @return list<Metric> */
     private function ofFlow(): array
     {
         $shake = $this->take->shake;
-        $metric = static fn (string $id, float $value): Metric => Metric::of($id, Fact::of('metric.'.$id), $value, Quantity::percentPerSecond(...), MetricScale::Shake);
+        $metric = static fn (string $id, float $value): Metric => Metric::of(
+            $id, Fact::of('metric.'.$id), $value, Quantity::percentPerSecond(...), MetricScale::Shake,
+        );
 
         return [
-            $metric('image_shake', $this->take->disturbance->value), $metric('pan_shake', $shake->pan->value), $metric('tilt_shake', $shake->tilt->value),
+            $metric('image_shake', $this->take->disturbance->value), $metric('pan_shake', $shake->pan->value),
+            $metric('tilt_shake', $shake->tilt->value),
             $metric('bob', $shake->bob->times($this->take->take->imageSpeed(1.0))->value),
         ];
     }
@@ -172,7 +177,9 @@ final readonly class HeldMove implements JudgedParts
         foreach ($this->take->evenness as $axis => $evenness) {
             $source = isset($this->take->take->speedometers[$axis]) ? Metric::SPEED : Metric::POSITIONS;
             $label = Fact::of('metric.evenness', finger: $axis);
-            $metrics[] = Metric::of('evenness_'.$axis, $label, $evenness->value, Quantity::share(...), MetricScale::Evenness)->restingOn($source);
+            $metrics[] = Metric::of(
+                'evenness_'.$axis, $label, $evenness->value, Quantity::share(...), MetricScale::Evenness,
+            )->restingOn($source);
         }
 
         return [...$metrics, Metric::of('pace', Fact::of('metric.pace'), $this->take->pace, Quantity::seconds(...), MetricScale::Pace)];
@@ -187,9 +194,16 @@ final readonly class HeldMove implements JudgedParts
         return array_values(array_filter([
             Metric::of('path', Fact::of("metric.path-$kind"), $this->take->path->value, $percent, MetricScale::Path, 'distance'),
             Metric::of('drift', Fact::of("metric.drift-$kind"), $this->take->drift, $percent, MetricScale::Drift),
-            $this->take->altitude === null ? null : Metric::of('altitude', Fact::of('metric.altitude'), $this->take->altitude->value, $percent, MetricScale::Path, 'distance'),
-            Metric::of('cross', Fact::of('metric.cross'), $this->take->cross->total->value, Quantity::percentPerSecond(...), MetricScale::Cross),
-            Metric::of('completion', Fact::of("metric.completion-$kind"), min(1.5, $this->take->completion), Quantity::share(...), MetricScale::Completion),
+            $this->take->altitude === null ? null : Metric::of(
+                'altitude', Fact::of('metric.altitude'), $this->take->altitude->value, $percent, MetricScale::Path, 'distance',
+            ),
+            Metric::of(
+                'cross', Fact::of('metric.cross'), $this->take->cross->total->value, Quantity::percentPerSecond(...), MetricScale::Cross,
+            ),
+            Metric::of(
+                'completion', Fact::of("metric.completion-$kind"), min(1.5, $this->take->completion), Quantity::share(...),
+                MetricScale::Completion,
+            ),
         ]));
     }
 
@@ -198,7 +212,9 @@ final readonly class HeldMove implements JudgedParts
     {
         $framing = $this->take->framing;
         $judging = $this->take->take->judging;
-        $metric = static fn (string $id, string $label, float $value, MetricScale $scale): Metric => Metric::of($id, Fact::of("metric.$label"), $value, Quantity::percent(...), $scale, 'frame');
+        $metric = static fn (string $id, string $label, float $value, MetricScale $scale): Metric => Metric::of(
+            $id, Fact::of("metric.$label"), $value, Quantity::percent(...), $scale, 'frame',
+        );
         $reveal = MetricScale::RevealError;
 
         return match ($judging->framed) {
@@ -207,10 +223,16 @@ final readonly class HeldMove implements JudgedParts
             Framed::Reveal => [
                 $metric('end_error', 'last-picture', $framing->endError ?? 0.0, $reveal),
                 $metric('start_error', 'first-picture', $framing->startError ?? 0.0, $reveal),
-                $metric('frame_max', $judging->role(Axis::Turn) === Role::Still ? 'heading-at-most' : 'turn-misses-end', $framing->most, MetricScale::FrameMax),
+                $metric(
+                    'frame_max', $judging->role(Axis::Turn) === Role::Still ? 'heading-at-most' : 'turn-misses-end', $framing->most,
+                    MetricScale::FrameMax,
+                ),
             ],
             Framed::Subject, Framed::Heading => [
-                $metric('frame_rms', $judging->framed === Framed::Subject ? 'subject-strays' : 'heading-strays', $framing->rms->value, MetricScale::FrameRms),
+                $metric(
+                    'frame_rms', $judging->framed === Framed::Subject ? 'subject-strays' : 'heading-strays', $framing->rms->value,
+                    MetricScale::FrameRms,
+                ),
                 $metric('frame_max', 'at-most', $framing->most, MetricScale::FrameMax),
             ],
         };

@@ -64,8 +64,9 @@ final readonly class Measurements
     ) {
     }
 
-    public static function of(Take $take, TakeTarget $target, ?Sticks $sticks = null, ?DrillFigure $drill = null, bool $otherWayRound = false): self
-    {
+    public static function of(
+        Take $take, TakeTarget $target, ?Sticks $sticks = null, ?DrillFigure $drill = null, bool $otherWayRound = false,
+    ): self {
         $eases = Eases::of($take, $target->lead, $sticks);
         $shake = Shake::of($take);
         $stray = $take->path->stray($take->main);
@@ -116,7 +117,9 @@ final readonly class Measurements
     {
         $noise = $take->grid->z->sigma * Statistics::mean($take->hold($take->grid->z->g0));
 
-        return NoiseCorrected::value(Statistics::variance($take->moving($take->grid->z->value)), $noise ** 2 + 0.15 ** 2)->times(100 / $take->viewing);
+        return NoiseCorrected::value(
+            Statistics::variance($take->moving($take->grid->z->value)), $noise ** 2 + 0.15 ** 2,
+        )->times(100 / $take->viewing);
     }
 
     /** How far the subject is thrown about a moment; null where the take has no subject there. */

@@ -40,7 +40,10 @@ final readonly class Metric
      */
     public static function of(string $id, Fact $label, float $value, callable $quantity, MetricScale $scale, ?string $of = null): self
     {
-        return new self($id, $label, $quantity($value), $quantity($scale->textbook()), $quantity($scale->unusable()), $scale->score($value), self::POSITIONS, $of);
+        return new self(
+            $id, $label, $quantity($value), $quantity($scale->textbook()), $quantity($scale->unusable()), $scale->score($value),
+            self::POSITIONS, $of,
+        );
     }
 
     /** @param  self::POSITIONS|self::SPEED|self::FINGERS  $source  what the log itself says instead */

@@ -12,10 +12,14 @@ use Larkspur\Refusal;
 final class MoveUnsure extends Refusal
 {
     /** @param  non-empty-list<string>  $candidates  move ids, the likeliest first */
-    public function __construct(public readonly array $candidates, public readonly float $from, public readonly float $to, string $place = 'move')
-    {
+    public function __construct(
+        public readonly array $candidates, public readonly float $from, public readonly float $to, string $place = 'move',
+    ) {
         parent::__construct(
-            Fact::of('take.move-unsure', first: Catalogue::nameOf($candidates[0]), second: Catalogue::nameOf($candidates[1] ?? $candidates[0])), $place, Fact::of('take.intent-wanted'),
+            Fact::of(
+                'take.move-unsure', first: Catalogue::nameOf($candidates[0]), second: Catalogue::nameOf($candidates[1] ?? $candidates[0]),
+            ),
+            $place, Fact::of('take.intent-wanted'),
         );
     }
 

@@ -18,8 +18,10 @@ final readonly class Recognition
 
     /** Moves as which a log alone can show itself; the rest belong to one of these families. */
     public const FAMILIES = [
-        'orbit', 'climbing-orbit', 'push-in', 'straight-back', 'diagonal-dolly', 'lateral-dolly', 'lift-and-tilt', 'top-down-helix', 'ground-to-horizon', 'reverse-tilt-down',
-        'pull-away', 'push-in-from-high', 'reverse-tilt-up', 'over-the-edge', 'sideways-crane', 'rise-and-rotate', 'backward-with-pan', 'pan', 'tilt', 'top-down-spin', 'top-down-travel',
+        'orbit', 'climbing-orbit', 'push-in', 'straight-back', 'diagonal-dolly', 'lateral-dolly', 'lift-and-tilt', 'top-down-helix',
+        'ground-to-horizon', 'reverse-tilt-down',
+        'pull-away', 'push-in-from-high', 'reverse-tilt-up', 'over-the-edge', 'sideways-crane', 'rise-and-rotate', 'backward-with-pan',
+        'pan', 'tilt', 'top-down-spin', 'top-down-travel',
     ];
 
     /** Below this the two best are offered instead of one. */
@@ -47,7 +49,8 @@ final readonly class Recognition
     }
 
     /**
-     * @return array{elevation: float, course: float, pan: float, crab: float, straight: float, tiltChange: float, tilt: float, way: float} degrees; straight a share, way m
+     * @return array{elevation: float, course: float, pan: float, crab: float, straight: float, tiltChange: float, tilt: float, way: float}
+     *     degrees; straight a share, way m
      */
     private static function features(Grid $grid, float $from, float $to): array
     {
@@ -98,10 +101,15 @@ final readonly class Recognition
     }
 
     /** @return array<string, float> cost of each family, 0 for a perfect match */
-    private static function costs(float $elevation, float $course, float $pan, float $crab, float $straight, float $tiltChange, float $tilt, float $way): array
-    {
-        $off = static fn (float $value, float $least, float $most, float $scale): float => max(0.0, $least - $value, $value - $most) / $scale;
-        $curved = $off(abs($course), 40, INF, 15) + $off(abs($pan), 40, INF, 15) + $off(min(abs($course - $pan), 400), 0, 35, 20) + $off($crab, 55, 125, 12);
+    private static function costs(
+        float $elevation, float $course, float $pan, float $crab, float $straight, float $tiltChange, float $tilt, float $way,
+    ): array {
+        $off = static fn (
+            float $value, float $least, float $most, float $scale,
+        ): float => max(0.0, $least - $value, $value - $most) / $scale;
+        $curved = $off(abs($course), 40, INF, 15) + $off(abs($pan), 40, INF, 15) + $off(
+            min(abs($course - $pan), 400), 0, 35, 20,
+        ) + $off($crab, 55, 125, 12);
         $line = $off(abs($course), 0, 30, 15) + $off(abs($pan), 0, 22, 10) + $off($straight, 0.9, 2, 0.06);
         $level = $off($elevation, 0, 7, 4);
         $still = $off(abs($tiltChange), 0, 9, 4);
@@ -126,11 +134,14 @@ final readonly class Recognition
             'over-the-edge' => $line + $off($elevation, 0, 10, 4) + $off($tiltChange, -INF, -13, 4) + $off($crab, 0, 20, 8),
             'sideways-crane' => $line + $off($elevation, 11, 62, 4) + $off($crab, 70, 110, 6),
             'rise-and-rotate' => $upright + $off(abs($pan), 32, INF, 8) + $off($tilt, -70, 40, 6) + $off($way, 3, INF, 1),
-            'backward-with-pan' => $off(abs($course), 25, INF, 10) + $off(abs($pan), 25, INF, 10) + $off(min(abs($course - $pan), 400), 0, 30, 15) + $off($crab, 128, 180, 8),
+            'backward-with-pan' => $off(abs($course), 25, INF, 10) + $off(abs($pan), 25, INF, 10) + $off(
+                min(abs($course - $pan), 400), 0, 30, 15,
+            ) + $off($crab, 128, 180, 8),
             'pan' => $spot + $off(abs($pan), 15, INF, 6) + $still + $ahead,
             'tilt' => $spot + $off(abs($pan), 0, 10, 5) + $off(abs($tiltChange), 10, INF, 4),
             'top-down-spin' => $spot + $off(abs($pan), 15, INF, 6) + $off($tilt, -90, -80, 4),
-            'top-down-travel' => $off(abs($course), 0, 30, 15) + $off(abs($pan), 0, 22, 10) + $level + $still + $off($straight, 0.9, 2, 0.06) + $off($tilt, -90, -80, 4),
+            'top-down-travel' => $off(abs($course), 0, 30, 15) + $off(abs($pan), 0, 22, 10) + $level + $still
+                + $off($straight, 0.9, 2, 0.06) + $off($tilt, -90, -80, 4),
             'push-in-from-high' => $line + $off($elevation, 11, 62, 4) + $off($crab, 0, 22, 8),
         ];
     }

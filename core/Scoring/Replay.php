@@ -65,7 +65,9 @@ final class Replay
             'fingers_inferred' => $inferred,
             'thumbs' => array_combine(
                 array_map(static fn (Finger $finger): string => $finger->value, Finger::cases()),
-                array_map(static fn (Finger $finger): array => ['thumb' => $sticks->thumb($finger), 'ends' => $finger->ends()], Finger::cases()),
+                array_map(
+                    static fn (Finger $finger): array => ['thumb' => $sticks->thumb($finger), 'ends' => $finger->ends()], Finger::cases(),
+                ),
             ),
             'camera' => [
                 'hfov_deg' => round($score->intent->lens->horizontal / Angle::DEGREE, 3),
@@ -73,7 +75,10 @@ final class Replay
                 'aspect' => round($score->intent->lens->aspect, 5),
             ],
             'aim' => ['u' => round($score->intent->u(), 4), 'v' => round($score->intent->v(), 4)],
-            'subject' => $subject === null ? null : ['east_m' => round($subject->east + $east, 2), 'north_m' => round($subject->north + $north, 2), 'up_m' => round($subject->up + $up, 2)],
+            'subject' => $subject === null ? null : [
+                'east_m' => round($subject->east + $east, 2), 'north_m' => round($subject->north + $north, 2),
+                'up_m' => round($subject->up + $up, 2),
+            ],
             'subject_track' => $take->subject === null || ! $take->subject->moves() ? null : [
                 'east_m' => array_map(static fn (int $i): float => round($take->subject->at($grid->t[$i])->east + $east, 2), $nodes),
                 'north_m' => array_map(static fn (int $i): float => round($take->subject->at($grid->t[$i])->north + $north, 2), $nodes),
@@ -108,7 +113,9 @@ final class Replay
             'north_m' => Series::rounded($flight->north, 2),
             'up_m' => Series::rounded($flight->up, 2),
             'heading_deg' => Series::rounded($flight->heading, 2, 1 / Angle::DEGREE),
-            'fingers' => array_map(static fn (array $travel): array => Series::rounded(Series::at($travel, $keep), 3), $plan->sheet->travel),
+            'fingers' => array_map(
+                static fn (array $travel): array => Series::rounded(Series::at($travel, $keep), 3), $plan->sheet->travel,
+            ),
             'hold_from_s' => round($plan->move->holdFrom + $shift, 2),
             'hold_to_s' => round($plan->move->holdTo + $shift, 2),
         ];

@@ -57,7 +57,8 @@ final readonly class Samples
         [$pt, $px, $py] = self::withoutRepeats($t, $x, $y);
 
         return new self(
-            $t, $x, $y, $z, Angle::unwrap(Series::times($log->column('heading_deg'), Angle::DEGREE)), Series::times($log->column('gimbal_tilt_deg'), Angle::DEGREE),
+            $t, $x, $y, $z, Angle::unwrap(Series::times($log->column('heading_deg'), Angle::DEGREE)),
+            Series::times($log->column('gimbal_tilt_deg'), Angle::DEGREE),
             $pt, $px, $py, self::whole($log, 'speed_mps'), self::whole($log, 'climb_mps'),
         );
     }

@@ -81,6 +81,8 @@ final readonly class Score
     /** @return array<string, ?float> score of each petal by its id */
     public function facetScores(): array
     {
-        return array_map(static fn (?float $score): ?float => $score === null ? null : round($score, 1), array_column($this->facets, 'score', 'id'));
+        return array_map(
+            static fn (?float $score): ?float => $score === null ? null : round($score, 1), array_column($this->facets, 'score', 'id'),
+        );
     }
 }

@@ -54,8 +54,9 @@ final class Scorer
      *
      * @throws Refusal where there is no take, or several and none was chosen
      */
-    public static function score(FlightLog $log, ?Intent $intent = null, ?int $number = null, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null): Score
-    {
+    public static function score(
+        FlightLog $log, ?Intent $intent = null, ?int $number = null, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null,
+    ): Score {
         return self::judge($log, self::choose(self::windows($log, $intent), $number), $intent, $cropBudget, $wind);
     }
 
@@ -64,8 +65,9 @@ final class Scorer
      *
      * @return \Generator<int, Score|Refusal>
      */
-    public static function each(FlightLog $log, ?Intent $intent = null, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null): \Generator
-    {
+    public static function each(
+        FlightLog $log, ?Intent $intent = null, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null,
+    ): \Generator {
         foreach (self::windows($log, $intent) as $index => $window) {
             try {
                 $judged = self::judge($log, $window, $intent, $cropBudget, $wind);
@@ -77,14 +79,16 @@ final class Scorer
     }
 
     /** Judges a take that is known to lie between two times of a log of its own, s: a planned flight, or limits set by hand. */
-    public static function scoreBetween(FlightLog $log, Intent $intent, float $from, float $to, float $cropBudget = self::CROP_BUDGET): Score
-    {
+    public static function scoreBetween(
+        FlightLog $log, Intent $intent, float $from, float $to, float $cropBudget = self::CROP_BUDGET,
+    ): Score {
         return self::judge($log, TakeWindow::known($from, $to, $log->from(), $log->to()), $intent, $cropBudget);
     }
 
     /** Judges the take in a window of a log. */
-    public static function judge(FlightLog $log, TakeWindow $window, ?Intent $intent, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null): Score
-    {
+    public static function judge(
+        FlightLog $log, TakeWindow $window, ?Intent $intent, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null,
+    ): Score {
         $frame = self::frame($log, $intent);
         $lift = self::lift($intent);
         $cut = $log->between($window->cutFrom, $window->cutTo);
@@ -102,27 +106,34 @@ final class Scorer
 
         return new Score(
             LogSummary::of($log), $window, $assignment, $complete, $fitted, $points, Facet::all($judged, $parts, $weights),
-            FaultKinds::worthSaying($faults), $faults, $usable, $crop, Verdict::of($points->score, $faults, $crop, $usable, $trimmed, $cropBudget),
+            FaultKinds::worthSaying($faults), $faults, $usable, $crop,
+            Verdict::of($points->score, $faults, $crop, $usable, $trimmed, $cropBudget),
             WindReport::of($cut, $wind, WindShare::of($measured->take, $measured->sticks)), self::automatedShare($cut, $window),
             $assignment->remarks, $measured, $parts, $frame, $cut,
         );
     }
 
     /** Lays the take out for measuring and measures it. */
-    private static function measure(TakeAssignment $assignment, FlightLog $cut, Grid $grid, LocalFrame $frame, TakeWindow $window): Measurements
-    {
+    private static function measure(
+        TakeAssignment $assignment, FlightLog $cut, Grid $grid, LocalFrame $frame, TakeWindow $window,
+    ): Measurements {
         $move = Catalogue::move($assignment->intent->move);
         $judging = $assignment->judging;
         $target = $move->wanted($assignment->intent);
         $take = Take::of(
-            $grid, $judging, $assignment->intent->lens, $assignment->subject, $assignment->way, $target->viewing, $target->widening, [$window->from, $window->to],
+            $grid, $judging, $assignment->intent->lens, $assignment->subject, $assignment->way, $target->viewing, $target->widening,
+            [$window->from, $window->to],
         ) ?? throw new Refusal(
-            $judging->path === PathKind::Circle ? Fact::of('take.goes-round-nothing') : Fact::of('take.moves-otherwise', move: $move->about()->name()),
+            $judging->path === PathKind::Circle
+                ? Fact::of('take.goes-round-nothing')
+                : Fact::of('take.moves-otherwise', move: $move->about()->name()),
             'take', Fact::of('take.that-fits-its-plan'),
         );
         $target = $target->withLead(RotationLead::seconds($take->held(Axis::Turn), $assignment->intent->lens));
         $sticks = Sticks::of($cut);
-        $drill = $judging->path === PathKind::Figure ? DrillFigure::of($take, Catalogue::plan($assignment->intent, $frame, ModeTune::ordinary()), $sticks) : null;
+        $drill = $judging->path === PathKind::Figure
+            ? DrillFigure::of($take, Catalogue::plan($assignment->intent, $frame, ModeTune::ordinary()), $sticks)
+            : null;
 
         return Measurements::of($take, $target, $sticks, $drill, $assignment->flownWay !== $assignment->way);
     }
@@ -186,7 +197,9 @@ final class Scorer
             throw new Refusal(Fact::of('take.none'), 'log', Fact::of('take.pass-wanted'));
         }
         if ($number !== null) {
-            return $windows[$number - 1] ?? throw new Refusal(Fact::of('take.no-such', number: $number), 'take', Fact::of('take.number-wanted', count: count($windows)));
+            return $windows[$number - 1] ?? throw new Refusal(
+                Fact::of('take.no-such', number: $number), 'take', Fact::of('take.number-wanted', count: count($windows)),
+            );
         }
         if (count($windows) > 1) {
             $list = array_map(static fn (int $i, TakeWindow $window): Fact => Fact::of(
@@ -201,7 +214,9 @@ final class Scorer
     /** Origin at the subject or the first sample, at height zero of the log's datum: positions stay small. */
     private static function frame(FlightLog $log, ?Intent $intent): LocalFrame
     {
-        return new LocalFrame(new GeoPoint($intent->subject->latitude ?? $log->column('lat')[0], $intent->subject->longitude ?? $log->column('lon')[0], 0.0));
+        return new LocalFrame(new GeoPoint(
+            $intent->subject->latitude ?? $log->column('lat')[0], $intent->subject->longitude ?? $log->column('lon')[0], 0.0,
+        ));
     }
 
     /** Metres that are added to heights that count from take-off. */

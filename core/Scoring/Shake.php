@@ -45,7 +45,9 @@ final readonly class Shake
         if ($take->judging->framed !== Framed::Reveal || $own === null || $own->holdTo - $own->holdFrom <= 24) {
             return $nodes;
         }
-        $inside = array_values(array_filter(range($own->holdFrom + 7, $own->holdTo - 7), static fn (int $i): bool => $take->grid->valid[$i]));
+        $inside = array_values(array_filter(
+            range($own->holdFrom + 7, $own->holdTo - 7), static fn (int $i): bool => $take->grid->valid[$i],
+        ));
 
         return $inside === [] ? $nodes : $inside;
     }

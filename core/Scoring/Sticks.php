@@ -47,7 +47,9 @@ final readonly class Sticks
         $travel = [];
         foreach (Finger::cases() as $finger) {
             if ($log->has('stick_'.$finger->value)) {
-                $travel[$finger->value] = array_map(static fn (float $x): float => is_nan($x) ? 0.0 : $x, $log->column('stick_'.$finger->value));
+                $travel[$finger->value] = array_map(
+                    static fn (float $x): float => is_nan($x) ? 0.0 : $x, $log->column('stick_'.$finger->value),
+                );
             }
         }
 
@@ -80,7 +82,9 @@ final readonly class Sticks
             $stop = $this->crossing($share, $middle, 1);
             foreach (['start' => $start, 'stop' => $stop] as $end => $crossing) {
                 if ($crossing !== null && $crossing[1] < self::FLICK) {
-                    $flicks[] = ['finger' => $finger, 'axis' => $finger->axis(), 'end' => $end, 'at' => $crossing[0], 'seconds' => $crossing[1]];
+                    $flicks[] = [
+                        'finger' => $finger, 'axis' => $finger->axis(), 'end' => $end, 'at' => $crossing[0], 'seconds' => $crossing[1],
+                    ];
                 }
             }
         }
@@ -185,7 +189,9 @@ final readonly class Sticks
         $throttle = array_intersect_key($this->travel['climb'] ?? [], $held);
         $rest = Statistics::median(array_values($throttle));
         foreach ($throttle as $i => $x) {
-            if (abs($x - $rest) > self::BOUNCE && ($bounces === [] || $this->t[$i] - $bounces[count($bounces) - 1] > self::BETWEEN_BOUNCES)) {
+            if (abs($x - $rest) > self::BOUNCE && (
+                $bounces === [] || $this->t[$i] - $bounces[count($bounces) - 1] > self::BETWEEN_BOUNCES
+            )) {
                 $bounces[] = $this->t[$i];
             }
         }

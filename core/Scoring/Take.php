@@ -77,8 +77,14 @@ final readonly class Take
     ) {
         [$this->dx, $this->dy, $this->dz, $this->distance] = self::offsets($grid, $subject);
         $this->path = $path;
-        $rate = [Axis::Travel->value => $this->path->speed(), Axis::Climb->value => $grid->z->rate, Axis::Turn->value => $grid->heading->rate, Axis::Tilt->value => $grid->tilt->rate];
-        $steady = [Axis::Travel->value => $this->path->steadySpeed(), Axis::Climb->value => $grid->z->steady, Axis::Turn->value => $grid->heading->steady, Axis::Tilt->value => $grid->tilt->rate];
+        $rate = [
+            Axis::Travel->value => $this->path->speed(), Axis::Climb->value => $grid->z->rate, Axis::Turn->value => $grid->heading->rate,
+            Axis::Tilt->value => $grid->tilt->rate,
+        ];
+        $steady = [
+            Axis::Travel->value => $this->path->steadySpeed(), Axis::Climb->value => $grid->z->steady,
+            Axis::Turn->value => $grid->heading->steady, Axis::Tilt->value => $grid->tilt->rate,
+        ];
         $spans = [];
         foreach ($judging->steady() as $axis) {
             if (array_sum($rate[$axis->value]) < 0) {
@@ -100,7 +106,9 @@ final readonly class Take
         $this->spans = $spans;
         $this->speedometers = array_filter([
             Axis::Travel->value => isset($spans['travel']) ? Speedometer::of($grid, $grid->samples->speed, $steady['travel']) : null,
-            Axis::Climb->value => isset($spans['climb']) ? Speedometer::of($grid, self::alike($grid->samples->climb, $steady['climb']), $steady['climb']) : null,
+            Axis::Climb->value => isset($spans['climb'])
+                ? Speedometer::of($grid, self::alike($grid->samples->climb, $steady['climb']), $steady['climb'])
+                : null,
         ]);
         $this->viewing = match (true) {
             $judging->hasSubject() => max(1.0, Statistics::median($this->hold($this->distance))),
@@ -117,8 +125,10 @@ final readonly class Take
      * @param  ?array{float, float}  $limits  of the take, s: needed where nothing moves
      * @return ?self null where the take holds no motion of the kind that the move is made of
      */
-    public static function of(Grid $grid, Judging $judging, Lens $lens, ?MovingPoint $subject, float $way, ?float $viewing = null, float $widening = 0.0, ?array $limits = null): ?self
-    {
+    public static function of(
+        Grid $grid, Judging $judging, Lens $lens, ?MovingPoint $subject, float $way, ?float $viewing = null, float $widening = 0.0,
+        ?array $limits = null,
+    ): ?self {
         if ($subject === null && ($judging->hasSubject() || $judging->path === PathKind::Circle)) {
             return null;
         }
@@ -140,7 +150,9 @@ final readonly class Take
         $noise = $judging->primary() === null ? [] : self::channelOf($grid, $judging->primary())->edgeNoise();
         $main = match (true) {
             $rate === null => Span::between($grid->t, $limits ?? [$grid->t[0], $grid->t[$grid->count() - 1]]),
-            $judging->role($judging->primary() ?? Axis::Travel) === Role::Profile => Span::profiled(array_sum($rate) < 0 ? self::negated($rate) : $rate, $noise),
+            $judging->role($judging->primary() ?? Axis::Travel) === Role::Profile => Span::profiled(
+                array_sum($rate) < 0 ? self::negated($rate) : $rate, $noise,
+            ),
             default => Span::of(array_sum($rate) < 0 ? self::negated($rate) : $rate, $noise),
         };
 
@@ -282,6 +294,8 @@ final readonly class Take
     /** Held rate of an axis, in its own unit; 0 where it does not move. */
     public function held(Axis $axis): float
     {
-        return isset($this->spans[$axis->value]) ? $this->spans[$axis->value]->rate : ($axis === $this->judging->primary() && $this->judging->role($axis) === Role::Profile ? $this->main->rate : 0.0);
+        return isset($this->spans[$axis->value])
+            ? $this->spans[$axis->value]->rate
+            : ($axis === $this->judging->primary() && $this->judging->role($axis) === Role::Profile ? $this->main->rate : 0.0);
     }
 }

@@ -137,7 +137,9 @@ final readonly class TakeAssignment
             if (! is_nan($latitude) && ! is_nan($longitude)) {
                 $altitude = $cut->column('subject_alt_m')[$i] ?? NAN;
                 $t[] = $cut->column('t')[$i];
-                $places[] = $frame->position(new GeoPoint($latitude, $longitude, is_nan($altitude) ? ($intent->subject->altitude ?? 0.0) : $altitude));
+                $places[] = $frame->position(new GeoPoint(
+                    $latitude, $longitude, is_nan($altitude) ? ($intent->subject->altitude ?? 0.0) : $altitude,
+                ));
             }
         }
 
@@ -160,7 +162,9 @@ final readonly class TakeAssignment
         if ($circle === null || $circle->radius > self::WIDEST) {
             throw new Refusal(Fact::of('take.path-is-straight'), 'subject', Fact::of('take.subject-wanted'));
         }
-        $bearings = Angle::unwrap(array_map(static fn (float $east, float $north): float => atan2($east - $circle->x, $north - $circle->y), $x, $y));
+        $bearings = Angle::unwrap(array_map(
+            static fn (float $east, float $north): float => atan2($east - $circle->x, $north - $circle->y), $x, $y,
+        ));
         $arc = Statistics::span($bearings);
         if ($arc < self::LEAST_ARC && $grid->x->sigma > self::ARC_NOISE) {
             throw new Refusal(Fact::of('take.arc-too-short', arc: Quantity::radians($arc)), 'subject', Fact::of('take.subject-wanted'));
@@ -201,7 +205,9 @@ final readonly class TakeAssignment
                 'spin_dps' => round($main->rate / Angle::DEGREE, 2),
             ] : [],
             PathKind::Vertical => ['climb_m' => $climb, 'climb_mps' => round(abs($main->rate), 2)],
-            PathKind::Line, PathKind::Arc, PathKind::Beside => ['length_m' => round($measured->extent, 1), 'pace_mps' => round($main->rate, 2), 'climb_m' => $climb],
+            PathKind::Line, PathKind::Arc, PathKind::Beside => [
+                'length_m' => round($measured->extent, 1), 'pace_mps' => round($main->rate, 2), 'climb_m' => $climb,
+            ],
             PathKind::Circle => [
                 'radius_m' => round($measured->radius, 1),
                 'arc_deg' => round($measured->extent / Angle::DEGREE, 1),

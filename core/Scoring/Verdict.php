@@ -45,8 +45,9 @@ final readonly class Verdict
      * @param  RescueCrop  $trimmed  the crop that its longest clean stretch alone would take
      * @param  float  $cropBudget  share of the picture that the delivery can spare, 0..1
      */
-    public static function of(float $score, array $faults, RescueCrop $crop, UsableStretches $usable, RescueCrop $trimmed, float $cropBudget): self
-    {
+    public static function of(
+        float $score, array $faults, RescueCrop $crop, UsableStretches $usable, RescueCrop $trimmed, float $cropBudget,
+    ): self {
         $total = $crop->total();
         $ruin = self::ruin($faults);
         $clean = $usable->longest();
@@ -55,7 +56,10 @@ final readonly class Verdict
         $cropped = Quantity::share(self::wholePercent($crop));
         if ($score >= self::KEEP_SCORE && $ruin === null && $total <= $cropBudget + 1e-9) {
             return new self(self::KEEP, Fact::of('verdict.keep'), Fact::all(
-                self::wholePercent($crop) <= 0.01 ? Fact::of('verdict.nothing-disturbs') : Fact::of('verdict.crop-keeps-mark', crop: $cropped), $cleanInARow,
+                self::wholePercent($crop) <= 0.01
+                    ? Fact::of('verdict.nothing-disturbs')
+                    : Fact::of('verdict.crop-keeps-mark', crop: $cropped),
+                $cleanInARow,
             ));
         }
         $wholeWillDo = $score >= self::FIX_SCORE && $total <= self::LARGEST_FIX;
@@ -69,13 +73,17 @@ final readonly class Verdict
                 self::FIX,
                 Fact::of('verdict.fix-by-trim', clean: Quantity::seconds($clean), crop: Quantity::share(self::wholePercent($trimmed))),
                 Fact::all(Fact::of(
-                    $wholeWillDo ? 'verdict.trim' : 'verdict.only-the-trim', clean: Quantity::seconds($clean), from: Quantity::moment($usable->stretches[0]['from']),
+                    $wholeWillDo ? 'verdict.trim' : 'verdict.only-the-trim', clean: Quantity::seconds($clean),
+                    from: Quantity::moment($usable->stretches[0]['from']),
                 ), $spoils),
             );
         }
 
         return new self(self::AGAIN, Fact::of('verdict.again'), Fact::all(
-            $total > self::LARGEST_FIX ? Fact::of('verdict.crop-too-large', crop: $cropped) : Fact::of('verdict.nothing-clean', least: Quantity::seconds(self::TRIM)), $spoils,
+            $total > self::LARGEST_FIX
+                ? Fact::of('verdict.crop-too-large', crop: $cropped)
+                : Fact::of('verdict.nothing-clean', least: Quantity::seconds(self::TRIM)),
+            $spoils,
         ));
     }
 
@@ -88,7 +96,12 @@ final readonly class Verdict
     {
         $ruin = null;
         foreach ($faults as $fault) {
-            if ($fault->kind->ruins() && $fault->phase === 'hold' && $fault->severity >= self::RUINOUS && $fault->severity > ($ruin->severity ?? 0)) {
+            if (
+                $fault->kind->ruins()
+                && $fault->phase === 'hold'
+                && $fault->severity >= self::RUINOUS
+                && $fault->severity > ($ruin->severity ?? 0)
+            ) {
                 $ruin = $fault;
             }
         }

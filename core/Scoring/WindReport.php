@@ -21,6 +21,8 @@ final readonly class WindReport
         $logged = array_values(array_filter($cut->column('wind_mps'), static fn (float $value): bool => ! is_nan($value)));
         $blows = $planned !== null && $planned->mean > 0;
 
-        return new self($logged === [] ? ($blows ? $planned->mean : null) : round(Statistics::mean($logged), 2), $blows ? $planned->gust : null, $share);
+        return new self(
+            $logged === [] ? ($blows ? $planned->mean : null) : round(Statistics::mean($logged), 2), $blows ? $planned->gust : null, $share,
+        );
     }
 }

@@ -49,7 +49,9 @@ final class WindShare
             $rates[$take->main->from + $k] = $value;
         }
 
-        return MetricScale::Evenness->score(self::variation($take, array_values($rates))) - MetricScale::Evenness->score(self::variation($take, $take->steady[Axis::Travel->value]));
+        return MetricScale::Evenness->score(self::variation($take, array_values($rates))) - MetricScale::Evenness->score(self::variation(
+            $take, $take->steady[Axis::Travel->value],
+        ));
     }
 
     /**

@@ -25,8 +25,9 @@ final readonly class Area
      * @param  non-empty-list<Position>  $points  corners in order; of a boundary the ends may lie apart
      * @param  bool  $closed  whether the last point leads back to the first
      */
-    public function __construct(public string $id, public string $name, public string $kind, public array $points, public bool $closed = true)
-    {
+    public function __construct(
+        public string $id, public string $name, public string $kind, public array $points, public bool $closed = true,
+    ) {
     }
 
     public static function read(Fields $fields): self
@@ -38,11 +39,17 @@ final readonly class Area
         $points = array_map(static fn (array $pair): Position => new Position($pair[0], $pair[1], 0.0), $fields->pairs('points'));
         $least = $closed ? 3 : 2;
         if ($points === [] || count($points) < $least || count($points) > Solid::MOST_POINTS) {
-            throw new Refusal(Fact::of('area.points-do-not-make', count: count($points), shape: $closed ? 'area' : 'line'), $fields->place('points'), Fact::of('area.from-to', least: $least, mostPoints: Solid::MOST_POINTS));
+            throw new Refusal(
+                Fact::of('area.points-do-not-make', count: count($points), shape: $closed ? 'area' : 'line'), $fields->place('points'),
+                Fact::of('area.from-to', least: $least, mostPoints: Solid::MOST_POINTS),
+            );
         }
         $crossing = $closed ? Outline::selfCrossing($points) : null;
         if ($crossing !== null) {
-            throw new Refusal(Fact::of('area.outline-crosses-itself-side', name: $name, crossing: $crossing[0] + 1, crossing2: $crossing[1] + 1), $fields->place('points'), Fact::of('area.corners-order-round-same'));
+            throw new Refusal(
+                Fact::of('area.outline-crosses-itself-side', name: $name, crossing: $crossing[0] + 1, crossing2: $crossing[1] + 1),
+                $fields->place('points'), Fact::of('area.corners-order-round-same'),
+            );
         }
 
         return new self($fields->textOrNull('id') ?? '', $name, $kind, $points, $closed);
@@ -66,7 +73,9 @@ final readonly class Area
     /** Distance over the ground, m; 0 inside. */
     public function distance(Position $place): float
     {
-        return $this->closed ? Outline::distance($this->points, $place->east, $place->north) : Outline::fromLine($this->points, $place->east, $place->north);
+        return $this->closed
+            ? Outline::distance($this->points, $place->east, $place->north)
+            : Outline::fromLine($this->points, $place->east, $place->north);
     }
 
     /** Whether the straight way from one place to another crosses its line. */

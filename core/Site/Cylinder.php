@@ -34,7 +34,10 @@ final readonly class Cylinder implements Body
     {
         $up = $point->up - $this->foot->up;
 
-        return hypot(max(0.0, hypot($point->east - $this->foot->east, $point->north - $this->foot->north) - $this->radius), max(0.0, -$up, $up - $this->height));
+        return hypot(
+            max(0.0, hypot($point->east - $this->foot->east, $point->north - $this->foot->north) - $this->radius),
+            max(0.0, -$up, $up - $this->height),
+        );
     }
 
     public function stands(Position $eye, Position $point): bool
@@ -58,7 +61,9 @@ final readonly class Cylinder implements Body
     public function foot(): array
     {
         return array_map(
-            fn (int $i): Position => $this->foot->plus(sin(2 * M_PI * $i / self::SIDES) * $this->radius, cos(2 * M_PI * $i / self::SIDES) * $this->radius, 0),
+            fn (int $i): Position => $this->foot->plus(
+                sin(2 * M_PI * $i / self::SIDES) * $this->radius, cos(2 * M_PI * $i / self::SIDES) * $this->radius, 0,
+            ),
             range(0, self::SIDES - 1),
         );
     }

@@ -19,7 +19,10 @@ final class GeoJsonSiteReader
         try {
             $document = json_decode(str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $fault) {
-            throw new Refusal(Fact::of('geo-json-site-reader.this-is-no-json', why: $fault->getMessage()), 'file', Fact::of('geo-json-site-reader.geojson-text'));
+            throw new Refusal(
+                Fact::of('geo-json-site-reader.this-is-no-json', why: $fault->getMessage()), 'file',
+                Fact::of('geo-json-site-reader.geojson-text'),
+            );
         }
         $features = [];
         self::gather($document, '', [], $features, 'file');
@@ -34,11 +37,16 @@ final class GeoJsonSiteReader
     private static function gather(mixed $node, string $name, array $properties, array &$features, string $place): void
     {
         if (! is_array($node) || ! is_string($node['type'] ?? null)) {
-            throw new Refusal(Fact::of('geo-json-site-reader.geojson-object-type'), $place, Fact::of('geo-json-site-reader.feature-featurecollection-geometry'));
+            throw new Refusal(
+                Fact::of('geo-json-site-reader.geojson-object-type'), $place,
+                Fact::of('geo-json-site-reader.feature-featurecollection-geometry'),
+            );
         }
         $parts = ['FeatureCollection' => 'features', 'GeometryCollection' => 'geometries'][$node['type']] ?? null;
         if ($parts !== null) {
-            foreach (is_array($node[$parts] ?? null) ? $node[$parts] : throw new Refusal(Fact::of('geo-json-site-reader.it-has-no', parts: $parts), $place, Fact::of('geo-json-site-reader.a-list')) as $k => $part) {
+            foreach (is_array($node[$parts] ?? null) ? $node[$parts] : throw new Refusal(
+                Fact::of('geo-json-site-reader.it-has-no', parts: $parts), $place, Fact::of('geo-json-site-reader.a-list'),
+            ) as $k => $part) {
                 self::gather($part, $name, $properties, $features, "$place.$parts.$k");
             }
 
@@ -62,8 +70,13 @@ final class GeoJsonSiteReader
             'MultiLineString' => array_map(static fn (mixed $line): array => ['line', $line], self::list($coordinates, $place)),
             // Holes are of no use to a site: the outer ring is what stands.
             'Polygon' => [['area', self::list($coordinates, $place)[0] ?? null]],
-            'MultiPolygon' => array_map(static fn (mixed $rings): array => ['area', self::list($rings, $place)[0] ?? null], self::list($coordinates, $place)),
-            default => throw new Refusal(Fact::of('geo-json-site-reader.geometry-geojson', type: $node['type']), $place, Fact::of('geo-json-site-reader.point-linestring-polygon-also')),
+            'MultiPolygon' => array_map(
+                static fn (mixed $rings): array => ['area', self::list($rings, $place)[0] ?? null], self::list($coordinates, $place),
+            ),
+            default => throw new Refusal(
+                Fact::of('geo-json-site-reader.geometry-geojson', type: $node['type']), $place,
+                Fact::of('geo-json-site-reader.point-linestring-polygon-also'),
+            ),
         } as [$kind, $points]) {
             $features[] = ['kind' => $kind, 'points' => self::points($points, $place), 'name' => $name, 'properties' => $properties];
         }
@@ -72,7 +85,12 @@ final class GeoJsonSiteReader
     /** @return list<mixed> */
     private static function list(mixed $value, string $place): array
     {
-        return is_array($value) && array_is_list($value) ? $value : throw new Refusal(Fact::of('geo-json-site-reader.coordinates-list'), "$place.coordinates", Fact::of('geo-json-site-reader.lists-longitude-latitude'));
+        return is_array($value) && array_is_list($value)
+            ? $value
+            : throw new Refusal(
+                Fact::of('geo-json-site-reader.coordinates-list'), "$place.coordinates",
+                Fact::of('geo-json-site-reader.lists-longitude-latitude'),
+            );
     }
 
     /** @return non-empty-list<array{float, float, ?float}> */
@@ -82,11 +100,17 @@ final class GeoJsonSiteReader
         foreach (self::list($value, $place) as $k => $point) {
             [$a, $b, $c] = is_array($point) ? [$point[0] ?? null, $point[1] ?? null, $point[2] ?? null] : [null, null, null];
             if ((! is_int($a) && ! is_float($a)) || (! is_int($b) && ! is_float($b))) {
-                throw new Refusal(Fact::of('geo-json-site-reader.this-is-no-place'), "$place.coordinates.$k", Fact::of('geo-json-site-reader.longitude-latitude-degrees-perhaps'));
+                throw new Refusal(
+                    Fact::of('geo-json-site-reader.this-is-no-place'), "$place.coordinates.$k",
+                    Fact::of('geo-json-site-reader.longitude-latitude-degrees-perhaps'),
+                );
             }
             $points[] = [(float) $a, (float) $b, is_int($c) || is_float($c) ? (float) $c : null];
         }
 
-        return $points === [] ? throw new Refusal(Fact::of('geo-json-site-reader.it-has-no-coordinates'), "$place.coordinates", Fact::of('geo-json-site-reader.longitude-latitude')) : $points;
+        return $points === [] ? throw new Refusal(
+            Fact::of('geo-json-site-reader.it-has-no-coordinates'), "$place.coordinates",
+            Fact::of('geo-json-site-reader.longitude-latitude'),
+        ) : $points;
     }
 }

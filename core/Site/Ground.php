@@ -22,8 +22,9 @@ final readonly class Ground
      * @param  list<array{float, float}>  $profile  metres along the bearing, height; in order
      * @param  float  $bearing  of the profile, rad
      */
-    private function __construct(public array $spots, private array $profile = [], private float $bearing = 0.0, private bool $simulated = false)
-    {
+    private function __construct(
+        public array $spots, private array $profile = [], private float $bearing = 0.0, private bool $simulated = false,
+    ) {
     }
 
     /** @param  list<array{float, float, float}>  $spots */
@@ -39,7 +40,9 @@ final readonly class Ground
         if ($fields->has('profile')) {
             $profile = $fields->pairs('profile');
             if (count($profile) < 2) {
-                throw new Refusal(Fact::of('ground.one-point-profile'), $fields->place('profile'), Fact::of('ground.two-more-points-metres'));
+                throw new Refusal(
+                    Fact::of('ground.one-point-profile'), $fields->place('profile'), Fact::of('ground.two-more-points-metres'),
+                );
             }
             usort($profile, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
@@ -47,7 +50,10 @@ final readonly class Ground
         }
         $spots = [];
         foreach ($fields->groups('spots') as $spot) {
-            $spots[] = [$spot->number('east_m', -20000, 20000, 'm'), $spot->number('north_m', -20000, 20000, 'm'), $spot->number('up_m', -2000, 2000, 'm')];
+            $spots[] = [
+                $spot->number('east_m', -20000, 20000, 'm'), $spot->number('north_m', -20000, 20000, 'm'),
+                $spot->number('up_m', -2000, 2000, 'm'),
+            ];
         }
 
         return new self($spots, simulated: $fields->flag('simulated'));
@@ -60,13 +66,18 @@ final readonly class Ground
 
         return $this->profile !== []
             ? ['profile' => $this->profile, 'bearing_deg' => round(rad2deg($this->bearing), 3), ...$said]
-            : ['spots' => array_map(static fn (array $s): array => ['east_m' => $s[0], 'north_m' => $s[1], 'up_m' => $s[2]], $this->spots), ...$said];
+            : [
+                'spots' => array_map(static fn (array $s): array => ['east_m' => $s[0], 'north_m' => $s[1], 'up_m' => $s[2]], $this->spots),
+                ...$said,
+            ];
     }
 
     /** Height of the ground at a place, m above take-off. */
     public function at(float $east, float $north): float
     {
-        return $this->profile !== [] ? $this->onProfile($east * sin($this->bearing) + $north * cos($this->bearing)) : $this->betweenSpots($east, $north);
+        return $this->profile !== []
+            ? $this->onProfile($east * sin($this->bearing) + $north * cos($this->bearing))
+            : $this->betweenSpots($east, $north);
     }
 
     private function onProfile(float $along): float

@@ -56,7 +56,9 @@ final class KmlSiteReader implements XmlListener
         if (! $this->began) {
             $this->began = true;
             if ($local !== 'kml') {
-                throw new Refusal(Fact::of('kml-site-reader.file-begins', local: $local), sprintf('line %s', $line), Fact::of('kml-site-reader.kml-file'));
+                throw new Refusal(
+                    Fact::of('kml-site-reader.file-begins', local: $local), sprintf('line %s', $line), Fact::of('kml-site-reader.kml-file'),
+                );
             }
         }
         match ($local) {
@@ -98,12 +100,18 @@ final class KmlSiteReader implements XmlListener
         foreach ($tuples === false ? [] : $tuples as $tuple) {
             $parts = explode(',', $tuple);
             if (count($parts) < 2 || array_filter($parts, static fn (string $part): bool => ! is_numeric($part)) !== []) {
-                throw new Refusal(Fact::of('kml-site-reader.is-no-place', tuple: mb_strimwidth($tuple, 0, 40, '…')), sprintf('line %s', $line), Fact::of('kml-site-reader.longitude-latitude-without-spaces'));
+                throw new Refusal(
+                    Fact::of('kml-site-reader.is-no-place', tuple: mb_strimwidth($tuple, 0, 40, '…')), sprintf('line %s', $line),
+                    Fact::of('kml-site-reader.longitude-latitude-without-spaces'),
+                );
             }
             $points[] = [(float) $parts[0], (float) $parts[1], isset($parts[2]) ? (float) $parts[2] : null];
         }
         if ($points === []) {
-            throw new Refusal(Fact::of('kml-site-reader.these-coordinates-empty'), sprintf('line %s', $line), Fact::of('kml-site-reader.longitude-latitude'));
+            throw new Refusal(
+                Fact::of('kml-site-reader.these-coordinates-empty'), sprintf('line %s', $line),
+                Fact::of('kml-site-reader.longitude-latitude'),
+            );
         }
         $this->shapes[] = ['kind' => ['Point' => 'point', 'LineString' => 'line', 'Polygon' => 'area'][$this->shape], 'points' => $points];
         $this->shape = null;

@@ -21,12 +21,17 @@ final readonly class Observer
         $east = $fields->number('east_m', -20000, 20000, 'm');
         $north = $fields->number('north_m', -20000, 20000, 'm');
 
-        return new self($fields->textOrNull('id') ?? '', $fields->textOrNull('name') ?? 'observer', new Position($east, $north, ($ground?->at($east, $north) ?? 0.0) + self::EYES));
+        return new self(
+            $fields->textOrNull('id') ?? '', $fields->textOrNull('name') ?? 'observer',
+            new Position($east, $north, ($ground?->at($east, $north) ?? 0.0) + self::EYES),
+        );
     }
 
     /** @return array<string, string|float> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'east_m' => round($this->eyes->east, 3), 'north_m' => round($this->eyes->north, 3)];
+        return [
+            'id' => $this->id, 'name' => $this->name, 'east_m' => round($this->eyes->east, 3), 'north_m' => round($this->eyes->north, 3),
+        ];
     }
 }

@@ -54,7 +54,10 @@ final class Outline
         $inside = false;
         $b = $outline[count($outline) - 1];
         foreach ($outline as $a) {
-            if (($a->north > $north) !== ($b->north > $north) && $east < ($b->east - $a->east) * ($north - $a->north) / ($b->north - $a->north) + $a->east) {
+            if (
+                ($a->north > $north) !== ($b->north > $north)
+                && $east < ($b->east - $a->east) * ($north - $a->north) / ($b->north - $a->north) + $a->east
+            ) {
                 $inside = ! $inside;
             }
             $b = $a;
@@ -96,7 +99,9 @@ final class Outline
     /** Whether two stretches of ground cross; touching ends count. */
     public static function cross(Position $a, Position $b, Position $c, Position $d): bool
     {
-        $side = static fn (Position $p, Position $q, Position $r): float => ($q->east - $p->east) * ($r->north - $p->north) - ($q->north - $p->north) * ($r->east - $p->east);
+        $side = static fn (
+            Position $p, Position $q, Position $r,
+        ): float => ($q->east - $p->east) * ($r->north - $p->north) - ($q->north - $p->north) * ($r->east - $p->east);
         $ab = [$side($a, $b, $c), $side($a, $b, $d)];
         $cd = [$side($c, $d, $a), $side($c, $d, $b)];
         if (abs($ab[0]) < 1e-12 && abs($ab[1]) < 1e-12) {
@@ -139,7 +144,10 @@ final class Outline
         while (($crossing = self::selfCrossing($outline)) !== null) {
             [$i, $j] = $crossing;
             $before = self::around($outline);
-            $next = [...array_slice($outline, 0, $i + 1), ...array_reverse(array_slice($outline, $i + 1, $j - $i)), ...array_slice($outline, $j + 1)];
+            $next = [
+                ...array_slice($outline, 0, $i + 1), ...array_reverse(array_slice($outline, $i + 1, $j - $i)),
+                ...array_slice($outline, $j + 1),
+            ];
             if (self::around($next) >= $before - 1e-9) {
                 break;
             }
@@ -187,7 +195,9 @@ final class Outline
     public static function convexParts(array $outline): array
     {
         $corners = self::twiceArea($outline) < 0 ? array_reverse($outline) : $outline;
-        $turn = static fn (Position $a, Position $b, Position $c): float => ($b->east - $a->east) * ($c->north - $b->north) - ($b->north - $a->north) * ($c->east - $b->east);
+        $turn = static fn (
+            Position $a, Position $b, Position $c,
+        ): float => ($b->east - $a->east) * ($c->north - $b->north) - ($b->north - $a->north) * ($c->east - $b->east);
         $n = count($corners);
         $convex = true;
         for ($i = 0; $i < $n; $i++) {

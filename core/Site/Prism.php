@@ -110,7 +110,10 @@ final class Prism implements Body
 
     public function corners(): array
     {
-        return $this->corners ??= array_map(fn (array $piece): array => [...$piece, ...array_map(fn (Position $p): Position => $p->plus(0, 0, $this->height), $piece)], $this->parts());
+        return $this->corners ??= array_map(
+            fn (array $piece): array => [...$piece, ...array_map(fn (Position $p): Position => $p->plus(0, 0, $this->height), $piece)],
+            $this->parts(),
+        );
     }
 
     /** @return list<non-empty-list<Position>> */

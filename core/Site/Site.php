@@ -57,7 +57,10 @@ final readonly class Site
         foreach ($solids as $k => $solid) {
             $away = $solid->leastDistance(new Position(0, 0, 0));
             if ($away > self::REACH) {
-                throw new Refusal(Fact::of('site.lies-km-take-off', solid: ucfirst($solid->name), away: $away / 1000), $fields->place('solids').".$k", Fact::of('site.everything-within-km-what', reach: self::REACH / 1000));
+                throw new Refusal(
+                    Fact::of('site.lies-km-take-off', solid: ucfirst($solid->name), away: $away / 1000), $fields->place('solids').".$k",
+                    Fact::of('site.everything-within-km-what', reach: self::REACH / 1000),
+                );
             }
         }
         $lies = $fields->groupOrNull('ground');

@@ -12,14 +12,15 @@ use Larkspur\Geo\Position;
 use Larkspur\Refusal;
 
 /**
- * What a file of places becomes on a site: solids, areas, spot heights and points, in metres about take-off, with a note for everything that
- * had to be assumed, mended or left out. Nothing is put on the site yet: whoever imports looks at it first.
+ * What a file of places becomes on a site: solids, areas, spot heights and points, in metres about take-off, with a note for everything
+ * that had to be assumed, mended or left out. Nothing is put on the site yet: whoever imports looks at it first.
  *
- * Written by Larkspur, a feature says what it is in its properties; from elsewhere, an outline or line with a height stands, one without lies on
- * the ground, and a point is something to film.
- * Positions of a feature are longitude, latitude and height.
+ * Written by Larkspur, a feature says what it is in its properties; from elsewhere, an outline or line with a height stands, one without
+ * lies on the ground, and a point is something to film. Positions of a feature are longitude, latitude and height.
  *
- * @phpstan-type Feature array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>}
+ * @phpstan-type Feature array{
+ *     kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>,
+ * }
  */
 final class SiteImport
 {
@@ -69,7 +70,9 @@ final class SiteImport
     public static function of(array $features, ?GeoPoint $home): self
     {
         if ($features === []) {
-            throw new Refusal(Fact::of('site-import.point-line-outline-file'), 'file', Fact::of('site-import.geojson-features-kml-placemarks'));
+            throw new Refusal(
+                Fact::of('site-import.point-line-outline-file'), 'file', Fact::of('site-import.geojson-features-kml-placemarks'),
+            );
         }
         $own = self::ownHome($features);
         $home ??= $own ?? self::middle($features);
@@ -92,7 +95,10 @@ final class SiteImport
             $import->notes[] = Fact::of('site-import.lie-more-km-take', far: $far, found: $import->found, far2: self::FAR / 1000);
         }
         if ($near === []) {
-            throw new Refusal(Fact::of('site-import.nothing-file-lies-near'), 'file', Fact::of('site-import.places-within-km-begin', far: self::FAR / 1000));
+            throw new Refusal(
+                Fact::of('site-import.nothing-file-lies-near'), 'file',
+                Fact::of('site-import.places-within-km-begin', far: self::FAR / 1000),
+            );
         }
         usort($near, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         if (count($near) > self::MOST) {
@@ -110,7 +116,8 @@ final class SiteImport
     public function toArray(): array
     {
         return [
-            'found' => $this->found, 'home' => $this->home, 'solids' => $this->solids, 'areas' => $this->areas, 'observers' => $this->observers, 'spots' => $this->spots, 'subjects' => $this->subjects,
+            'found' => $this->found, 'home' => $this->home, 'solids' => $this->solids, 'areas' => $this->areas,
+            'observers' => $this->observers, 'spots' => $this->spots, 'subjects' => $this->subjects,
             'notes' => Fact::unique($this->notes),
         ];
     }
@@ -163,12 +170,20 @@ final class SiteImport
         if ($nearest(false) > self::ELSEWHERE && $nearest(true) < self::FAR) {
             $this->notes[] = Fact::of('site-import.read-written-all-lies');
 
-            return array_map(static fn (array $feature): array => [...$feature, 'points' => array_map(static fn (array $p): array => [$p[1], $p[0], $p[2]], $feature['points'])], $features);
+            return array_map(
+                static fn (array $feature): array => [
+                    ...$feature, 'points' => array_map(static fn (array $p): array => [$p[1], $p[0], $p[2]], $feature['points']),
+                ],
+                $features,
+            );
         }
         foreach ($features as $feature) {
             foreach ($feature['points'] as [$longitude, $latitude]) {
                 if (abs($latitude) > 90 || abs($longitude) > 180) {
-                    throw new Refusal(Fact::of('site-import.place-earth', latitude: Fields::written($latitude), longitude: Fields::written($longitude)), 'file', Fact::of('site-import.longitude-first-then-latitude'));
+                    throw new Refusal(
+                        Fact::of('site-import.place-earth', latitude: Fields::written($latitude), longitude: Fields::written($longitude)),
+                        'file', Fact::of('site-import.longitude-first-then-latitude'),
+                    );
                 }
             }
         }
@@ -182,7 +197,10 @@ final class SiteImport
      */
     private function places(array $feature): array
     {
-        return array_map(fn (array $p): Position => new Position(round($this->frame->eastOf($p[0]), 3), round($this->frame->northOf($p[1]), 3), 0.0), $feature['points']);
+        return array_map(
+            fn (array $p): Position => new Position(round($this->frame->eastOf($p[0]), 3), round($this->frame->northOf($p[1]), 3), 0.0),
+            $feature['points'],
+        );
     }
 
     /**
@@ -216,7 +234,10 @@ final class SiteImport
         $height = self::height($properties);
         $known = in_array($kind, Area::KINDS, true) ? $kind : null;
         if ($feature['kind'] === 'point') {
-            $this->point($id, $name, $places[0], $height, is_numeric($properties['base_m'] ?? null) ? (float) $properties['base_m'] : 0.0, is_numeric($properties['aim_m'] ?? null) ? (float) $properties['aim_m'] : null);
+            $this->point(
+                $id, $name, $places[0], $height, is_numeric($properties['base_m'] ?? null) ? (float) $properties['base_m'] : 0.0,
+                is_numeric($properties['aim_m'] ?? null) ? (float) $properties['aim_m'] : null,
+            );
         } elseif ($feature['kind'] === 'line') {
             $this->line($id, $name, self::thinned($places), $height, $known);
         } else {
@@ -232,7 +253,9 @@ final class SiteImport
 
             return;
         }
-        $this->subjects[] = ['id' => $id, 'name' => $name, 'east_m' => $place->east, 'north_m' => $place->north, 'base_m' => $base, 'aim_m' => $aim ?? 1.5];
+        $this->subjects[] = [
+            'id' => $id, 'name' => $name, 'east_m' => $place->east, 'north_m' => $place->north, 'base_m' => $base, 'aim_m' => $aim ?? 1.5,
+        ];
     }
 
     /** @param  non-empty-list<Position>  $places */

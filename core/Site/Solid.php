@@ -50,8 +50,10 @@ final readonly class Solid
     }
 
     /** @param  float  $heading direction of the length, rad clockwise from north */
-    public static function box(string $id, string $name, Position $base, float $width, float $length, float $height, float $heading = 0.0, bool $isSubject = false, bool $moves = false): self
-    {
+    public static function box(
+        string $id, string $name, Position $base, float $width, float $length, float $height, float $heading = 0.0, bool $isSubject = false,
+        bool $moves = false,
+    ): self {
         [$sin, $cos] = [sin($heading), cos($heading)];
         $corners = [];
         foreach ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as [$across, $along]) {
@@ -59,11 +61,15 @@ final readonly class Solid
             $corners[] = $base->plus($a * $cos + $l * $sin, -$a * $sin + $l * $cos, 0);
         }
 
-        return new self($id, $name, 'box', new Prism($corners, $height), $corners, self::placed($base, $width, $length, $height, $heading), $isSubject, $moves);
+        return new self(
+            $id, $name, 'box', new Prism($corners, $height), $corners, self::placed($base, $width, $length, $height, $heading), $isSubject,
+            $moves,
+        );
     }
 
-    public static function cylinder(string $id, string $name, Position $base, float $width, float $height, bool $isSubject = false, bool $moves = false): self
-    {
+    public static function cylinder(
+        string $id, string $name, Position $base, float $width, float $height, bool $isSubject = false, bool $moves = false,
+    ): self {
         $body = new Cylinder($base, $width / 2, $height);
 
         return new self($id, $name, 'cylinder', $body, $body->foot(), self::placed($base, $width, $width, $height), $isSubject, $moves);
@@ -73,8 +79,9 @@ final readonly class Solid
      * @param  non-empty-list<Position>  $outline  corners of the foot, at its height
      * @param  float  $clear  free height beneath, m: the crown of a wood stands on it
      */
-    public static function over(string $id, string $name, array $outline, float $height, float $clear = 0.0, bool $isSubject = false, bool $moves = false): self
-    {
+    public static function over(
+        string $id, string $name, array $outline, float $height, float $clear = 0.0, bool $isSubject = false, bool $moves = false,
+    ): self {
         $body = new Prism(array_map(static fn (Position $p): Position => $p->plus(0, 0, $clear), $outline), $height - $clear);
 
         return new self($id, $name, $clear > 0 ? 'canopy' : 'polygon', $body, $outline, [
@@ -89,7 +96,9 @@ final readonly class Solid
         $body = new Wire(array_map(static fn (Position $p): Position => $p->plus(0, 0, $height), $feet), $sag);
 
         return new self($id, $name, 'wire', $body, $feet, [
-            ...self::placed(new Position($body->middle()->east, $body->middle()->north, $feet[0]->up), ...self::spread($feet), height: $height),
+            ...self::placed(
+                new Position($body->middle()->east, $body->middle()->north, $feet[0]->up), ...self::spread($feet), height: $height,
+            ),
             'points' => self::written($feet), 'sag_m' => $sag,
         ]);
     }
@@ -107,10 +116,19 @@ final readonly class Solid
         $sag = $fields->numberOrNull('sag_m', 0, 100, 'm') ?? 0.0;
         $free = $fields->numberOrNull('clear_m', 0.01, 950, 'm') ?? 0.3 * $height;
         if ($shape === 'wire') {
-            return self::wire($id, $name, self::points($fields, $foot, 2), $height, $sag <= $height ? $sag : throw new Refusal(Fact::of('solid.would-hang-into-ground'), $fields->place('sag_m'), Fact::of('solid.m-less', height: Fields::written($height))));
+            return self::wire(
+                $id, $name, self::points($fields, $foot, 2), $height,
+                $sag <= $height ? $sag : throw new Refusal(
+                    Fact::of('solid.would-hang-into-ground'), $fields->place('sag_m'),
+                    Fact::of('solid.m-less', height: Fields::written($height)),
+                ),
+            );
         }
         if ($shape === 'canopy' && $free > 0.95 * $height) {
-            throw new Refusal(Fact::of('solid.nothing-would-left-crowns'), $fields->place('clear_m'), Fact::of('solid.m-less', height: Fields::written(0.95 * $height)));
+            throw new Refusal(
+                Fact::of('solid.nothing-would-left-crowns'), $fields->place('clear_m'),
+                Fact::of('solid.m-less', height: Fields::written(0.95 * $height)),
+            );
         }
         $clear = $shape === 'canopy' ? $free : 0.0;
         if ($shape === 'polygon' || ($shape === 'canopy' && $fields->has('points'))) {
@@ -123,7 +141,10 @@ final readonly class Solid
                 );
             }
             if (abs(Outline::twiceArea($outline)) < 1e-4) {
-                throw new Refusal(Fact::of('solid.outline-encloses-nothing', name: $name), $fields->place('points'), Fact::of('solid.three-corners-do-not'));
+                throw new Refusal(
+                    Fact::of('solid.outline-encloses-nothing', name: $name), $fields->place('points'),
+                    Fact::of('solid.three-corners-do-not'),
+                );
             }
 
             return self::over($id, $name, $outline, $height, $clear, $filmed, $moves);
@@ -136,7 +157,10 @@ final readonly class Solid
 
         return $shape === 'cylinder'
             ? self::cylinder($id, $name, $base, $width, $height, $filmed, $moves)
-            : self::box($id, $name, $base, $width, $fields->numberOrNull('length_m', 0.01, 2000, 'm') ?? $width, $height, ($fields->numberOrNull('heading_deg', -360, 360, 'degrees') ?? 0.0) * Angle::DEGREE, $filmed, $moves);
+            : self::box(
+                $id, $name, $base, $width, $fields->numberOrNull('length_m', 0.01, 2000, 'm') ?? $width, $height,
+                ($fields->numberOrNull('heading_deg', -360, 360, 'degrees') ?? 0.0) * Angle::DEGREE, $filmed, $moves,
+            );
     }
 
     /** @return non-empty-list<Position> */
@@ -144,11 +168,16 @@ final readonly class Solid
     {
         $pairs = $fields->pairs('points');
         if ($pairs === [] || count($pairs) < $least || count($pairs) > self::MOST_POINTS) {
-            throw new Refusal(Fact::of('solid.points-are', count: count($pairs), is: count($pairs) < $least ? 'few' : 'many'), $fields->place('points'), Fact::of('solid.from-to', least: $least, mostPoints: self::MOST_POINTS));
+            throw new Refusal(
+                Fact::of('solid.points-are', count: count($pairs), is: count($pairs) < $least ? 'few' : 'many'), $fields->place('points'),
+                Fact::of('solid.from-to', least: $least, mostPoints: self::MOST_POINTS),
+            );
         }
         foreach ($pairs as $i => [$east, $north]) {
             if (abs($east) > 20000 || abs($north) > 20000) {
-                throw new Refusal(Fact::of('solid.point-lies-more-20'), $fields->place('points').'.'.$i, Fact::of('solid.metres-east-north-take'));
+                throw new Refusal(
+                    Fact::of('solid.point-lies-more-20'), $fields->place('points').'.'.$i, Fact::of('solid.metres-east-north-take'),
+                );
             }
         }
 
@@ -198,7 +227,10 @@ final readonly class Solid
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'role' => $this->isSubject ? 'subject' : 'obstacle', 'shape' => $this->shape, ...$this->form, ...$this->moves ? ['moves' => true] : []];
+        return [
+            'id' => $this->id, 'name' => $this->name, 'role' => $this->isSubject ? 'subject' : 'obstacle', 'shape' => $this->shape,
+            ...$this->form, ...$this->moves ? ['moves' => true] : [],
+        ];
     }
 
     /** Shortest distance from a point to it, m; 0 inside it. */

@@ -59,7 +59,9 @@ final readonly class Sun
     /** Angle between the sun and a view, rad: 0 looks into it. */
     public function fromView(float $heading, float $tilt): float
     {
-        return acos(max(-1.0, min(1.0, cos($tilt) * cos($this->altitude) * cos($this->azimuth - $heading) + sin($tilt) * sin($this->altitude))));
+        return acos(max(
+            -1.0, min(1.0, cos($tilt) * cos($this->altitude) * cos($this->azimuth - $heading) + sin($tilt) * sin($this->altitude)),
+        ));
     }
 
     /** Instant at 0 h UTC of a day, s since 1970. */
@@ -88,7 +90,9 @@ final readonly class Sun
         $t = self::centuries($time);
         $longitude = 280.46646 + 36000.76983 * $t + 0.0003032 * $t * $t;
         $anomaly = (357.52911 + 35999.05029 * $t - 0.0001537 * $t * $t) * Angle::DEGREE;
-        $centre = (1.914602 - 0.004817 * $t - 0.000014 * $t * $t) * sin($anomaly) + (0.019993 - 0.000101 * $t) * sin(2 * $anomaly) + 0.000289 * sin(3 * $anomaly);
+        $centre = (
+            1.914602 - 0.004817 * $t - 0.000014 * $t * $t
+        ) * sin($anomaly) + (0.019993 - 0.000101 * $t) * sin(2 * $anomaly) + 0.000289 * sin(3 * $anomaly);
         $node = (125.04 - 1934.136 * $t) * Angle::DEGREE;
         $apparent = ($longitude + $centre - 0.00569 - 0.00478 * sin($node)) * Angle::DEGREE;
         $obliquity = self::obliquity($t) + 0.00256 * Angle::DEGREE * cos($node);
@@ -102,7 +106,9 @@ final readonly class Sun
         $days = $time / 86400 + 2440587.5 - 2451545.0;
         $t = $days / 36525;
         $mean = 280.46061837 + 360.98564736629 * $days + 0.000387933 * $t * $t - $t ** 3 / 38710000;
-        $nutation = -17.20 / 3600 * sin((125.04 - 1934.136 * $t) * Angle::DEGREE) - 1.32 / 3600 * sin(2 * (280.4665 + 36000.7698 * $t) * Angle::DEGREE);
+        $nutation = -17.20 / 3600 * sin((125.04 - 1934.136 * $t) * Angle::DEGREE) - 1.32 / 3600 * sin(
+            2 * (280.4665 + 36000.7698 * $t) * Angle::DEGREE,
+        );
 
         return fmod($mean + $nutation * cos(self::obliquity($t)), 360.0) * Angle::DEGREE;
     }

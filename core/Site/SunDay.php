@@ -27,10 +27,8 @@ final readonly class SunDay
     /** Step at which the day is searched for crossings, s; what crosses twice within it is missed by less than 0.02 degree. */
     private const STEP = 240.0;
 
-    private const PHASES = ['night', 'blue', 'golden', 'day'];
-
     /** @param  list<array{float, float}>  $altitudes  instants and altitudes through the day */
-    private function __construct(public GeoPoint $place, public float $noon, private array $altitudes)
+    private function __construct(public GeoPoint $place, public float $noon, public array $altitudes)
     {
     }
 
@@ -94,7 +92,7 @@ final readonly class SunDay
         return [$rising, $sinking];
     }
 
-    /** 'up' where it never sets this day, 'down' where it never rises, else 'sets'. */
+    /** @return 'sets'|'up'|'down' up where it never sets this day, down where it never rises */
     public function state(): string
     {
         $altitudes = array_column($this->altitudes, 1);
@@ -109,7 +107,10 @@ final readonly class SunDay
 
         return match (true) {
             $this->state() === 'up' => Fact::of('sun-day.sun-does-not-set'),
-            $this->state() === 'down' => Fact::of('sun-day.sun-does-not-rise', below: Quantity::degrees(-Statistics::greatest(array_column($this->altitudes, 1)) / Angle::DEGREE)),
+            $this->state() === 'down' => Fact::of(
+                'sun-day.sun-does-not-rise',
+                below: Quantity::degrees(-Statistics::greatest(array_column($this->altitudes, 1)) / Angle::DEGREE),
+            ),
             $golden === null => Fact::of('sun-day.sun-sets-but-stays'),
             default => null,
         };
@@ -175,39 +176,6 @@ final readonly class SunDay
         }
 
         return $stretches;
-    }
-
-    /** @return array<string, mixed> docs/formats.md, "Light" */
-    public function toArray(): array
-    {
-        [$rise, $set] = $this->crossing(Sun::RISE);
-        $path = [];
-        foreach ($this->altitudes as $i => [$t, $altitude]) {
-            if ($i % 3 === 0) {
-                $path[] = [self::written($t), round(Sun::at($t, $this->place)->azimuth / Angle::DEGREE, 2), round($altitude / Angle::DEGREE, 2)];
-            }
-        }
-        $stretches = [];
-        foreach (self::PHASES as $phase) {
-            $stretches[$phase] = array_map(self::stretch(...), $this->stretches($phase));
-        }
-
-        return [
-            'state' => $this->state(), 'sentence' => $this->sentence(), 'noon' => self::written($this->noon),
-            'rise' => $rise === null ? null : self::written($rise), 'set' => $set === null ? null : self::written($set),
-            'highest_deg' => round(Statistics::greatest(array_column($this->altitudes, 1)) / Angle::DEGREE, 2),
-            'lowest_deg' => round(Statistics::least(array_column($this->altitudes, 1)) / Angle::DEGREE, 2),
-            'stretches' => $stretches, 'path' => $path,
-        ];
-    }
-
-    /**
-     * @param  array{float, float}  $stretch
-     * @return array{from: string, to: string}
-     */
-    public static function stretch(array $stretch): array
-    {
-        return ['from' => self::written($stretch[0]), 'to' => self::written($stretch[1])];
     }
 
     public static function written(float $time): string

@@ -56,7 +56,10 @@ final readonly class Wind
     /** @return array{from_deg: float, mean_mps: float, gust_mps: float, kind?: 'draught'} */
     public function toArray(): array
     {
-        return ['from_deg' => round(Angle::bearing($this->from), 3), 'mean_mps' => $this->mean, 'gust_mps' => $this->gust, ...$this->indoors ? ['kind' => 'draught'] : []];
+        return [
+            'from_deg' => round(Angle::bearing($this->from), 3), 'mean_mps' => $this->mean, 'gust_mps' => $this->gust,
+            ...$this->indoors ? ['kind' => 'draught'] : [],
+        ];
     }
 
     /** Mean wind at a height above ground, m/s: u(z) = u10 (z / 10)^(1/7), held below 1 m. */

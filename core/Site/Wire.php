@@ -32,7 +32,9 @@ final readonly class Wire implements Body
             $parts = $sag > 0 ? self::PARTS : 1;
             for ($k = 1; $k <= $parts; $k++) {
                 $s = $k / $parts;
-                $line[] = $a->plus($s * ($b->east - $a->east), $s * ($b->north - $a->north), $s * ($b->up - $a->up) - 4 * $sag * $s * (1 - $s));
+                $line[] = $a->plus(
+                    $s * ($b->east - $a->east), $s * ($b->north - $a->north), $s * ($b->up - $a->up) - 4 * $sag * $s * (1 - $s),
+                );
             }
         }
         $this->line = $line;
@@ -63,7 +65,9 @@ final readonly class Wire implements Body
             $from = $point->minus($this->line[$i - 1]);
             $length = max(1e-12, $way->east ** 2 + $way->north ** 2 + $way->up ** 2);
             $s = max(0.0, min(1.0, ($from->east * $way->east + $from->north * $way->north + $from->up * $way->up) / $length));
-            $least = min($least, ($from->east - $s * $way->east) ** 2 + ($from->north - $s * $way->north) ** 2 + ($from->up - $s * $way->up) ** 2);
+            $least = min(
+                $least, ($from->east - $s * $way->east) ** 2 + ($from->north - $s * $way->north) ** 2 + ($from->up - $s * $way->up) ** 2,
+            );
         }
 
         return sqrt($least);

@@ -23,7 +23,10 @@ final class CueVtt
         foreach ($cues as $k => $cue) {
             $next = array_values(array_filter($cues, static fn ($other): bool => $other->t > $cue->t + self::LEAST));
             $end = $next === [] ? $cue->t + self::LAST : $next[0]->t;
-            $out .= sprintf("cue-%d\n%s --> %s\n%s\n\n", $k + 1, self::time($cue->t), self::time(max($cue->t + self::LEAST, $end)), self::escaped(str_replace('-->', '->', $say($cue->text))));
+            $out .= sprintf(
+                "cue-%d\n%s --> %s\n%s\n\n", $k + 1, self::time($cue->t), self::time(max($cue->t + self::LEAST, $end)),
+                self::escaped(str_replace('-->', '->', $say($cue->text))),
+            );
         }
 
         return $out;

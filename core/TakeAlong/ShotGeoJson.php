@@ -11,8 +11,8 @@ use Larkspur\Site\Outline;
 use Larkspur\Site\Site;
 
 /**
- * A site, and a planned path over it, as GeoJSON (RFC 7946: longitude first, outer rings counterclockwise). Each feature says in its properties
- * what it is, so that Site\GeoJsonSiteReader finds the same site again. Heights of positions are in the site's datum.
+ * A site, and a planned path over it, as GeoJSON (RFC 7946: longitude first, outer rings counterclockwise). Each feature says in its
+ * properties what it is, so that Site\GeoJsonSiteReader finds the same site again. Heights of positions are in the site's datum.
  */
 final class ShotGeoJson
 {
@@ -28,7 +28,8 @@ final class ShotGeoJson
     {
         $flight = $plan->move->flight->thinned(self::STRIDE);
         $path = ['type' => 'LineString', 'places' => array_map($flight->position(...), range(0, $flight->count() - 1)), 'properties' => [
-            'kind' => 'path', 'name' => $title, 'move' => $plan->move->intent->move, 'seconds' => array_map(static fn (float $t): float => round($t, 3), $flight->t),
+            'kind' => 'path', 'name' => $title, 'move' => $plan->move->intent->move,
+            'seconds' => array_map(static fn (float $t): float => round($t, 3), $flight->t),
             'heading_deg' => array_map(static fn (float $a): float => round(fmod(rad2deg($a) + 3600, 360), 2), $flight->heading),
             'tilt_deg' => array_map(static fn (float $a): float => round(rad2deg($a), 2), $flight->tilt),
         ]];
@@ -39,26 +40,47 @@ final class ShotGeoJson
     /**
      * Everything on a site as places in its frame; a polygon's first place is its last.
      *
-     * @return list<array{type: 'Point'|'LineString'|'Polygon', places: non-empty-list<Position>, properties: array{name: string, ...<string, mixed>}}>
+     * @return list<array{
+     *     type: 'Point'|'LineString'|'Polygon', places: non-empty-list<Position>, properties: array{name: string, ...<string, mixed>},
+     * }>
      */
     public static function features(Site $site): array
     {
-        $out = [['type' => 'Point', 'places' => [new Position(0, 0, 0)], 'properties' => ['kind' => 'home', 'name' => 'take-off', 'ceiling_m' => $site->ceiling, 'sight_line_m' => $site->sightLine, 'people_m' => $site->people]]];
+        $out = [[
+            'type' => 'Point', 'places' => [new Position(0, 0, 0)],
+            'properties' => [
+                'kind' => 'home', 'name' => 'take-off', 'ceiling_m' => $site->ceiling, 'sight_line_m' => $site->sightLine,
+                'people_m' => $site->people,
+            ],
+        ]];
         foreach ($site->solids as $solid) {
             $document = $solid->toArray();
             $out[] = [
-                'type' => $solid->shape === 'wire' ? 'LineString' : 'Polygon', 'places' => $solid->shape === 'wire' ? $solid->foot : self::ring($solid->foot),
-                'properties' => ['kind' => 'solid', 'id' => $solid->id, 'name' => $solid->name, 'height_m' => $document['height_m'] ?? null, 'solid' => array_diff_key($document, ['id' => 1, 'name' => 1])],
+                'type' => $solid->shape === 'wire' ? 'LineString' : 'Polygon',
+                'places' => $solid->shape === 'wire' ? $solid->foot : self::ring($solid->foot),
+                'properties' => [
+                    'kind' => 'solid', 'id' => $solid->id, 'name' => $solid->name, 'height_m' => $document['height_m'] ?? null,
+                    'solid' => array_diff_key($document, ['id' => 1, 'name' => 1]),
+                ],
             ];
         }
         foreach ($site->areas as $area) {
-            $out[] = ['type' => $area->closed ? 'Polygon' : 'LineString', 'places' => $area->closed ? self::ring($area->points) : $area->points, 'properties' => ['kind' => $area->kind, 'id' => $area->id, 'name' => $area->name]];
+            $out[] = [
+                'type' => $area->closed ? 'Polygon' : 'LineString', 'places' => $area->closed ? self::ring($area->points) : $area->points,
+                'properties' => ['kind' => $area->kind, 'id' => $area->id, 'name' => $area->name],
+            ];
         }
         foreach ($site->observers as $observer) {
-            $out[] = ['type' => 'Point', 'places' => [$observer->eyes], 'properties' => ['kind' => 'observer', 'id' => $observer->id, 'name' => $observer->name]];
+            $out[] = [
+                'type' => 'Point', 'places' => [$observer->eyes],
+                'properties' => ['kind' => 'observer', 'id' => $observer->id, 'name' => $observer->name],
+            ];
         }
         foreach ($site->ground->spots ?? [] as [$east, $north, $up]) {
-            $out[] = ['type' => 'Point', 'places' => [new Position($east, $north, $up)], 'properties' => ['kind' => 'spot', 'name' => 'spot height', 'up_m' => $up]];
+            $out[] = [
+                'type' => 'Point', 'places' => [new Position($east, $north, $up)],
+                'properties' => ['kind' => 'spot', 'name' => 'spot height', 'up_m' => $up],
+            ];
         }
 
         return $out;
@@ -75,7 +97,11 @@ final class ShotGeoJson
         return [...$points, $points[0]];
     }
 
-    /** @param  list<array{type: 'Point'|'LineString'|'Polygon', places: non-empty-list<Position>, properties: array<string, mixed>}>  $features */
+    /**
+     * @param  list<array{
+     *     type: 'Point'|'LineString'|'Polygon', places: non-empty-list<Position>, properties: array<string, mixed>,
+     * }> $features
+     */
     private static function written(LocalFrame $frame, array $features): string
     {
         $position = static function (Position $place) use ($frame): array {
@@ -86,9 +112,15 @@ final class ShotGeoJson
         $out = [];
         foreach ($features as ['type' => $type, 'places' => $places, 'properties' => $properties]) {
             $line = array_map($position, $places);
-            $out[] = ['type' => 'Feature', 'properties' => $properties, 'geometry' => ['type' => $type, 'coordinates' => ['Point' => $line[0], 'LineString' => $line, 'Polygon' => [$line]][$type]]];
+            $out[] = [
+                'type' => 'Feature', 'properties' => $properties,
+                'geometry' => ['type' => $type, 'coordinates' => ['Point' => $line[0], 'LineString' => $line, 'Polygon' => [$line]][$type]],
+            ];
         }
 
-        return json_encode(['type' => 'FeatureCollection', 'features' => $out], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT)."\n";
+        return json_encode(
+            ['type' => 'FeatureCollection', 'features' => $out],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+        )."\n";
     }
 }

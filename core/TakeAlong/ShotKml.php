@@ -8,8 +8,9 @@ use Larkspur\Choreography\Plan;
 use Larkspur\Geo\Position;
 
 /**
- * A planned path and its site as KML 2.2: what stands there raised from the ground, the path as a line, and the camera's way as a gx:Tour that an
- * earth viewer flies. A tour's tilt counts from straight down: 90 degrees plus the tilt of the lens. Heights are absolute, in the site's datum.
+ * A planned path and its site as KML 2.2: what stands there raised from the ground, the path as a line, and the camera's way as a gx:Tour
+ * that an earth viewer flies. A tour's tilt counts from straight down: 90 degrees plus the tilt of the lens. Heights are absolute, in the
+ * site's datum.
  */
 final class ShotKml
 {
@@ -115,7 +116,9 @@ final class ShotKml
         foreach ($properties as $name => $value) {
             $xml->startElement('Data');
             $xml->writeAttribute('name', $name);
-            $xml->writeElement('value', is_scalar($value) ? (string) $value : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+            $xml->writeElement(
+                'value', is_scalar($value) ? (string) $value : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            );
             $xml->endElement();
         }
         $xml->endElement();

@@ -8,7 +8,9 @@ use Larkspur\Choreography\Plan;
 use Larkspur\Fact;
 use Larkspur\Measure\Series;
 
-/** A thumb sheet as CSV (RFC 4180): seconds since the start of recording, each finger's travel -1 to +1, and what is said at that moment. */
+/**
+ * A thumb sheet as CSV (RFC 4180): seconds since the start of recording, each finger's travel -1 to +1, and what is said at that moment.
+ */
 final class ThumbSheetCsv
 {
     /** Samples of 0.02 s between rows. */

@@ -25,7 +25,9 @@ enum Clock: string
             self::Milliseconds => is_numeric($cell) ? (float) $cell / 1e3 : null,
             self::Microseconds => is_numeric($cell) ? (float) $cell / 1e6 : null,
             self::DateTime => self::dateTime($cell),
-            self::TimeOfDay => preg_match('/^(\d{1,3}):(\d{2}):(\d{2}(?:[.,]\d+)?)$/', $cell, $m) === 1 ? 3600 * (int) $m[1] + 60 * (int) $m[2] + (float) str_replace(',', '.', $m[3]) : null,
+            self::TimeOfDay => preg_match('/^(\d{1,3}):(\d{2}):(\d{2}(?:[.,]\d+)?)$/', $cell, $m) === 1
+                ? 3600 * (int) $m[1] + 60 * (int) $m[2] + (float) str_replace(',', '.', $m[3])
+                : null,
         };
 
         return $seconds !== null && is_finite($seconds) ? $seconds : null;
@@ -44,7 +46,9 @@ enum Clock: string
         $zone = $m[8] ?? 'Z';
         $offset = $zone === 'Z' ? 0 : ($zone[0] === '-' ? -1 : 1) * (3600 * (int) substr($zone, 1, 2) + 60 * (int) substr($zone, -2));
 
-        return (float) gmmktime((int) $hour, (int) $minute, (int) $second, (int) $month, (int) $day, (int) $year) - $offset + (float) ('0.'.($m[7] ?? '0'));
+        return (float) gmmktime(
+            (int) $hour, (int) $minute, (int) $second, (int) $month, (int) $day, (int) $year,
+        ) - $offset + (float) ('0.'.($m[7] ?? '0'));
     }
 
     /** The same the other way round, to the millisecond. */

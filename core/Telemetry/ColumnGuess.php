@@ -37,16 +37,21 @@ final readonly class ColumnGuess
 
     /** Words that keep a column from being a quantity. */
     private const NOT = [
-        'heading_deg' => ['gimbal', 'camera', 'home'], 'alt_m' => ['home', 'max', 'limit'], 'lat' => ['home', 'subject'], 'lon' => ['home', 'subject'],
-        'speed_mps' => ['wind', 'vertical', 'max', 'air'], 't' => ['flight', 'remaining', 'record'], 'climb_mps' => ['stick'], 'gimbal_tilt_deg' => ['stick', 'wheel'],
+        'heading_deg' => ['gimbal', 'camera', 'home'], 'alt_m' => ['home', 'max', 'limit'], 'lat' => ['home', 'subject'],
+        'lon' => ['home', 'subject'],
+        'speed_mps' => ['wind', 'vertical', 'max', 'air'], 't' => ['flight', 'remaining', 'record'], 'climb_mps' => ['stick'],
+        'gimbal_tilt_deg' => ['stick', 'wheel'],
         'wind_mps' => ['from', 'direction'],
     ];
 
     /** Units as people write them in a column's name. */
     private const WRITTEN = [
-        'ft/min' => 'ft/min', 'fpm' => 'ft/min', 'km/h' => 'km/h', 'kmh' => 'km/h', 'kph' => 'km/h', 'mph' => 'mph', 'kn' => 'kn', 'kt' => 'kn', 'kts' => 'kn', 'knots' => 'kn',
-        'ft/s' => 'ft/s', 'fps' => 'ft/s', 'm/s' => 'm/s', 'mps' => 'm/s', 'cm/s' => 'cm/s', 'feet' => 'ft', 'ft' => 'ft', 'metres' => 'm', 'meters' => 'm', 'mm' => 'mm', 'cm' => 'cm', 'm' => 'm',
-        'degrees' => 'deg', 'degree' => 'deg', 'deg' => 'deg', '°' => 'deg', 'radians' => 'rad', 'rad' => 'rad', 'ms' => 'ms', 'millisecond' => 'ms', 'milliseconds' => 'ms', 'us' => 'us', 'µs' => 'us',
+        'ft/min' => 'ft/min', 'fpm' => 'ft/min', 'km/h' => 'km/h', 'kmh' => 'km/h', 'kph' => 'km/h', 'mph' => 'mph', 'kn' => 'kn',
+        'kt' => 'kn', 'kts' => 'kn', 'knots' => 'kn',
+        'ft/s' => 'ft/s', 'fps' => 'ft/s', 'm/s' => 'm/s', 'mps' => 'm/s', 'cm/s' => 'cm/s', 'feet' => 'ft', 'ft' => 'ft', 'metres' => 'm',
+        'meters' => 'm', 'mm' => 'mm', 'cm' => 'cm', 'm' => 'm',
+        'degrees' => 'deg', 'degree' => 'deg', 'deg' => 'deg', '°' => 'deg', 'radians' => 'rad', 'rad' => 'rad', 'ms' => 'ms',
+        'millisecond' => 'ms', 'milliseconds' => 'ms', 'us' => 'us', 'µs' => 'us',
         'microseconds' => 'us', 'seconds' => 's', 'sec' => 's', 's' => 's', 'e7' => '1e-7 deg',
     ];
 
@@ -88,8 +93,14 @@ final readonly class ColumnGuess
             }
         }
         foreach ($headers as $place => $header) {
-            if (! isset($taken[$place], $columns['flight_mode']) && in_array('mode', self::words($header), true) && in_array('flight', self::words($header), true)) {
-                $columns['flight_mode'] = ['column' => trim($header), 'unit' => '', 'sure' => true, 'why' => Fact::of('column-guess.by-its-name')];
+            if (
+                ! isset($taken[$place], $columns['flight_mode'])
+                && in_array('mode', self::words($header), true)
+                && in_array('flight', self::words($header), true)
+            ) {
+                $columns['flight_mode'] = [
+                    'column' => trim($header), 'unit' => '', 'sure' => true, 'why' => Fact::of('column-guess.by-its-name'),
+                ];
                 $taken[$place] = true;
             }
         }
@@ -99,7 +110,9 @@ final readonly class ColumnGuess
 
     public function mapping(): ColumnMapping
     {
-        return new ColumnMapping(array_map(static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $this->columns));
+        return new ColumnMapping(array_map(
+            static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $this->columns,
+        ));
     }
 
     /** @return array{columns: array<string, array{column: string, unit: string, sure: bool, why: Fact}>, unused: list<string>} */
@@ -151,7 +164,10 @@ final readonly class ColumnGuess
         }
         foreach ([Clock::DateTime, Clock::TimeOfDay] as $clock) {
             if ($clock->seconds($filled[0]) !== null && ! is_numeric($filled[0])) {
-                return [$clock->value, true, $clock === Clock::DateTime ? Fact::of('column-guess.dates-times') : Fact::of('column-guess.times-day')];
+                return [
+                    $clock->value, true,
+                    $clock === Clock::DateTime ? Fact::of('column-guess.dates-times') : Fact::of('column-guess.times-day'),
+                ];
             }
         }
         $numbers = self::numbers($filled);
@@ -203,13 +219,22 @@ final readonly class ColumnGuess
         }
 
         return match (true) {
-            in_array($name, ['lat', 'lon'], true) => $size > 360 ? ['1e-7 deg', true, Fact::of('column-guess.large-whole-numbers')] : ['deg', true, Fact::of('column-guess.by-its-size')],
-            in_array($name, ['heading_deg', 'gimbal_tilt_deg', 'gimbal_roll_deg'], true) && $size > 3600 => ['0.01 deg', false, Fact::of('column-guess.up-to', size: $size)],
-            in_array($name, ['heading_deg', 'gimbal_tilt_deg', 'gimbal_roll_deg'], true) && $size > 400 => ['0.1 deg', false, Fact::of('column-guess.up-to', size: $size)],
-            in_array($name, ['heading_deg', 'gimbal_tilt_deg'], true) && $size > 0.02 && $size <= 2 * M_PI && self::isFine($numbers) => ['rad', false, Fact::of('column-guess.never-beyond', size: $size)],
+            in_array($name, ['lat', 'lon'], true) => $size > 360
+                ? ['1e-7 deg', true, Fact::of('column-guess.large-whole-numbers')]
+                : ['deg', true, Fact::of('column-guess.by-its-size')],
+            in_array($name, ['heading_deg', 'gimbal_tilt_deg', 'gimbal_roll_deg'], true)
+                && $size > 3600 => ['0.01 deg', false, Fact::of('column-guess.up-to', size: $size)],
+            in_array($name, ['heading_deg', 'gimbal_tilt_deg', 'gimbal_roll_deg'], true)
+                && $size > 400 => ['0.1 deg', false, Fact::of('column-guess.up-to', size: $size)],
+            in_array($name, ['heading_deg', 'gimbal_tilt_deg'], true)
+                && $size > 0.02
+                && $size <= 2 * M_PI
+                && self::isFine($numbers) => ['rad', false, Fact::of('column-guess.never-beyond', size: $size)],
             str_starts_with($name, 'stick_') => match (true) {
                 $size > 900 => ['1000 to 2000', false, Fact::of('column-guess.to', least: $least, most: $most)],
-                $least < 0 => [$size > 1.5 ? '-100 to 100' : '-1 to 1', $size > 1.5, Fact::of('column-guess.to-2', least: $least, most: $most)],
+                $least < 0 => [
+                    $size > 1.5 ? '-100 to 100' : '-1 to 1', $size > 1.5, Fact::of('column-guess.to-2', least: $least, most: $most),
+                ],
                 default => [$size > 1.5 ? '0 to 100' : '-1 to 1', false, Fact::of('column-guess.to-2', least: $least, most: $most)],
             },
             default => [$units[0], in_array($name, ['zoom', 'recording'], true), Fact::of('column-guess.assumed')],

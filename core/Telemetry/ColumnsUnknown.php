@@ -11,8 +11,9 @@ use Larkspur\Refusal;
 final class ColumnsUnknown extends Refusal
 {
     /** @param  list<string>  $headers */
-    public function __construct(Fact $fact, string $place, Fact $expected, public readonly array $headers, public readonly ColumnGuess $guess)
-    {
+    public function __construct(
+        Fact $fact, string $place, Fact $expected, public readonly array $headers, public readonly ColumnGuess $guess,
+    ) {
         parent::__construct($fact, $place, $expected);
     }
 }

@@ -36,7 +36,9 @@ final class FlightCsvReader implements LogReader
         $headers = self::fields($header, $separator, 1);
         $decimalComma = $separator !== ',';
         $this->rows = new SampleRows([]);
-        [$places, $scales, $modeAt] = $this->mapping === null ? $this->columns($headers, $header, $stream, $separator) : $this->mapped($this->mapping, $headers);
+        [$places, $scales, $modeAt] = $this->mapping === null
+            ? $this->columns($headers, $header, $stream, $separator)
+            : $this->mapped($this->mapping, $headers);
         $width = count($headers);
         $clock = $this->mapping?->clock();
         $timeAt = $places['t'];
@@ -65,9 +67,16 @@ final class FlightCsvReader implements LogReader
             }
             $values = [];
             if ($clock !== null) {
-                $seconds = $clock->seconds($decimalComma && $clock !== Clock::TimeOfDay ? str_replace(',', '.', $row[$timeAt]) : $row[$timeAt]);
+                $seconds = $clock->seconds(
+                    $decimalComma && $clock !== Clock::TimeOfDay ? str_replace(',', '.', $row[$timeAt]) : $row[$timeAt],
+                );
                 if ($seconds === null) {
-                    $this->rows->leaveOut($line, 't', Fact::of('flight-csv-reader.not-time-clock', row: mb_strimwidth(mb_scrub(trim($row[$timeAt]), 'UTF-8'), 0, 40, '…')));
+                    $this->rows->leaveOut(
+                        $line, 't',
+                        Fact::of(
+                            'flight-csv-reader.not-time-clock', row: mb_strimwidth(mb_scrub(trim($row[$timeAt]), 'UTF-8'), 0, 40, '…'),
+                        ),
+                    );
 
                     continue;
                 }
@@ -110,7 +119,9 @@ final class FlightCsvReader implements LogReader
             throw new Refusal(Fact::of('flight-csv-reader.file-not-written-utf'), 'line 1', Fact::of('flight-csv-reader.utf-8-text-save'));
         }
         if (strlen($line) >= self::LONGEST_LINE - 1) {
-            throw new Refusal(Fact::of('flight-csv-reader.first-line-never-ends'), 'line 1', Fact::of('flight-csv-reader.header-line-column-names'));
+            throw new Refusal(
+                Fact::of('flight-csv-reader.first-line-never-ends'), 'line 1', Fact::of('flight-csv-reader.header-line-column-names'),
+            );
         }
 
         return rtrim((string) preg_replace('/^\xEF\xBB\xBF/', '', $line), "\r\n");
@@ -151,7 +162,8 @@ final class FlightCsvReader implements LogReader
      * @param  list<string>  $headers
      * @param  resource  $stream  behind its header
      * @param  non-empty-string  $separator
-     * @return array{array<string, int>, array<string, array{float, float}>, ?int} places by contract name, factor and offset, place of the flight mode
+     * @return array{array<string, int>, array<string, array{float, float}>, ?int} places by contract name, factor and offset, place of
+     *     the flight mode
      */
     private function columns(array $headers, string $line, mixed $stream, string $separator): array
     {
@@ -172,19 +184,27 @@ final class FlightCsvReader implements LogReader
             }
             [$name, $factor] = $known;
             if (isset($places[$name])) {
-                throw new Refusal(Fact::of('flight-csv-reader.state-same-quantity', stated: $stated[$name], header: trim($header)), 'line 1', Fact::of('flight-csv-reader.one-column-each-quantity'));
+                throw new Refusal(
+                    Fact::of('flight-csv-reader.state-same-quantity', stated: $stated[$name], header: trim($header)), 'line 1',
+                    Fact::of('flight-csv-reader.one-column-each-quantity'),
+                );
             }
             $places[$name] = $place;
             $scales[$name] = [$factor, 0.0];
             $stated[$name] = trim($header);
             if ($factor !== 1.0) {
-                $this->rows->note(new LogNote(Fact::of('flight-csv-reader.was-converted', header: trim($header), name: $name), 1, trim($header)));
+                $this->rows->note(new LogNote(
+                    Fact::of('flight-csv-reader.was-converted', header: trim($header), name: $name), 1, trim($header),
+                ));
             }
         }
         $missing = array_values(array_diff(FlightLog::REQUIRED, array_keys($places)));
         if ($missing !== []) {
             $found = mb_strimwidth(str_replace("\t", ' ', $line), 0, 120, '…');
-            $told = [Fact::of('flight-csv-reader.column-header-reads', accepted: LogQuantity::accepted($missing[0]), found: $found), 'line 1, column '.$missing[0], Fact::of('flight-csv-reader.the-columns', required: implode(', ', FlightLog::REQUIRED))];
+            $told = [
+                Fact::of('flight-csv-reader.column-header-reads', accepted: LogQuantity::accepted($missing[0]), found: $found),
+                'line 1, column '.$missing[0], Fact::of('flight-csv-reader.the-columns', required: implode(', ', FlightLog::REQUIRED)),
+            ];
             // Fewer columns than a flight needs: whatever they are called, this is no flight.
             if (count($headers) < count(ColumnMapping::NEEDED)) {
                 throw new Refusal(...$told);
@@ -211,7 +231,12 @@ final class FlightCsvReader implements LogReader
         while (count($rows) < self::LOOKED_AT && ($text = fgets($stream, self::LONGEST_LINE)) !== false) {
             $cells = str_getcsv(rtrim($text, "\r\n"), $separator, '"', '');
             if (count($cells) === count($headers)) {
-                $rows[] = array_map(static fn (?string $cell): string => $separator === ',' ? (string) $cell : (string) preg_replace('/^(-?\d+),(\d+)$/', '$1.$2', (string) $cell), $cells);
+                $rows[] = array_map(
+                    static fn (?string $cell): string => $separator === ',' ? (string) $cell : (string) preg_replace(
+                        '/^(-?\d+),(\d+)$/', '$1.$2', (string) $cell,
+                    ),
+                    $cells,
+                );
             }
         }
 
@@ -231,7 +256,10 @@ final class FlightCsvReader implements LogReader
         $places = $scales = [];
         $modeAt = null;
         foreach ($mapping->columns as $name => ['column' => $column, 'unit' => $unit]) {
-            $place = $at[mb_strtolower(trim($column))] ?? throw new Refusal(Fact::of('flight-csv-reader.column-file', column: $column), 'line 1', Fact::of('flight-csv-reader.one-of', headers: mb_strimwidth(implode(', ', array_map(trim(...), $headers)), 0, 120, '…')));
+            $place = $at[mb_strtolower(trim($column))] ?? throw new Refusal(
+                Fact::of('flight-csv-reader.column-file', column: $column), 'line 1',
+                Fact::of('flight-csv-reader.one-of', headers: mb_strimwidth(implode(', ', array_map(trim(...), $headers)), 0, 120, '…')),
+            );
             if ($name === 'flight_mode') {
                 $modeAt = $place;
 
@@ -239,7 +267,13 @@ final class FlightCsvReader implements LogReader
             }
             $places[$name] = $place;
             $scales[$name] = $mapping->scale($name);
-            $this->rows->note(new LogNote(Fact::of('flight-csv-reader.was-read', column: $column, name: $name, value: $unit === '' ? '' : Fact::of('flight-csv-reader.in', unit: $unit)), 1, $column));
+            $this->rows->note(new LogNote(
+                Fact::of(
+                    'flight-csv-reader.was-read', column: $column, name: $name,
+                    value: $unit === '' ? '' : Fact::of('flight-csv-reader.in', unit: $unit),
+                ),
+                1, $column,
+            ));
         }
 
         return [$places, $scales, $modeAt];
@@ -281,7 +315,9 @@ final class FlightCsvReader implements LogReader
             } else {
                 $why = preg_match('/^-?[\d.]+\s*[a-zµ°\/]+$/iu', $cell) === 1
                     ? Fact::of('flight-csv-reader.carries-unit-own-write', cell: $cell)
-                    : ($cell === '' ? Fact::of('flight-csv-reader.cell-empty') : Fact::of('flight-csv-reader.not-number', cell: mb_strimwidth(mb_scrub($cell, 'UTF-8'), 0, 40, '…')));
+                    : ($cell === '' ? Fact::of('flight-csv-reader.cell-empty') : Fact::of(
+                        'flight-csv-reader.not-number', cell: mb_strimwidth(mb_scrub($cell, 'UTF-8'), 0, 40, '…'),
+                    ));
 
                 return $this->rows->leaveOut($line, $name, $why);
             }

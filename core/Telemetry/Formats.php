@@ -18,7 +18,9 @@ final class Formats
             'gpx' => new GpxReader,
             'kml' => new KmlReader,
             'geojson', 'json' => new GeoJsonReader,
-            default => throw new Refusal(Fact::of('formats.not-name-flight-log', fileName: basename($fileName)), '', Fact::of('formats.log-ending-csv-gpx')),
+            default => throw new Refusal(
+                Fact::of('formats.not-name-flight-log', fileName: basename($fileName)), '', Fact::of('formats.log-ending-csv-gpx'),
+            ),
         };
     }
 
@@ -29,7 +31,9 @@ final class Formats
             'gpx' => new GpxWriter,
             'kml' => new KmlWriter,
             'geojson', 'json' => new GeoJsonWriter,
-            default => throw new Refusal(Fact::of('formats.log-cant-written', fileName: basename($fileName)), '', Fact::of('formats.name-ending-csv-gpx')),
+            default => throw new Refusal(
+                Fact::of('formats.log-cant-written', fileName: basename($fileName)), '', Fact::of('formats.name-ending-csv-gpx'),
+            ),
         };
     }
 

@@ -27,22 +27,34 @@ final class GeoJsonReader implements LogReader
         try {
             $document = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $error) {
-            throw new Refusal(Fact::of('geo-json-reader.not-json', why: lcfirst($error->getMessage())), '', Fact::of('geo-json-reader.geojson-file'));
+            throw new Refusal(
+                Fact::of('geo-json-reader.not-json', why: lcfirst($error->getMessage())), '', Fact::of('geo-json-reader.geojson-file'),
+            );
         }
         unset($text);
         if (is_array($document) && isset($document['crs'])) {
-            throw new Refusal(Fact::of('geo-json-reader.file-names-coordinate-reference'), 'crs', Fact::of('geo-json-reader.wgs-84-degrees-rfc'));
+            throw new Refusal(
+                Fact::of('geo-json-reader.file-names-coordinate-reference'), 'crs', Fact::of('geo-json-reader.wgs-84-degrees-rfc'),
+            );
         }
         [$feature, $place] = self::track($document);
         $properties = is_array($feature['properties'] ?? null) ? $feature['properties'] : [];
         $times = $properties['coordTimes'] ?? $properties['times'] ?? null;
         $coordinates = $feature['geometry']['coordinates'];
         if (! is_array($times) || count($times) !== count($coordinates)) {
-            throw new Refusal(Fact::of('geo-json-reader.line-time-each-positions'), $place.'.properties.coordTimes', Fact::of('geo-json-reader.times', count: count($coordinates)));
+            throw new Refusal(
+                Fact::of('geo-json-reader.line-time-each-positions'), $place.'.properties.coordTimes',
+                Fact::of('geo-json-reader.times', count: count($coordinates)),
+            );
         }
         $rows = new SampleRows(['t', 'lat', 'lon', 'alt_m']);
-        $columns = array_intersect_key(is_array($properties['columns'] ?? null) ? $properties['columns'] : [], array_flip([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL]));
-        $modes = is_array($properties['flight_mode'] ?? null) && count($properties['flight_mode']) === count($coordinates) ? $properties['flight_mode'] : null;
+        $columns = array_intersect_key(
+            is_array($properties['columns'] ?? null) ? $properties['columns'] : [],
+            array_flip([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL]),
+        );
+        $modes = is_array($properties['flight_mode'] ?? null) && count($properties['flight_mode']) === count($coordinates)
+            ? $properties['flight_mode']
+            : null;
         $first = null;
         $dated = is_string($times[0] ?? null);
         foreach ($coordinates as $i => $position) {
@@ -52,10 +64,15 @@ final class GeoJsonReader implements LogReader
             }
             foreach ($columns as $name => $column) {
                 $value = is_array($column) ? $column[$i] ?? null : null;
-                $values[$name] = is_int($value) || is_float($value) ? ($rows->inRange($name, (float) $value, (string) $value, $i + 1) ?? NAN) : NAN;
+                $values[$name] = is_int($value) || is_float($value)
+                    ? ($rows->inRange($name, (float) $value, (string) $value, $i + 1) ?? NAN)
+                    : NAN;
             }
             $first ??= $dated ? $values['t'] : 0.0;
-            $rows->add([...$values, 't' => round($values['t'] - $first, 4)], $i + 1, is_string($modes[$i] ?? null) ? $modes[$i] : ($modes === null ? null : ''));
+            $rows->add(
+                [...$values, 't' => round($values['t'] - $first, 4)], $i + 1,
+                is_string($modes[$i] ?? null) ? $modes[$i] : ($modes === null ? null : ''),
+            );
         }
 
         return $rows->log(array_values(array_diff(['heading_deg', 'gimbal_tilt_deg'], $rows->whole())), $dated ? $first : null);
@@ -68,16 +85,27 @@ final class GeoJsonReader implements LogReader
         $features = match ($document['type'] ?? null) {
             'FeatureCollection' => is_array($document['features'] ?? null) ? $document['features'] : [],
             'Feature' => [$document],
-            default => throw new Refusal(Fact::of('geo-json-reader.geojson-feature'), 'type', Fact::of('geo-json-reader.feature-featurecollection')),
+            default => throw new Refusal(
+                Fact::of('geo-json-reader.geojson-feature'), 'type', Fact::of('geo-json-reader.feature-featurecollection'),
+            ),
         };
         foreach ($features as $i => $feature) {
             $geometry = is_array($feature) ? $feature['geometry'] ?? null : null;
             if (is_array($geometry) && ($geometry['type'] ?? null) === 'LineString') {
-                if (! is_array($geometry['coordinates'] ?? null) || ! array_is_list($geometry['coordinates']) || count($geometry['coordinates']) < 2) {
-                    throw new Refusal(Fact::of('geo-json-reader.line-needs-two-positions'), sprintf('features[%d].geometry.coordinates', $i));
+                if (
+                    ! is_array($geometry['coordinates'] ?? null)
+                    || ! array_is_list($geometry['coordinates'])
+                    || count($geometry['coordinates']) < 2
+                ) {
+                    throw new Refusal(
+                        Fact::of('geo-json-reader.line-needs-two-positions'), sprintf('features[%d].geometry.coordinates', $i),
+                    );
                 }
 
-                return [['geometry' => ['coordinates' => $geometry['coordinates']], 'properties' => $feature['properties'] ?? null], sprintf('features[%d]', $i)];
+                return [
+                    ['geometry' => ['coordinates' => $geometry['coordinates']], 'properties' => $feature['properties'] ?? null],
+                    sprintf('features[%d]', $i),
+                ];
             }
         }
         throw new Refusal(Fact::of('geo-json-reader.line-file'), 'features', Fact::of('geo-json-reader.linestring-coordtimes'));
@@ -86,7 +114,9 @@ final class GeoJsonReader implements LogReader
     /** @return ?array<string, float> */
     private static function values(mixed $position, mixed $time, int $number, SampleRows $rows): ?array
     {
-        $position = is_array($position) ? array_values(array_filter($position, static fn (mixed $x): bool => is_int($x) || is_float($x))) : [];
+        $position = is_array($position) ? array_values(array_filter(
+            $position, static fn (mixed $x): bool => is_int($x) || is_float($x),
+        )) : [];
         if (count($position) < 2) {
             return $rows->leaveOut($number, 'lat', Fact::of('geo-json-reader.position-not-list-two'));
         }

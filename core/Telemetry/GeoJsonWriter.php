@@ -14,12 +14,20 @@ final class GeoJsonWriter implements LogWriter
     {
         $epoch = $log->epoch;
         yield '{"type":"FeatureCollection","features":[{"type":"Feature","properties":{"kind":"flight","height":"the log’s own datum","coordTimes":';
-        yield json_encode(array_map(static fn (float $t): float|string => $epoch === null ? round($t, 3) : Clock::written($epoch + $t), $log->column('t')), JSON_THROW_ON_ERROR);
+        yield json_encode(
+            array_map(
+                static fn (float $t): float|string => $epoch === null ? round($t, 3) : Clock::written($epoch + $t), $log->column('t'),
+            ),
+            JSON_THROW_ON_ERROR,
+        );
         yield ',"columns":{';
         $first = true;
         foreach ([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL] as $name) {
             if (! in_array($name, ['t', 'lat', 'lon', 'alt_m', ...$log->lacks], true) && $log->has($name)) {
-                yield ($first ? '' : ',').'"'.$name.'":'.json_encode(array_map(static fn (float $value): ?float => is_nan($value) ? null : round($value, 8) + 0.0, $log->column($name)), JSON_THROW_ON_ERROR);
+                yield ($first ? '' : ',').'"'.$name.'":'.json_encode(
+                    array_map(static fn (float $value): ?float => is_nan($value) ? null : round($value, 8) + 0.0, $log->column($name)),
+                    JSON_THROW_ON_ERROR,
+                );
                 $first = false;
             }
         }
@@ -29,7 +37,9 @@ final class GeoJsonWriter implements LogWriter
         }
         yield '},"geometry":{"type":"LineString","coordinates":[';
         for ($i = 0, $n = $log->count(); $i < $n; $i++) {
-            yield sprintf('%s[%.8F,%.8F,%.4F]', $i === 0 ? '' : ',', $log->column('lon')[$i], $log->column('lat')[$i], $log->column('alt_m')[$i]);
+            yield sprintf(
+                '%s[%.8F,%.8F,%.4F]', $i === 0 ? '' : ',', $log->column('lon')[$i], $log->column('lat')[$i], $log->column('alt_m')[$i],
+            );
         }
         yield "]}}]}\n";
     }

@@ -77,10 +77,15 @@ final class GpxReader implements LogReader, XmlListener
     private function checkRoot(string $name, array $attributes, int $line): void
     {
         if (XmlEvents::local($name) !== 'gpx') {
-            throw new Refusal(Fact::of('gpx-reader.file-begins', local: XmlEvents::local($name)), sprintf('line %s', $line), Fact::of('gpx-reader.gpx-file'));
+            throw new Refusal(
+                Fact::of('gpx-reader.file-begins', local: XmlEvents::local($name)), sprintf('line %s', $line),
+                Fact::of('gpx-reader.gpx-file'),
+            );
         }
         if (($attributes['version'] ?? '') !== '1.1' || ! str_starts_with($name, self::NAMESPACE)) {
-            $this->dated->rows->note(new LogNote(Fact::of('gpx-reader.says-gpx-was-read', version: $attributes['version'] ?? Fact::of('gpx-reader.of-no-version')), $line));
+            $this->dated->rows->note(new LogNote(
+                Fact::of('gpx-reader.says-gpx-was-read', version: $attributes['version'] ?? Fact::of('gpx-reader.of-no-version')), $line,
+            ));
         }
         if (($attributes['creator'] ?? '') === '') {
             $this->dated->rows->note(new LogNote(Fact::of('gpx-reader.does-not-say-which'), $line));
@@ -96,12 +101,22 @@ final class GpxReader implements LogReader, XmlListener
         $rows = $this->dated->rows;
         foreach (['lat', 'lon'] as $name) {
             if (! is_numeric($point[$name] ?? null)) {
-                return $rows->leaveOut($line, $name, isset($point[$name]) ? Fact::of('gpx-reader.not-number', point: mb_strimwidth($point[$name], 0, 40, '…')) : Fact::of('gpx-reader.the-point-has-no', name: $name));
+                return $rows->leaveOut(
+                    $line, $name,
+                    isset($point[$name])
+                        ? Fact::of('gpx-reader.not-number', point: mb_strimwidth($point[$name], 0, 40, '…'))
+                        : Fact::of('gpx-reader.the-point-has-no', name: $name),
+                );
             }
         }
         $time = Clock::dateTime($point['t'] ?? '');
         if ($time === null) {
-            return $rows->leaveOut($line, 't', isset($point['t']) ? Fact::of('gpx-reader.not-date-time-xml', t: mb_strimwidth($point['t'], 0, 40, '…')) : Fact::of('gpx-reader.point-time'));
+            return $rows->leaveOut(
+                $line, 't',
+                isset($point['t'])
+                    ? Fact::of('gpx-reader.not-date-time-xml', t: mb_strimwidth($point['t'], 0, 40, '…'))
+                    : Fact::of('gpx-reader.point-time'),
+            );
         }
         $values = ['t' => $time, 'alt_m' => is_numeric($point['alt_m'] ?? null) ? (float) $point['alt_m'] : 0.0];
         foreach (array_diff_key($point, ['t' => '', 'alt_m' => '', 'flight_mode' => '']) as $name => $text) {

@@ -17,7 +17,9 @@ final class GpxWriter implements LogWriter
         yield '<?xml version="1.0" encoding="UTF-8"?>'."\n"
             .'<gpx version="1.1" creator="Larkspur" xmlns="http://www.topografix.com/GPX/1/1" xmlns:f="'.self::OWN.'">'."\n"
             .'<metadata><desc>Heights are in the datum of the flight log.</desc></metadata>'."\n<trk><name>flight</name><trkseg>\n";
-        $names = array_values(array_filter(array_diff([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], ['t', 'lat', 'lon', 'alt_m'], $log->lacks), $log->has(...)));
+        $names = array_values(array_filter(
+            array_diff([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], ['t', 'lat', 'lon', 'alt_m'], $log->lacks), $log->has(...),
+        ));
         $epoch = $log->epoch ?? 0.0;
         foreach ($log->column('t') as $i => $t) {
             $more = '';
@@ -30,7 +32,8 @@ final class GpxWriter implements LogWriter
             $longitude = $log->column('lon')[$i];
             yield sprintf(
                 '<trkpt lat="%.8F" lon="%.8F"><ele>%.4F</ele><time>%s</time>%s</trkpt>'."\n",
-                $log->column('lat')[$i], $longitude >= 180 ? $longitude - 360 : $longitude, $log->column('alt_m')[$i], Clock::written($epoch + $t),
+                $log->column('lat')[$i], $longitude >= 180 ? $longitude - 360 : $longitude, $log->column('alt_m')[$i],
+                Clock::written($epoch + $t),
                 $more === '' ? '' : '<extensions>'.$more.'</extensions>',
             );
         }

@@ -54,7 +54,10 @@ final class KmlReader implements LogReader, XmlListener
         if (! $this->began) {
             $this->began = true;
             if (XmlEvents::local($name) !== 'kml') {
-                throw new Refusal(Fact::of('kml-reader.file-begins', local: XmlEvents::local($name)), sprintf('line %s', $line), Fact::of('kml-reader.kml-file'));
+                throw new Refusal(
+                    Fact::of('kml-reader.file-begins', local: XmlEvents::local($name)), sprintf('line %s', $line),
+                    Fact::of('kml-reader.kml-file'),
+                );
             }
         }
         if ($name === self::EXTENSION.' Track') {
@@ -87,7 +90,10 @@ final class KmlReader implements LogReader, XmlListener
     private function finishTrack(int $line): void
     {
         if (count($this->whens) !== count($this->coords)) {
-            throw new Refusal(Fact::of('kml-reader.track-times-places', count: count($this->whens), count2: count($this->coords)), sprintf('line %s', $line), Fact::of('kml-reader.one-when-each-gx'));
+            throw new Refusal(
+                Fact::of('kml-reader.track-times-places', count: count($this->whens), count2: count($this->coords)),
+                sprintf('line %s', $line), Fact::of('kml-reader.one-when-each-gx'),
+            );
         }
         foreach ($this->coords as $i => [$text, $at]) {
             $values = $this->values($text, $this->whens[$i], $at);
@@ -114,7 +120,9 @@ final class KmlReader implements LogReader, XmlListener
         }
         $parts = explode(' ', (string) preg_replace('/\s+/', ' ', $coord));
         if (count($parts) < 2 || count($parts) > 3 || array_filter($parts, static fn (string $part): bool => ! is_numeric($part)) !== []) {
-            return $rows->leaveOut($line, 'lat', Fact::of('kml-reader.not-longitude-latitude-height', coord: mb_strimwidth($coord, 0, 40, '…')));
+            return $rows->leaveOut(
+                $line, 'lat', Fact::of('kml-reader.not-longitude-latitude-height', coord: mb_strimwidth($coord, 0, 40, '…')),
+            );
         }
         $time = Clock::dateTime($when);
         if ($time === null) {

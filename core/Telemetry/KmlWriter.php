@@ -9,7 +9,9 @@ final class KmlWriter implements LogWriter
 {
     public function write(FlightLog $log): iterable
     {
-        $names = array_values(array_filter(array_diff([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], ['t', 'lat', 'lon', 'alt_m'], $log->lacks), $log->has(...)));
+        $names = array_values(array_filter(
+            array_diff([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], ['t', 'lat', 'lon', 'alt_m'], $log->lacks), $log->has(...),
+        ));
         yield '<?xml version="1.0" encoding="UTF-8"?>'."\n"
             .'<kml xmlns="http://www.opengis.net/kml/2.2" xmlns:gx="http://www.google.com/kml/ext/2.2"><Document>'."\n".'<Schema id="flight">';
         foreach ([...$names, ...$log->flightModes === [] ? [] : ['flight_mode']] as $name) {

@@ -40,7 +40,10 @@ final class LogQuantity
         'subject_alt_m' => ['subject_alt_m' => 1.0, 'subject_alt_ft' => 0.3048],
     ];
 
-    /** @var array<string, array{float, float}> contract name to least and most; what is out of that is told by the phrase quantity.range.<name> */
+    /**
+     * @var array<string, array{float, float}> contract name to least and most; what is out of that is told by the phrase
+     * quantity.range.<name>
+     */
     public const RANGES = [
         't' => [-1e9, 1e10],
         'lat' => [-90.0, 90.0],

@@ -74,7 +74,10 @@ final class SampleRows
         }
         $this->lines[] = $line;
         if (++$this->count > self::MOST) {
-            throw new Refusal(Fact::of('sample-rows.log-more-rows-any'), sprintf('line %s', $line), Fact::of('sample-rows.most-rows', most: number_format(self::MOST)));
+            throw new Refusal(
+                Fact::of('sample-rows.log-more-rows-any'), sprintf('line %s', $line),
+                Fact::of('sample-rows.most-rows', most: number_format(self::MOST)),
+            );
         }
     }
 
@@ -91,7 +94,9 @@ final class SampleRows
             return $value;
         }
 
-        return in_array($name, FlightLog::REQUIRED, true) ? $this->leaveOut($line, $name, Fact::of('sample-rows.is-not', written: $written, expected: Fact::of("quantity.range.$name"))) : NAN;
+        return in_array($name, FlightLog::REQUIRED, true)
+            ? $this->leaveOut($line, $name, Fact::of('sample-rows.is-not', written: $written, expected: Fact::of("quantity.range.$name")))
+            : NAN;
     }
 
     public function leaveOut(int $line, string $column, Fact $why): null
@@ -111,7 +116,9 @@ final class SampleRows
      */
     public function whole(): array
     {
-        return array_keys(array_filter($this->columns, fn (array $column): bool => count($column) === $this->count && array_filter($column, is_nan(...)) === []));
+        return array_keys(array_filter(
+            $this->columns, fn (array $column): bool => count($column) === $this->count && array_filter($column, is_nan(...)) === [],
+        ));
     }
 
     /**
@@ -147,10 +154,19 @@ final class SampleRows
         }
         $place = $first === null ? 'line 2' : 'line '.$first->line.($first->column === '' ? '' : ', column '.$first->column);
         if ($this->badRows > self::LARGEST_BAD_SHARE * ($this->count + $this->badRows)) {
-            throw new Refusal(Fact::of('sample-rows.rows-cant-read-first', bad: $this->badRows, rows: $this->count + $this->badRows, why: $first?->text->value('why') ?? ''), $place, Fact::of('sample-rows.numbers-every-required-column'));
+            throw new Refusal(
+                Fact::of(
+                    'sample-rows.rows-cant-read-first', bad: $this->badRows, rows: $this->count + $this->badRows,
+                    why: $first?->text->value('why') ?? '',
+                ),
+                $place, Fact::of('sample-rows.numbers-every-required-column'),
+            );
         }
         if ($this->count < self::FEWEST) {
-            throw new Refusal(Fact::of('sample-rows.only-rows-hold-sample', count: $this->count), $place, Fact::of('sample-rows.least-samples', fewest: self::FEWEST));
+            throw new Refusal(
+                Fact::of('sample-rows.only-rows-hold-sample', count: $this->count), $place,
+                Fact::of('sample-rows.least-samples', fewest: self::FEWEST),
+            );
         }
     }
 
@@ -168,7 +184,12 @@ final class SampleRows
         $order = range(0, $n - 1);
         if ($back !== []) {
             usort($order, static fn (int $a, int $b): int => [$t[$a], $a] <=> [$t[$b], $b]);
-            $this->notes[] = new LogNote(count($back) === $n - 1 ? Fact::of('sample-rows.time-runs-backwards') : Fact::of('sample-rows.time-goes-back-rows', count: count($back)), $back[0], 't');
+            $this->notes[] = new LogNote(
+                count($back) === $n - 1
+                    ? Fact::of('sample-rows.time-runs-backwards')
+                    : Fact::of('sample-rows.time-goes-back-rows', count: count($back)),
+                $back[0], 't',
+            );
         }
         $keep = [];
         $previous = null;
@@ -185,12 +206,17 @@ final class SampleRows
             $this->notes[] = new LogNote(Fact::of('sample-rows.rows-repeat-time-first', count: count($repeated)), $repeated[0], 't');
         }
         if (count($keep) < self::FEWEST) {
-            throw new Refusal(Fact::of('sample-rows.time-stands-still-log'), sprintf('line %s, column t', $repeated[0] ?? 2), Fact::of('sample-rows.time-rises-row-row'));
+            throw new Refusal(
+                Fact::of('sample-rows.time-stands-still-log'), sprintf('line %s, column t', $repeated[0] ?? 2),
+                Fact::of('sample-rows.time-rises-row-row'),
+            );
         }
         if ($back === [] && $repeated === []) {
             return [$this->columns, $this->modes];
         }
-        $columns = array_map(static fn (array $values): array => array_map(static fn (int $i): float => $values[$i], $keep), $this->columns);
+        $columns = array_map(
+            static fn (array $values): array => array_map(static fn (int $i): float => $values[$i], $keep), $this->columns,
+        );
         $modes = $this->modes;
 
         return [$columns, $modes === [] ? [] : array_map(static fn (int $i): string => $modes[$i], $keep)];
@@ -212,7 +238,9 @@ final class SampleRows
             }
         }
         if ($gaps > 0) {
-            $this->notes[] = new LogNote(Fact::of('sample-rows.log-longest-nothing-judged', count: $gaps, widest: Quantity::seconds($widest), at: Quantity::moment($at)));
+            $this->notes[] = new LogNote(Fact::of(
+                'sample-rows.log-longest-nothing-judged', count: $gaps, widest: Quantity::seconds($widest), at: Quantity::moment($at),
+            ));
         }
     }
 }

@@ -88,7 +88,9 @@ final readonly class Lesson
         $flight = SimulatedOperator::fly($flying, $staging->habits(OperatorHabits::named('steady')), Wind::still(), self::SEED);
         $log = (new Recorder(25.0))->record($flight, $plan->shot->site->frame(), self::SEED);
 
-        return new self($plan, $flight, Scorer::scoreBetween($log, $plan->move->intent, $flying->move->onset, $flying->move->stop + 1.0), $fault, $from);
+        return new self(
+            $plan, $flight, Scorer::scoreBetween($log, $plan->move->intent, $flying->move->onset, $flying->move->stop + 1.0), $fault, $from,
+        );
     }
 
     /**
@@ -111,9 +113,15 @@ final readonly class Lesson
         $stands = match (true) {
             $drill, $move->about()->group === Group::Follow, $move->about()->group === Group::Above => [],
             $move->about()->id === 'gap' => [self::gatePost(-3.4), self::gatePost(3.4)],
-            default => [['name' => 'the peat stack', 'role' => 'subject', 'shape' => 'cylinder', 'east_m' => 0.0, 'north_m' => 44.54, 'width_m' => 3.0, 'height_m' => 5.0]],
+            default => [[
+                'name' => 'the peat stack', 'role' => 'subject', 'shape' => 'cylinder', 'east_m' => 0.0, 'north_m' => 44.54,
+                'width_m' => 3.0, 'height_m' => 5.0,
+            ]],
         };
-        $post = static fn (float $east, float $north, float $high, string $name): array => ['name' => $name, 'shape' => 'cylinder', 'role' => 'obstacle', 'east_m' => $east, 'north_m' => $north, 'width_m' => 0.5, 'height_m' => $high];
+        $post = static fn (float $east, float $north, float $high, string $name): array => [
+            'name' => $name, 'shape' => 'cylinder', 'role' => 'obstacle', 'east_m' => $east, 'north_m' => $north, 'width_m' => 0.5,
+            'height_m' => $high,
+        ];
 
         return [
             'intent' => json_decode((string) json_encode($intent), true), 'rig' => $rig, 'mode' => $mode,
@@ -122,7 +130,10 @@ final readonly class Lesson
                 'solids' => [
                     ...$stands,
                     $post(-14.0, 88.0, 2.0, 'gate post'), $post(-9.0, 88.0, 2.0, 'gate post'), $post(26.0, 96.0, 3.5, 'mast'),
-                    ['name' => 'far wall', 'role' => 'obstacle', 'shape' => 'box', 'east_m' => 0.0, 'north_m' => 140.0, 'width_m' => 90.0, 'length_m' => 1.0, 'height_m' => 1.6],
+                    [
+                        'name' => 'far wall', 'role' => 'obstacle', 'shape' => 'box', 'east_m' => 0.0, 'north_m' => 140.0,
+                        'width_m' => 90.0, 'length_m' => 1.0, 'height_m' => 1.6,
+                    ],
                 ],
             ],
         ];
@@ -131,6 +142,9 @@ final readonly class Lesson
     /** @return array<string, mixed> */
     private static function gatePost(float $aside): array
     {
-        return ['name' => 'gate post', 'role' => 'subject', 'shape' => 'box', 'east_m' => $aside, 'north_m' => 44.54, 'width_m' => 0.6, 'length_m' => 0.6, 'height_m' => 5.0];
+        return [
+            'name' => 'gate post', 'role' => 'subject', 'shape' => 'box', 'east_m' => $aside, 'north_m' => 44.54, 'width_m' => 0.6,
+            'length_m' => 0.6, 'height_m' => 5.0,
+        ];
     }
 }

@@ -40,7 +40,9 @@ final class PracticeAdvisor
     public static function next(array $takes, float $today, ?float $radius = null): PracticeAdvice
     {
         if ($takes === []) {
-            return new PracticeAdvice('first', Fact::of('practice.fly-your-first-orbit'), Fact::of('practice.take-yours-yet-orbit'), change: []);
+            return new PracticeAdvice(
+                'first', Fact::of('practice.fly-your-first-orbit'), Fact::of('practice.take-yours-yet-orbit'), change: [],
+            );
         }
         $recent = array_slice($takes, -self::RECENT);
 
@@ -66,7 +68,10 @@ final class PracticeAdvisor
             return new PracticeAdvice(
                 'mend-facet', Fact::of('practice.work-on', petal: Fact::of("petal.$facet")),
                 Fact::all(
-                    Fact::of('practice.your-last-takes-shortest', count: count($recent), petal: Fact::of("petal.$facet"), median: $median, good: self::GOOD),
+                    Fact::of(
+                        'practice.your-last-takes-shortest', count: count($recent), petal: Fact::of("petal.$facet"), median: $median,
+                        good: self::GOOD,
+                    ),
                     self::trend($takes, $facet),
                 ),
                 $facet, Fact::of("practice.cue.$facet"), [], ['median' => round($median, 1), 'takes' => count($recent)],
@@ -78,7 +83,10 @@ final class PracticeAdvisor
         if ($keepers[$less] < self::KEEPERS) {
             return new PracticeAdvice(
                 'other-way', Fact::of('practice.same-orbit', less: Fact::of("direction.$less")),
-                Fact::of('practice.every-petal-more-but', median: $median, fewer: $keepers[$less], less: Fact::of("direction.$less"), keepers: $keepers[$more], more: Fact::of("direction.$more")),
+                Fact::of(
+                    'practice.every-petal-more-but', median: $median, fewer: $keepers[$less], less: Fact::of("direction.$less"),
+                    keepers: $keepers[$more], more: Fact::of("direction.$more"),
+                ),
                 null, Fact::of('practice.thumbs-swap-sides-say'), ['direction' => $less],
                 ['keepers_'.$less => $keepers[$less], 'keepers_'.$more => $keepers[$more]],
             );
@@ -86,7 +94,10 @@ final class PracticeAdvisor
         $smaller = $radius === null ? [] : ['radius_m' => max(5.0, round(2 * self::TIGHTER * $radius) / 2)];
 
         return new PracticeAdvice(
-            'tighter', $smaller === [] ? Fact::of('practice.tighter-circle') : Fact::of('practice.tighter-circle-m', radius: Quantity::metres($smaller['radius_m'])),
+            'tighter',
+            $smaller === []
+                ? Fact::of('practice.tighter-circle')
+                : Fact::of('practice.tighter-circle-m', radius: Quantity::metres($smaller['radius_m'])),
             Fact::of('practice.every-petal-more-you', median: $median, keepers: $keepers[$less], keepers2: $keepers[$more]),
             null, Fact::of('practice.slower-before-near-needs'), $smaller, ['median' => round($median, 1)],
         );
@@ -106,7 +117,11 @@ final class PracticeAdvisor
             $facets[$facet] = $values === [] ? null : round(Statistics::median($values), 1);
         }
 
-        return ['takes' => count($takes), 'score' => round(Statistics::median(array_map(static fn (PastTake $take): float => $take->score, $takes)), 1), 'facets' => $facets];
+        return [
+            'takes' => count($takes),
+            'score' => round(Statistics::median(array_map(static fn (PastTake $take): float => $take->score, $takes)), 1),
+            'facets' => $facets,
+        ];
     }
 
     /**

@@ -55,15 +55,23 @@ final readonly class SinceChange
         }
         $freedom = $n[0] + $n[1] - $count;
         if (min($n) < self::FEWEST || $freedom < 3) {
-            return new self($n[0], $n[1], null, null, Fact::of('since-change.too-few-takes-tell', n: $n[0], n2: $n[1], fewest: self::FEWEST));
+            return new self(
+                $n[0], $n[1], null, null, Fact::of('since-change.too-few-takes-tell', n: $n[0], n2: $n[1], fewest: self::FEWEST),
+            );
         }
         $change = $sum / $weights;
         $margin = self::student($freedom) * sqrt($left / $freedom / $weights);
 
         return new self($n[0], $n[1], $change, $margin, match (true) {
-            $change > $margin => Fact::of('since-change.scores-rose-since-give', change: Quantity::points($change), margin: Quantity::points($margin)),
-            $change < -$margin => Fact::of('since-change.scores-fell-since-give', change: Quantity::points(-$change), margin: Quantity::points($margin)),
-            default => Fact::of('since-change.scores-moved-but-chance', change: Quantity::points($change), margin: Quantity::points($margin)),
+            $change > $margin => Fact::of(
+                'since-change.scores-rose-since-give', change: Quantity::points($change), margin: Quantity::points($margin),
+            ),
+            $change < -$margin => Fact::of(
+                'since-change.scores-fell-since-give', change: Quantity::points(-$change), margin: Quantity::points($margin),
+            ),
+            default => Fact::of(
+                'since-change.scores-moved-but-chance', change: Quantity::points($change), margin: Quantity::points($margin),
+            ),
         });
     }
 
@@ -80,14 +88,5 @@ final readonly class SinceChange
         $g4 = (79 * $z ** 9 + 776 * $z ** 7 + 1482 * $z ** 5 - 1920 * $z ** 3 - 945 * $z) / 92160;
 
         return $z + $g1 / $freedom + $g2 / $freedom ** 2 + $g3 / $freedom ** 3 + $g4 / $freedom ** 4;
-    }
-
-    /** @return array{before: int, after: int, change: ?float, margin: ?float, words: Fact} */
-    public function toArray(): array
-    {
-        return [
-            'before' => $this->before, 'after' => $this->after, 'change' => $this->change === null ? null : round($this->change, 2),
-            'margin' => $this->margin === null ? null : round($this->margin, 2), 'words' => $this->words,
-        ];
     }
 }

@@ -56,14 +56,18 @@ final class XmlEvents
             }
             // A declaration may lie across two pieces.
             if (preg_match('/<!\s*(DOCTYPE|ENTITY)/i', $tail.$piece) === 1) {
-                throw new Refusal(Fact::of('xml-events.file-declares-document-type'), sprintf('line %s', xml_get_current_line_number($parser)), Fact::of('xml-events.file-without-doctype'));
+                throw new Refusal(
+                    Fact::of('xml-events.file-declares-document-type'), sprintf('line %s', xml_get_current_line_number($parser)),
+                    Fact::of('xml-events.file-without-doctype'),
+                );
             }
             $tail = substr($piece, -32);
             $bytes += strlen($piece);
             if (xml_parse($parser, $piece, feof($stream)) === 0) {
                 throw new Refusal(
                     Fact::of('xml-events.not-well-formed-xml', parser: lcfirst((string) xml_error_string(xml_get_error_code($parser)))),
-                    sprintf('line %s, column %s', xml_get_current_line_number($parser), xml_get_current_column_number($parser)), Fact::of('xml-events.whole-file'),
+                    sprintf('line %s, column %s', xml_get_current_line_number($parser), xml_get_current_column_number($parser)),
+                    Fact::of('xml-events.whole-file'),
                 );
             }
             if ($progress !== null) {
@@ -80,7 +84,9 @@ final class XmlEvents
     {
         $line = xml_get_current_line_number($parser);
         if (count($this->texts) >= self::DEEPEST) {
-            throw new Refusal(Fact::of('xml-events.elements-file-nested-without'), sprintf('line %s', $line), Fact::of('xml-events.flight-log'));
+            throw new Refusal(
+                Fact::of('xml-events.elements-file-nested-without'), sprintf('line %s', $line), Fact::of('xml-events.flight-log'),
+            );
         }
         $this->texts[] = '';
         $this->listener->opens($name, $attributes, $line);
@@ -101,7 +107,10 @@ final class XmlEvents
         $gathered = $gathered === '' && trim($text) === '' ? '' : $gathered.$text;
         $this->texts[] = $gathered;
         if (strlen($gathered) > self::LONGEST_TEXT) {
-            throw new Refusal(Fact::of('xml-events.element-file-holds-text'), sprintf('line %s', xml_get_current_line_number($parser)), Fact::of('xml-events.flight-log'));
+            throw new Refusal(
+                Fact::of('xml-events.element-file-holds-text'), sprintf('line %s', xml_get_current_line_number($parser)),
+                Fact::of('xml-events.flight-log'),
+            );
         }
     }
 

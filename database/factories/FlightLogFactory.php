@@ -15,7 +15,8 @@ final class FlightLogFactory extends Factory
     public function definition(): array
     {
         return [
-            'sha256' => hash('sha256', $this->faker->unique()->uuid()), 'file_name' => 'pass.csv', 'bytes' => 4096, 'source' => FlightLog::IMPORTED,
+            'sha256' => hash('sha256', $this->faker->unique()->uuid()), 'file_name' => 'pass.csv', 'bytes' => 4096,
+            'source' => FlightLog::IMPORTED,
             'samples' => 300, 'rate_hz' => 10.0, 'notes' => [],
         ];
     }

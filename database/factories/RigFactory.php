@@ -23,7 +23,11 @@ final class RigFactory extends Factory
 
         return [
             'school_id' => School::factory(),
-            'craft_id' => static fn (array $all): int => (Craft::query()->where('school_id', $all['school_id'])->where('name', $rig['craft'])->first() ?? Craft::factory()->createOne(['school_id' => $all['school_id']]))->id,
+            'craft_id' => static fn (array $all): int => (
+                Craft::query()->where('school_id', $all['school_id'])->where('name', $rig['craft'])->first() ?? Craft::factory()->createOne(
+                    ['school_id' => $all['school_id']],
+                )
+            )->id,
             'craft' => $rig['craft'], 'document' => $rig, 'camera' => $camera,
         ];
     }

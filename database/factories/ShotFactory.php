@@ -16,11 +16,17 @@ final class ShotFactory extends Factory
 {
     protected $model = Shot::class;
 
-    public const PARAMETERS = ['radius_m' => 22.5, 'height_m' => 9.0, 'arc_deg' => 70.0, 'pace_mps' => 2.2, 'direction' => 'clockwise', 'start_bearing_deg' => 200.0, 'ease_s' => 2.4];
+    public const PARAMETERS = [
+        'radius_m' => 22.5, 'height_m' => 9.0, 'arc_deg' => 70.0, 'pace_mps' => 2.2, 'direction' => 'clockwise',
+        'start_bearing_deg' => 200.0, 'ease_s' => 2.4,
+    ];
 
     public function definition(): array
     {
-        return ['title' => 'Round the stones', 'mode' => 'standard', 'move' => 'orbit', 'wind' => ['from_deg' => 0.0, 'mean_mps' => 0.0, 'gust_mps' => 0.0]];
+        return [
+            'title' => 'Round the stones', 'mode' => 'standard', 'move' => 'orbit',
+            'wind' => ['from_deg' => 0.0, 'mean_mps' => 0.0, 'gust_mps' => 0.0],
+        ];
     }
 
     /** A whole shot of an operator: an orbit of the site's first subject with every parameter fixed. */

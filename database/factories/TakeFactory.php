@@ -17,8 +17,10 @@ final class TakeFactory extends Factory
     public function definition(): array
     {
         return [
-            'number' => 1, 'move' => 'orbit', 'mode' => 'standard', 'direction' => 'clockwise', 'from_s' => 3.0, 'to_s' => 30.0, 'flown_at' => now()->subDay(),
-            'score' => 82.0, 'uncertainty' => 1.0, 'ease' => 90.0, 'flow' => 88.0, 'hold' => 86.0, 'line' => 91.0, 'frame' => 89.0, 'verdict' => 'keep', 'usable_s' => 12.0,
+            'number' => 1, 'move' => 'orbit', 'mode' => 'standard', 'direction' => 'clockwise', 'from_s' => 3.0, 'to_s' => 30.0,
+            'flown_at' => now()->subDay(),
+            'score' => 82.0, 'uncertainty' => 1.0, 'ease' => 90.0, 'flow' => 88.0, 'hold' => 86.0, 'line' => 91.0, 'frame' => 89.0,
+            'verdict' => 'keep', 'usable_s' => 12.0,
         ];
     }
 

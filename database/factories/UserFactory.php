@@ -15,7 +15,10 @@ final class UserFactory extends Factory
 
     public function definition(): array
     {
-        return ['school_id' => School::factory(), 'name' => $this->faker->name(), 'email' => $this->faker->unique()->safeEmail(), 'password' => 'moor-and-wind', 'role' => User::OPERATOR];
+        return [
+            'school_id' => School::factory(), 'name' => $this->faker->name(), 'email' => $this->faker->unique()->safeEmail(),
+            'password' => 'moor-and-wind', 'role' => User::OPERATOR,
+        ];
     }
 
     public function trainer(): self

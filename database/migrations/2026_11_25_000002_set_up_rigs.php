@@ -52,8 +52,13 @@ return new class extends Migration
                 $known = DB::table('crafts')->insertGetId([
                     'school_id' => $rig->school_id, 'name' => $rig->craft, 'created_at' => now(), 'updated_at' => now(),
                     'document' => json_encode([
-                        'schema' => Craft::SCHEMA, 'kind' => 'camera', 'mass_kg' => 1, 'convention' => $document['modes']['standard']['curves']['turn']['kind'],
-                        'camera' => ['sensor_mm' => ['width' => round(16 * $half, 4), 'height' => round(16 * $half / $camera['aspect'], 4)], 'focal_mm' => [8], 'frame_rates' => [25], 'resolutions' => [[(int) round(2160 * $camera['aspect']), 2160]], 'apertures' => [2.8]],
+                        'schema' => Craft::SCHEMA, 'kind' => 'camera', 'mass_kg' => 1,
+                        'convention' => $document['modes']['standard']['curves']['turn']['kind'],
+                        'camera' => [
+                            'sensor_mm' => ['width' => round(16 * $half, 4), 'height' => round(16 * $half / $camera['aspect'], 4)],
+                            'focal_mm' => [8], 'frame_rates' => [25], 'resolutions' => [[(int) round(2160 * $camera['aspect']), 2160]],
+                            'apertures' => [2.8],
+                        ],
                         'stock' => $document,
                     ], JSON_THROW_ON_ERROR),
                 ]);

@@ -9,7 +9,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Facades\Storage;
 
-/** Logs lie under their own endings. A take keeps the stretch of log that it was judged in: a later way of cutting logs must not show another pass under its score. */
+/**
+ * Logs lie under their own endings. A take keeps the stretch of log that it was judged in: a later way of cutting logs must not show
+ * another pass under its score.
+ */
 return new class extends Migration
 {
     public function up(): void

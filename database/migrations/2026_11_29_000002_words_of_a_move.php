@@ -3,15 +3,22 @@
 declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Parameter;
 
-/** Words that a move does not have used to be taken in and kept, and a few moves had dials that did nothing: such words leave the kept shots. */
+/**
+ * Crafts count versions like all else. Words that a move does not have used to be taken in and kept, and a few moves had dials that did
+ * nothing: such words leave the kept shots.
+ */
 return new class extends Migration
 {
     public function up(): void
     {
+        // Whatever several people may work on counts its versions under one name.
+        Schema::table('crafts', static fn (Blueprint $table) => $table->renameColumn('revision', 'version'));
         foreach (['shots', 'scores'] as $table) {
             foreach (DB::table($table)->get(['id', 'intent']) as $row) {
                 $intent = json_decode((string) $row->intent, true);
@@ -31,7 +38,9 @@ return new class extends Migration
      */
     private static function own(array $intent): array
     {
-        $move = is_string($intent['move'] ?? null) && in_array($intent['move'], Catalogue::ids(), true) ? Catalogue::move($intent['move']) : null;
+        $move = is_string($intent['move'] ?? null) && in_array($intent['move'], Catalogue::ids(), true)
+            ? Catalogue::move($intent['move'])
+            : null;
         if ($move !== null && is_array($intent['parameters'] ?? null)) {
             $intent['parameters'] = array_intersect_key($intent['parameters'], array_flip(Parameter::names($move->parameters())));
         }
@@ -44,6 +53,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        // What never meant anything does not come back.
+        // Words that never meant anything do not come back.
+        Schema::table('crafts', static fn (Blueprint $table) => $table->renameColumn('version', 'revision'));
     }
 };

@@ -23,6 +23,8 @@ final readonly class ReturnHeightDocument implements Document
 
     public static function of(ReturnHeight $height): self
     {
-        return new self($height->height, $height->tallest, round($height->top, 1), $height->margin, $height->overCeiling, $height->inShort());
+        return new self(
+            $height->height, $height->tallest, round($height->top, 1), $height->margin, $height->overCeiling, $height->inShort(),
+        );
     }
 }

@@ -41,10 +41,19 @@ final readonly class MoveDocument implements Document
         $about = $move->about();
 
         return new self(
-            $about->id, $about->name(), $about->group->value, $about->group->words(), $about->level, Fact::of("level.$about->level"), $about->fingering->axes(),
-            array_map(static fn (array $part): MoveFinger => new MoveFinger($part['finger']->value, $part['sign'], $part['group'], $part['optional']), $about->fingering->parts),
+            $about->id, $about->name(), $about->group->value, $about->group->words(), $about->level, Fact::of("level.$about->level"),
+            $about->fingering->axes(),
+            array_map(
+                static fn (array $part): MoveFinger => new MoveFinger(
+                    $part['finger']->value, $part['sign'], $part['group'], $part['optional'],
+                ),
+                $about->fingering->parts,
+            ),
             $about->needs, $about->does(), $about->clean(), $about->caution(),
-            array_map(static fn (string $fault): MoveFault => new MoveFault($fault, FaultKinds::name($fault), $about->cueAgainst($fault)), $about->faults),
+            array_map(
+                static fn (string $fault): MoveFault => new MoveFault($fault, FaultKinds::name($fault), $about->cueAgainst($fault)),
+                $about->faults,
+            ),
             array_map(ParameterDocument::of(...), $move->parameters()),
         );
     }

@@ -30,7 +30,10 @@ final readonly class ParameterDocument implements Document
     public static function of(Parameter $parameter): self
     {
         return $parameter->choices === []
-            ? new self($parameter->id, $parameter->label(), $parameter->unit, $parameter->least, $parameter->most, $parameter->usual, $parameter->step, null)
+            ? new self(
+                $parameter->id, $parameter->label(), $parameter->unit, $parameter->least, $parameter->most, $parameter->usual,
+                $parameter->step, null,
+            )
             : new self($parameter->id, $parameter->label(), null, null, null, null, null, $parameter->choices);
     }
 }

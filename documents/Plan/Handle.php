@@ -10,12 +10,15 @@ use Larkspur\Measure\Angle;
 use Larkspur\Move\Handle\Handle as Pulled;
 use Larkspur\Move\MovePlan;
 
-/** What can be pulled on a sheet, and where it stands: on the site sheet a place, on the side sheet a place or a tilt there, on the thumb sheet a time. */
+/**
+ * What can be pulled on a sheet, and where it stands: on the site sheet a place, on the side sheet a place or a tilt there, on the thumb
+ * sheet a time.
+ */
 final readonly class Handle implements Document
 {
     /**
      * @param  'above'|'side'|'thumbs'  $sheet
-     * @param  ?('climb'|'turn'|'run'|'slide'|'tilt')  $finger  on whose stave it stands; over all of them where null
+     * @param  'climb'|'turn'|'run'|'slide'|'tilt'|null  $finger  on whose stave it stands; over all of them where null
      */
     public function __construct(
         public string $id,

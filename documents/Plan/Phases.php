@@ -23,7 +23,8 @@ final readonly class Phases implements Document
     public static function of(MovePlan $plan): self
     {
         return new self(
-            round($plan->onset, 2), round($plan->holdFrom, 2), round($plan->holdTo, 2), round($plan->stop, 2), round($plan->flight->duration(), 2), round($plan->lead, 2),
+            round($plan->onset, 2), round($plan->holdFrom, 2), round($plan->holdTo, 2), round($plan->stop, 2),
+            round($plan->flight->duration(), 2), round($plan->lead, 2),
         );
     }
 }

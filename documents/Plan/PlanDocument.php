@@ -21,7 +21,8 @@ final readonly class PlanDocument implements Document
     /**
      * @param  array<string, mixed>  $intent  as an intent file has it
      * @param  list<string>  $assumed
-     * @param  ?list<array{float, float, float}>  $groundM  east, north and height along the side sheet; null where nobody said how the ground lies
+     * @param  ?list<array{float, float, float}>  $groundM  east, north and height along the side sheet; null where nobody said how the
+     *     ground lies
      * @param  Map<list<float>>  $fingers  travel by finger
      * @param  list<Press>  $presses
      * @param  Map<array{float, float}>  $comfortable  by parameter
@@ -76,14 +77,22 @@ final readonly class PlanDocument implements Document
             intent: $move->intent->toArray(), assumed: $move->assumed, summary: $plan->summary(),
             move: new PlanMove($move->intent->move, Catalogue::nameOf($move->intent->move)), feasible: $plan->feasible(),
             phases: Phases::of($move), camera: FullCamera::of($plan->shot->intent->lens),
-            subject: $subject === null ? null : new PlanSubject(round($subject->east, 3), round($subject->north, 3), round($subject->up, 3), round($move->ground, 3)),
+            subject: $subject === null ? null : new PlanSubject(
+                round($subject->east, 3), round($subject->north, 3), round($subject->up, 3), round($move->ground, 3),
+            ),
             subjectWay: $move->subject === null || ! $move->subject->moves() ? null : SubjectWay::of($move->subject, $flight->t),
-            groundM: self::rounded($plan->groundLine()), runIn: new RunIn(round($seconds, 2), round($metres, 2)), samples: Samples::of($flight),
-            fingers: new Map(array_map(static fn (array $travel): array => Series::rounded(Series::at($travel, $keep), 4), $plan->sheet->travel)),
+            groundM: self::rounded($plan->groundLine()), runIn: new RunIn(round($seconds, 2), round($metres, 2)),
+            samples: Samples::of($flight),
+            fingers: new Map(array_map(
+                static fn (array $travel): array => Series::rounded(Series::at($travel, $keep), 4), $plan->sheet->travel,
+            )),
             presses: array_map(static fn (FingerPart $part): Press => Press::of($part, $plan->shot->sticks), $plan->parts),
-            comfortable: new Map(ComfortRanges::of($plan)), opposite: $opposite === [] ? null : new Map($opposite), cues: array_map(Cue::of(...), $plan->cues()),
+            comfortable: new Map(ComfortRanges::of($plan)), opposite: $opposite === [] ? null : new Map($opposite),
+            cues: array_map(Cue::of(...), $plan->cues()),
             frames: Frame::along($plan, $move->flight), findings: array_map(Finding::of(...), $plan->findings),
-            handles: array_map(static fn (Pulled $handle): Handle => Handle::of($handle, $move), $kind->handles($move, $plan->shot->intent)),
+            handles: array_map(
+                static fn (Pulled $handle): Handle => Handle::of($handle, $move), $kind->handles($move, $plan->shot->intent),
+            ),
             pulled: $pulled === null ? null : new Map($pulled),
         );
     }
@@ -94,6 +103,8 @@ final readonly class PlanDocument implements Document
      */
     private static function rounded(?array $line): ?array
     {
-        return $line === null ? null : array_map(static fn (array $place): array => [round($place[0], 2), round($place[1], 2), round($place[2], 2)], $line);
+        return $line === null ? null : array_map(
+            static fn (array $place): array => [round($place[0], 2), round($place[1], 2), round($place[2], 2)], $line,
+        );
     }
 }

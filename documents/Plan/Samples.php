@@ -33,7 +33,8 @@ final readonly class Samples implements Document
     public static function of(Flight $flight): self
     {
         return new self(
-            Series::rounded($flight->t, 3), Series::rounded($flight->east, 3), Series::rounded($flight->north, 3), Series::rounded($flight->up, 3),
+            Series::rounded($flight->t, 3), Series::rounded($flight->east, 3), Series::rounded($flight->north, 3),
+            Series::rounded($flight->up, 3),
             Series::rounded($flight->heading, 3, 1 / Angle::DEGREE), Series::rounded($flight->tilt, 3, 1 / Angle::DEGREE),
         );
     }

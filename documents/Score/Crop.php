@@ -19,6 +19,8 @@ final readonly class Crop implements Document
 
     public static function of(RescueCrop $crop): self
     {
-        return new self(round(100 * $crop->drift, 1), $crop->level === null ? null : round(100 * $crop->level, 1), round(100 * $crop->total(), 1));
+        return new self(
+            round(100 * $crop->drift, 1), $crop->level === null ? null : round(100 * $crop->level, 1), round(100 * $crop->total(), 1),
+        );
     }
 }

@@ -25,7 +25,8 @@ final readonly class Facet implements Document
     public static function of(Petal $facet): self
     {
         return new self(
-            Fact::of("petal.$facet->id"), $facet->score === null ? null : round($facet->score, 1), $facet->why, array_map(Figure::of(...), $facet->metrics),
+            Fact::of("petal.$facet->id"), $facet->score === null ? null : round($facet->score, 1), $facet->why,
+            array_map(Figure::of(...), $facet->metrics),
         );
     }
 }

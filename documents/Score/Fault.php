@@ -35,7 +35,8 @@ final readonly class Fault implements Document
     public static function of(FoundFault $fault, Score $score): self
     {
         return new self(
-            $fault->id, FaultKinds::name($fault->id), $fault->axis, round($fault->t, 2), round($fault->until, 2), round(Units::value($fault->size), 2), Units::name($fault->size),
+            $fault->id, FaultKinds::name($fault->id), $fault->axis, round($fault->t, 2), round($fault->until, 2),
+            round(Units::value($fault->size), 2), Units::name($fault->size),
             $fault->grade(), round($score->cost($fault), 1), $fault->picture, FaultKinds::cue($fault->id),
         );
     }

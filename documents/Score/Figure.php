@@ -30,7 +30,8 @@ final readonly class Figure implements Document
     public static function of(Metric $metric): self
     {
         return new self(
-            $metric->id, $metric->label, round(Units::value($metric->value), 3), Units::name($metric->value).($metric->of === null ? '' : ' of '.$metric->of),
+            $metric->id, $metric->label, round(Units::value($metric->value), 3),
+            Units::name($metric->value).($metric->of === null ? '' : ' of '.$metric->of),
             round(Units::value($metric->textbook), 3), round(Units::value($metric->unusable), 3), round($metric->score, 1), $metric->source,
         );
     }

@@ -60,8 +60,10 @@ final readonly class ScoreDocument implements Document
             faults: array_map(static fn (FoundFault $fault): Fault => Fault::of($fault, $score), $score->faults),
             usable: array_map(Stretch::of(...), $score->usable->stretches),
             windows: array_map(Window::of(...), array_values(array_filter([$score->usable->cut, $score->usable->longCut]))),
-            crop: Crop::of($score->crop), wind: JudgedWind::of($score->wind), automated: $score->automated === null ? null : round($score->automated, 3),
-            verdict: $score->verdict->verdict, headline: $score->verdict->headline, reason: $score->verdict->reason, remarks: $score->remarks,
+            crop: Crop::of($score->crop), wind: JudgedWind::of($score->wind),
+            automated: $score->automated === null ? null : round($score->automated, 3),
+            verdict: $score->verdict->verdict, headline: $score->verdict->headline, reason: $score->verdict->reason,
+            remarks: $score->remarks,
         );
     }
 }

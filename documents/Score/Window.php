@@ -20,6 +20,8 @@ final readonly class Window implements Document
     /** @param  array{from: float, to: float, cost: float}  $window */
     public static function of(array $window): self
     {
-        return new self(round($window['from'], 1), round($window['to'], 1), round($window['to'] - $window['from'], 1), round($window['cost'], 3));
+        return new self(
+            round($window['from'], 1), round($window['to'], 1), round($window['to'] - $window['from'], 1), round($window['cost'], 3),
+        );
     }
 }

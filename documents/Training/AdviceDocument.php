@@ -35,7 +35,8 @@ final readonly class AdviceDocument implements Document
         $typical = $advice->typical;
 
         return new self(
-            $advice->kind, $advice->title, $advice->reason, $advice->facet, $advice->cue, new Map($advice->change), new Map($advice->evidence),
+            $advice->kind, $advice->title, $advice->reason, $advice->facet, $advice->cue, new Map($advice->change),
+            new Map($advice->evidence),
             $typical === null ? null : new TypicalTake($typical['takes'], $typical['score'], new Facets(...$typical['facets'])),
         );
     }

@@ -46,9 +46,13 @@ final class CameraTest extends TestCase
     #[DataProvider('projections')]
     public function test_projection_into_the_frame(array $row): void
     {
-        $point = static fn (string|int|float $list): Position => new Position(...array_map(floatval(...), json_decode((string) $list, true)));
+        $point = static fn (string|int|float $list): Position => new Position(...array_map(
+            floatval(...), json_decode((string) $list, true),
+        ));
         $lens = new Lens(73.739795 * Angle::DEGREE);
-        $seen = (new View($point($row[0]), (float) $row[2] * Angle::DEGREE, (float) $row[3] * Angle::DEGREE, $lens))->project($point($row[1]));
+        $seen = (new View(
+            $point($row[0]), (float) $row[2] * Angle::DEGREE, (float) $row[3] * Angle::DEGREE, $lens,
+        ))->project($point($row[1]));
         if ($row[10] === 'behind') {
             self::assertNull($seen, 'a point behind the lens must not be divided by its depth');
 

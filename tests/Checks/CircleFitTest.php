@@ -7,7 +7,10 @@ namespace Tests\Checks;
 use Larkspur\Measure\CircleFit;
 use PHPUnit\Framework\TestCase;
 
-/** Taubin's circle fit against the fits of seven point sets worked out with eigenvalues; six points of W. Gander, G. H. Golub, R. Strebel, BIT 34 (1994) 558-578 among them. */
+/**
+ * Taubin's circle fit against the fits of seven point sets worked out with eigenvalues; six points of W. Gander, G. H. Golub, R. Strebel,
+ * BIT 34 (1994) 558-578 among them.
+ */
 final class CircleFitTest extends TestCase
 {
     public function test_taubin_fits(): void
@@ -18,7 +21,10 @@ final class CircleFitTest extends TestCase
             if ($method !== 'Taubin') {
                 continue;
             }
-            $circle = CircleFit::taubin(array_map(floatval(...), array_column($sets[$set]['points'], 0)), array_map(floatval(...), array_column($sets[$set]['points'], 1)));
+            $circle = CircleFit::taubin(
+                array_map(floatval(...), array_column($sets[$set]['points'], 0)),
+                array_map(floatval(...), array_column($sets[$set]['points'], 1)),
+            );
             self::assertNotNull($circle, (string) $set);
             self::assertEqualsWithDelta((float) $x, $circle->x, 1e-4, (string) $set);
             self::assertEqualsWithDelta((float) $y, $circle->y, 1e-4, (string) $set);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Checks;
 
 use Demo\Rigs;
+use Documents\Light\ExposureDocument;
+use Documents\Wire;
 use Larkspur\Camera\Exposure;
 use Larkspur\Camera\ExposurePlan;
 use Larkspur\Camera\Histogram;
@@ -37,7 +39,10 @@ final class ExposureTest extends TestCase
             self::assertEqualsWithDelta((float) $angle, $wanted->nearest()->angle((float) $rate), 1e-3);
         }
         // Common practice, no published source: 30 wants 1/60, 24 and 25 want 1/50.
-        self::assertSame(['1/60', '1/50', '1/50'], array_map(static fn (float $fps): string => Shutter::wanted($fps)->nearest()->words(), [30.0, 24.0, 25.0]));
+        self::assertSame(
+            ['1/60', '1/50', '1/50'],
+            array_map(static fn (float $fps): string => Shutter::wanted($fps)->nearest()->words(), [30.0, 24.0, 25.0]),
+        );
     }
 
     public function test_exposure_values(): void
@@ -100,7 +105,9 @@ final class ExposureTest extends TestCase
         // ANSI PH2.7-1986, from memory, good to one stop.
         self::assertSame(
             [16.0, 15.0, 14.0, 13.0, 12.0],
-            array_map(static fn (Scene $scene): float => $scene->value(), [Scene::Bright, Scene::Sun, Scene::Haze, Scene::Cloud, Scene::Overcast]),
+            array_map(
+                static fn (Scene $scene): float => $scene->value(), [Scene::Bright, Scene::Sun, Scene::Haze, Scene::Cloud, Scene::Overcast],
+            ),
         );
         self::assertGreaterThanOrEqual(9.0, Scene::Dusk->value());
         self::assertLessThanOrEqual(11.0, Scene::Dusk->value());
@@ -130,10 +137,16 @@ final class ExposureTest extends TestCase
 
         self::assertStringContainsString('automatic', said(self::plan(2.8, 100, Scene::Sun, automatic: true)['warnings'][0]));
         self::assertStringContainsString('Too dark by', said(self::plan(2.8, 100, Scene::Night)['warnings'][0]));
-        self::assertStringContainsString('take it off', implode(' ', array_map(said(...), self::plan(2.8, 6400, Scene::Night)['warnings'])));
+        self::assertStringContainsString(
+            'take it off', implode(' ', array_map(said(...), self::plan(2.8, 6400, Scene::Night)['warnings'])),
+        );
         self::assertStringContainsString('diffraction', implode(' ', array_map(said(...), self::plan(8.0, 100, Scene::Sun)['warnings'])));
-        self::assertStringContainsString('white for ever', implode(' ', array_map(said(...), self::plan(2.8, 100, Scene::Sun, clipped: 3.0)['warnings'])));
-        self::assertStringContainsString('too bright', implode(' ', array_map(said(...), self::plan(2.8, 100, Scene::Sun, bag: [4])['warnings'])));
+        self::assertStringContainsString(
+            'white for ever', implode(' ', array_map(said(...), self::plan(2.8, 100, Scene::Sun, clipped: 3.0)['warnings'])),
+        );
+        self::assertStringContainsString(
+            'too bright', implode(' ', array_map(said(...), self::plan(2.8, 100, Scene::Sun, bag: [4])['warnings'])),
+        );
         self::assertSame('no filter', said(self::plan(2.8, 100, Scene::Sun, bag: [])['filter']['use']));
     }
 
@@ -161,10 +174,14 @@ final class ExposureTest extends TestCase
      * @param  list<int>  $bag
      * @return array<string, mixed>
      */
-    private static function plan(float $aperture, float $iso, Scene $scene, bool $automatic = false, float $clipped = 0.0, array $bag = NdFilter::COMMON): array
-    {
+    private static function plan(
+        float $aperture, float $iso, Scene $scene, bool $automatic = false, float $clipped = 0.0, array $bag = NdFilter::COMMON,
+    ): array {
         $camera = Craft::read(Fields::of(Rigs::crafts()['curlew']))->camera;
+        $plan = ExposurePlan::of(
+            $camera, $camera->focals[0], 25.0, $iso, $aperture, $scene, null, $bag, null, $automatic, clipped: $clipped,
+        );
 
-        return ExposurePlan::of($camera, $camera->focals[0], 25.0, $iso, $aperture, $scene, null, $bag, null, $automatic, clipped: $clipped)->toArray();
+        return Wire::document(ExposureDocument::of($plan, $camera), null);
     }
 }

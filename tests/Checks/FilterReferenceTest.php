@@ -89,7 +89,9 @@ final class FilterReferenceTest extends TestCase
         $unit = Reference::json('scoring-references.json')['unit'];
         $lens = Lens::assumed();
         self::assertEqualsWithDelta($unit['vfov'], $lens->vertical() / Angle::DEGREE, 0.01);
-        foreach (['project_1' => [new Position(3, 20, -5), 10, -12], 'project_nadir' => [new Position(1, 2, -20), 30, -90]] as $key => [$point, $heading, $tilt]) {
+        foreach ([
+            'project_1' => [new Position(3, 20, -5), 10, -12], 'project_nadir' => [new Position(1, 2, -20), 30, -90],
+        ] as $key => [$point, $heading, $tilt]) {
             $seen = (new View(new Position(0, 0, 0), $heading * Angle::DEGREE, $tilt * Angle::DEGREE, $lens))->project($point);
             self::assertNotNull($seen);
             self::assertEqualsWithDelta($unit[$key], [$seen->u, $seen->v], 1e-4);
@@ -111,7 +113,10 @@ final class FilterReferenceTest extends TestCase
             self::assertEqualsWithDelta($rate, $fit->rate, 0.002);
             self::assertEqualsWithDelta($spread, $fit->spread, 2e-3 * $spread);
             // A stop is the same ramp seen backwards.
-            $back = EaseFit::fit($t, array_map(static fn (float $value): float => -$value, array_reverse($y)), 11.9 - 4 - $length / 2, true, -1e9, 0.05, 0.03);
+            $back = EaseFit::fit(
+                $t, array_map(static fn (float $value): float => -$value, array_reverse($y)), 11.9 - 4 - $length / 2, true, -1e9, 0.05,
+                0.03,
+            );
             self::assertNotNull($back);
             self::assertEqualsWithDelta($fit->duration, $back->duration, 2e-3 * $fit->duration);
         }

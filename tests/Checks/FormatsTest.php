@@ -27,7 +27,10 @@ final class FormatsTest extends TestCase
         $document->loadXML(self::written('gpx'), LIBXML_NONET);
         libxml_use_internal_errors(true);
 
-        self::assertTrue($document->schemaValidate(Reference::path('gpx/gpx-1.1-subset.xsd')), json_encode(array_map(static fn ($error): string => trim($error->message), libxml_get_errors())) ?: '');
+        self::assertTrue(
+            $document->schemaValidate(Reference::path('gpx/gpx-1.1-subset.xsd')),
+            json_encode(array_map(static fn ($error): string => trim($error->message), libxml_get_errors())) ?: '',
+        );
         self::assertSame(self::log()->count(), $document->getElementsByTagName('trkpt')->length);
     }
 

@@ -44,7 +44,13 @@ final class GeometryOfMovesTest extends TestCase
         foreach (Reference::table('helix') as [$v, $r, $vz, , $total, $angle, $perTurn]) {
             $arc = 150.0;
             $rise = (float) $perTurn * $arc / 360;
-            $plan = self::plan('climbing-orbit', ['radius_m' => (float) $r, 'pace_mps' => (float) $v, 'arc_deg' => $arc, 'climb_m' => $rise, 'height_m' => 6.0, 'ease_s' => 1.0, 'start_bearing_deg' => 0.0]);
+            $plan = self::plan(
+                'climbing-orbit',
+                [
+                    'radius_m' => (float) $r, 'pace_mps' => (float) $v, 'arc_deg' => $arc, 'climb_m' => $rise, 'height_m' => 6.0,
+                    'ease_s' => 1.0, 'start_bearing_deg' => 0.0,
+                ],
+            );
             $flight = $plan->move->flight;
             $i = intdiv($flight->count(), 2);
             $step = $flight->position($i + 1)->minus($flight->position($i - 1));
@@ -58,7 +64,8 @@ final class GeometryOfMovesTest extends TestCase
     {
         [$r0, $r1, $turns, $v, , $length, $seconds, $first, $last] = Reference::table('spiral')[0];
         $plan = self::plan('spiral-orbit', [
-            'radius_m' => (float) $r0, 'radius_end_m' => (float) $r1, 'arc_deg' => 360.0 * (float) $turns, 'pace_mps' => (float) $v, 'height_m' => 8.0, 'ease_s' => 1.0, 'start_bearing_deg' => 0.0,
+            'radius_m' => (float) $r0, 'radius_end_m' => (float) $r1, 'arc_deg' => 360.0 * (float) $turns, 'pace_mps' => (float) $v,
+            'height_m' => 8.0, 'ease_s' => 1.0, 'start_bearing_deg' => 0.0,
         ]);
         $flight = $plan->move->flight;
         $subject = $plan->move->subject?->first() ?? self::fail('It has a subject.');
@@ -70,7 +77,9 @@ final class GeometryOfMovesTest extends TestCase
         self::assertEqualsWithDelta((float) $length, $way, 0.12 * (float) $length);
         self::assertEqualsWithDelta((float) $r0, $flight->position(0)->minus($subject)->ground(), 0.01);
         self::assertEqualsWithDelta((float) $r1, $flight->position($flight->count() - 1)->minus($subject)->ground(), 0.01);
-        $rate = static fn (float $at): float => abs($flight->heading[$flight->indexAt($at) + 5] - $flight->heading[$flight->indexAt($at) - 5]) / 0.2 / Angle::DEGREE;
+        $rate = static fn (float $at): float => abs(
+            $flight->heading[$flight->indexAt($at) + 5] - $flight->heading[$flight->indexAt($at) - 5],
+        ) / 0.2 / Angle::DEGREE;
         self::assertGreaterThan($rate($plan->move->holdTo - 0.2), $rate($plan->move->holdFrom + 0.2));
         self::assertLessThanOrEqual((float) $first * 1.05, $rate($plan->move->holdFrom + 0.2));
         self::assertEqualsWithDelta((float) $seconds, $plan->move->stop - $plan->move->onset, 0.2 * (float) $seconds);
@@ -82,7 +91,10 @@ final class GeometryOfMovesTest extends TestCase
         foreach (Reference::table('outside-curve') as [$pace, $bend, $offset, $craft]) {
             // Half a circle walked clockwise: its outside is to the left.
             $pace = (float) $pace / 4;
-            $plan = Planner::plan(Shot::read(Fields::of(self::document('side-track', ['distance_m' => abs((float) $offset), 'height_m' => 3.0, 'side' => (float) $offset > 0 ? 'left' : 'right'], ['track' => self::circle((float) $bend, $pace), 'base_alt_m' => 4.0]))));
+            $plan = Planner::plan(Shot::read(Fields::of(self::document(
+                'side-track', ['distance_m' => abs((float) $offset), 'height_m' => 3.0, 'side' => (float) $offset > 0 ? 'left' : 'right'],
+                ['track' => self::circle((float) $bend, $pace), 'base_alt_m' => 4.0],
+            ))));
             $flight = $plan->move->flight;
             $i = intdiv($flight->count(), 2);
             $flown = $flight->position($i + 10)->minus($flight->position($i - 10))->ground() / 0.4;
@@ -97,7 +109,13 @@ final class GeometryOfMovesTest extends TestCase
                 continue;
             }
             [$v, $u] = [(float) $craft / 4, (float) $subject / 4];
-            $plan = self::plan('overtake', ['pace_mps' => $v, 'subject_mps' => $u, 'subject_course_deg' => 0.0, 'length_m' => 90.0, 'distance_m' => 5.0, 'height_m' => 3.0, 'side' => 'right']);
+            $plan = self::plan(
+                'overtake',
+                [
+                    'pace_mps' => $v, 'subject_mps' => $u, 'subject_course_deg' => 0.0, 'length_m' => 90.0, 'distance_m' => 5.0,
+                    'height_m' => 3.0, 'side' => 'right',
+                ],
+            );
             $flight = $plan->move->flight;
             $path = $plan->move->subject ?? self::fail('It has a subject.');
             [$a, $b] = [$plan->move->holdFrom + 1.0, $plan->move->holdFrom + 5.0];
@@ -125,10 +143,15 @@ final class GeometryOfMovesTest extends TestCase
     {
         [$far, $near, $top, , , $vz] = [40.0, 15.0, 6.0, 0.0, 1.0, 1.0];
         // From 40 m away over an edge of 6 m at 15 m, a point 2.4 m up: h* = (6 x 40 - 2.4 x 15) / 25 = 8.16 m.
-        $plan = self::plan('rise', ['climb_m' => 14.0, 'climb_mps' => $vz, 'distance_m' => $far, 'height_m' => 1.0, 'start_bearing_deg' => 180.0], [[
-            'name' => 'the dyke', 'shape' => 'box', 'role' => 'obstacle', 'east_m' => 0.0, 'north_m' => 44.54 - $far + $near, 'width_m' => 200.0, 'length_m' => 0.01, 'height_m' => $top,
+        $plan = self::plan('rise', [
+            'climb_m' => 14.0, 'climb_mps' => $vz, 'distance_m' => $far, 'height_m' => 1.0, 'start_bearing_deg' => 180.0,
+        ], [[
+            'name' => 'the dyke', 'shape' => 'box', 'role' => 'obstacle', 'east_m' => 0.0, 'north_m' => 44.54 - $far + $near,
+            'width_m' => 200.0, 'length_m' => 0.01, 'height_m' => $top,
         ]]);
-        $found = array_values(array_filter($plan->findings, static fn (Finding $finding): bool => $finding->id === 'hidden'))[0] ?? self::fail('Nobody says that it is hidden.');
+        $found = array_values(array_filter(
+            $plan->findings, static fn (Finding $finding): bool => $finding->id === 'hidden',
+        ))[0] ?? self::fail('Nobody says that it is hidden.');
         $i = $plan->move->flight->indexAt($found->value ?? 0.0);
 
         self::assertEqualsWithDelta(8.16, $plan->move->flight->up[$i], 0.15);
@@ -192,7 +215,9 @@ final class GeometryOfMovesTest extends TestCase
     public function test_rank_correlation_of_the_tables(): void
     {
         foreach (Reference::table('spearman') as [$case, $x, $y, $rho]) {
-            self::assertEqualsWithDelta((float) $rho, Statistics::rankCorrelation(self::numbers($x), self::numbers($y)), 1e-9, (string) $case);
+            self::assertEqualsWithDelta(
+                (float) $rho, Statistics::rankCorrelation(self::numbers($x), self::numbers($y)), 1e-9, (string) $case,
+            );
         }
     }
 
@@ -223,7 +248,9 @@ final class GeometryOfMovesTest extends TestCase
      */
     private static function plan(string $move, array $parameters, array $solids = []): Plan
     {
-        return Planner::plan(Shot::read(Fields::of(self::document($move, $parameters, ['lat' => 57.6004, 'lon' => -0.4, 'alt_m' => 6.4, 'base_alt_m' => 4.0], $solids))));
+        return Planner::plan(Shot::read(Fields::of(self::document(
+            $move, $parameters, ['lat' => 57.6004, 'lon' => -0.4, 'alt_m' => 6.4, 'base_alt_m' => 4.0], $solids,
+        ))));
     }
 
     /**
@@ -236,7 +263,8 @@ final class GeometryOfMovesTest extends TestCase
     {
         return [
             'intent' => ['move' => $move, 'camera' => ['hfov_deg' => 71.6], 'subject' => $subject, 'parameters' => $parameters],
-            'rig' => Rigs::all()['curlew'], 'mode' => 'fast', 'site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], 'solids' => $solids],
+            'rig' => Rigs::all()['curlew'], 'mode' => 'fast',
+            'site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], 'solids' => $solids],
         ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Checks;
 
+use Documents\Light\SunDayDocument;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\SeededNoise;
@@ -69,7 +70,9 @@ final class LightTest extends TestCase
             $day = SunDay::of((string) $row[1], new GeoPoint(...self::PLACES[(string) $row[0]]));
             $month = substr((string) $row[1], 0, 8);
             self::assertEqualsWithDelta(self::instant($month, (string) $row[2]), $day->noon, 30, "{$row[0]} noon");
-            foreach ([[3, 4, SunDay::BLUE_FOOT], [5, 6, SunDay::GOLDEN_FOOT], [7, 8, Sun::RISE], [9, 10, SunDay::GOLDEN_TOP]] as [$up, $down, $altitude]) {
+            foreach ([
+                [3, 4, SunDay::BLUE_FOOT], [5, 6, SunDay::GOLDEN_FOOT], [7, 8, Sun::RISE], [9, 10, SunDay::GOLDEN_TOP],
+            ] as [$up, $down, $altitude]) {
                 foreach ([[$up, 0], [$down, 1]] as [$column, $way]) {
                     $expected = self::instant($month, (string) $row[$column]);
                     $found = $day->crossing($altitude)[$way];
@@ -87,13 +90,15 @@ final class LightTest extends TestCase
     public function test_a_day_without_rise_or_set_says_so(): void
     {
         foreach (Reference::table('sun-extremes') as $row) {
-            $day = SunDay::of((string) $row[1], new GeoPoint(...self::PLACES[(string) $row[0]]))->toArray();
-            self::assertEqualsWithDelta((float) $row[2], $day['highest_deg'], 0.05, (string) $row[0]);
+            $day = SunDayDocument::of(SunDay::of((string) $row[1], new GeoPoint(...self::PLACES[(string) $row[0]])));
+            self::assertEqualsWithDelta((float) $row[2], $day->highestDeg, 0.05, (string) $row[0]);
             $state = (string) $row[4];
             self::assertSame(match (true) {
                 str_starts_with($state, 'midnight') => 'up', str_starts_with($state, 'polar') => 'down', default => 'sets',
-            }, $day['state'], (string) $row[0]);
-            self::assertSame($day['state'] === 'sets' && $state === 'normal', $day['sentence'] === null, (string) $row[0].': '.said($day['sentence']));
+            }, $day->state, (string) $row[0]);
+            self::assertSame(
+                $day->state === 'sets' && $state === 'normal', $day->sentence === null, (string) $row[0].': '.said($day->sentence),
+            );
         }
     }
 
@@ -204,7 +209,9 @@ final class LightTest extends TestCase
     {
         $noise = new SeededNoise(31);
         $asked = [];
-        foreach (['UTC', 'Pacific/Auckland', 'Europe/London', 'America/St_Johns', 'Asia/Kathmandu', 'Africa/Nairobi', 'Asia/Calcutta'] as $zone) {
+        foreach ([
+            'UTC', 'Pacific/Auckland', 'Europe/London', 'America/St_Johns', 'Asia/Kathmandu', 'Africa/Nairobi', 'Asia/Calcutta',
+        ] as $zone) {
             for ($i = 0; $i < 20; $i++) {
                 $asked[] = [(int) $noise->between(1735689600, 1798761600), $zone];
             }

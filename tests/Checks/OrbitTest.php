@@ -21,10 +21,15 @@ final class OrbitTest extends TestCase
     {
         $seen = 0;
         foreach (Reference::table('orbit') as [$pace, $radius, $arc, $height, $turn, , $arcTime, , , $tilt, $slant]) {
-            $plan = Planner::plan(self::shot(['radius_m' => (float) $radius, 'pace_mps' => (float) $pace, 'arc_deg' => (float) $arc, 'height_m' => (float) $height, 'ease_s' => 1.0]));
+            $plan = Planner::plan(self::shot([
+                'radius_m' => (float) $radius, 'pace_mps' => (float) $pace, 'arc_deg' => (float) $arc, 'height_m' => (float) $height,
+                'ease_s' => 1.0,
+            ]));
             $flight = $plan->move->flight;
             $middle = intdiv($flight->count(), 2);
-            self::assertEqualsWithDelta((float) $turn, ($flight->heading[$middle + 1] - $flight->heading[$middle]) / 0.02 / Angle::DEGREE, 1e-3);
+            self::assertEqualsWithDelta(
+                (float) $turn, ($flight->heading[$middle + 1] - $flight->heading[$middle]) / 0.02 / Angle::DEGREE, 1e-3,
+            );
             self::assertEqualsWithDelta((float) $tilt, $flight->tilt[$middle] / Angle::DEGREE, 1e-3);
             self::assertEqualsWithDelta((float) $slant, $plan->move->viewing, 1e-3);
             // From first motion to last an ease longer than the arc at full pace.
@@ -38,7 +43,10 @@ final class OrbitTest extends TestCase
     {
         foreach (Reference::table('orbit-sticks') as [$v, $r, $top, $turnTop, $expoSlide, $expoTurn, , , $slide, $turn]) {
             self::assertEqualsWithDelta((float) $slide, (new CubicExpoCurve((float) $expoSlide))->travel((float) $v / (float) $top), 1e-5);
-            self::assertEqualsWithDelta((float) $turn, (new CubicExpoCurve((float) $expoTurn))->travel((float) $v / (float) $r / Angle::DEGREE / (float) $turnTop), 1e-5);
+            self::assertEqualsWithDelta(
+                (float) $turn, (new CubicExpoCurve((float) $expoTurn))->travel((float) $v / (float) $r / Angle::DEGREE / (float) $turnTop),
+                1e-5,
+            );
         }
     }
 

@@ -32,7 +32,9 @@ final class ReferenceFlights
             $x[] = $radius * sin($bearing) + ($noise ? self::chirp($i, 0.2, 0.0) : 0.0);
             $y[] = $radius * cos($bearing) + ($noise ? self::chirp($i, 0.2, 1.0) : 0.0);
             $z[] = 15.0 + ($wobble ? 0.3 * sin(2 * M_PI * 0.6 * ($time - 3)) : 0.0) + ($noise ? self::chirp($i, 0.1, 2.0) : 0.0);
-            $heading[] = rad2deg($bearing) + 180 + ($wobble ? 1.5 * sin(2 * M_PI * 0.5 * ($time - 3)) : 0.0) + ($noise ? self::chirp($i, 0.3, 3.0) : 0.0);
+            $heading[] = rad2deg($bearing) + 180 + (
+                $wobble ? 1.5 * sin(2 * M_PI * 0.5 * ($time - 3)) : 0.0
+            ) + ($noise ? self::chirp($i, 0.3, 3.0) : 0.0);
             $tilt[] = $noise ? floor(10 * $aim + 0.5) / 10 : $aim;
         }
 
@@ -99,7 +101,12 @@ final class ReferenceFlights
     /** F8: up at 1.2 m/s and round at 6 degrees a second over the subject, looking straight down. */
     public static function helix(): Samples
     {
-        return self::sampled(14.0, static fn (float $time): array => [0.0, 0.0, 10 + 1.2 * self::progress($time, 14.0), 20 + 6 * self::progress($time, 14.0), -90.0]);
+        return self::sampled(
+            14.0,
+            static fn (float $time): array => [
+                0.0, 0.0, 10 + 1.2 * self::progress($time, 14.0), 20 + 6 * self::progress($time, 14.0), -90.0,
+            ],
+        );
     }
 
     /** @param  callable(float): array{float, float, float, float, float}  $at  x, y, z, heading and tilt */

@@ -58,7 +58,10 @@ final class ScoringReferenceTest extends TestCase
         [$overall, $part] = $noise ? [2.0, 4.0] : [1.0, 2.0];
         self::assertEqualsWithDelta($expected['score'], $points->score, $overall);
         self::assertEqualsWithDelta($expected['pen'], $points->deduction, $overall);
-        $names = ['path' => 'path', 'framing' => 'framing', 'steady' => 'steady', 'smooth' => 'smooth', 'clean' => 'clean', 'pace' => 'pace', 'completion' => 'complete'];
+        $names = [
+            'path' => 'path', 'framing' => 'framing', 'steady' => 'steady', 'smooth' => 'smooth', 'clean' => 'clean', 'pace' => 'pace',
+            'completion' => 'complete',
+        ];
         foreach ($names as $ours => $theirs) {
             self::assertEqualsWithDelta($expected['sub_'.$theirs], $parts->scores[$ours], $part, $ours);
         }
@@ -77,17 +80,24 @@ final class ScoringReferenceTest extends TestCase
             self::assertEqualsWithDelta($expected[$key], $t[$node], 0.101, $key);
         }
         $figures = [
-            'hold_rate' => $main->rate, 'path_pct' => $measured->path->value, 'drift_pct' => $measured->drift, 'alt_pct' => $measured->altitude->value ?? -1.0,
-            'R_mean' => $measured->radius, 'arc' => rad2deg($measured->extent), 'frame_rms' => $measured->framing->rms->value, 'frame_max' => $measured->framing->most,
+            'hold_rate' => $main->rate, 'path_pct' => $measured->path->value, 'drift_pct' => $measured->drift,
+            'alt_pct' => $measured->altitude->value ?? -1.0,
+            'R_mean' => $measured->radius, 'arc' => rad2deg($measured->extent), 'frame_rms' => $measured->framing->rms->value,
+            'frame_max' => $measured->framing->most,
             'crop_pct' => 200 * $measured->framing->stray, 'crop_recompose_pct' => $measured->framing->recompose,
-            'imgj' => $measured->shake->image->value, 'shake_yaw' => $measured->shake->pan->value, 'shake_tilt' => $measured->shake->tilt->value,
-            'bob' => $measured->shake->bob->value, 'cross_rms' => $measured->cross->total->value, 'pace' => $measured->pace, 'pos_offset' => $measured->framing->offset,
+            'imgj' => $measured->shake->image->value, 'shake_yaw' => $measured->shake->pan->value,
+            'shake_tilt' => $measured->shake->tilt->value,
+            'bob' => $measured->shake->bob->value, 'cross_rms' => $measured->cross->total->value, 'pace' => $measured->pace,
+            'pos_offset' => $measured->framing->offset,
             'cv_s' => $measured->evenness['travel']->value, 'cv_y' => $measured->evenness['turn']->value,
         ];
         foreach ($figures as $key => $value) {
             self::assertEqualsWithDelta($expected[$key], $value, max(0.02, 0.02 * abs($expected[$key])), $key);
         }
-        foreach (['pos' => $measured->take->grid->x->sigma, 'z' => $measured->take->grid->z->sigma, 'yaw' => rad2deg($measured->take->grid->heading->sigma), 'tilt' => rad2deg($measured->take->grid->tilt->sigma)] as $key => $sigma) {
+        foreach ([
+            'pos' => $measured->take->grid->x->sigma, 'z' => $measured->take->grid->z->sigma,
+            'yaw' => rad2deg($measured->take->grid->heading->sigma), 'tilt' => rad2deg($measured->take->grid->tilt->sigma),
+        ] as $key => $sigma) {
             self::assertEqualsWithDelta($expected['sigma'][$key], $sigma, 0.002, 'noise of '.$key);
         }
         if (! $wobble) {
@@ -115,7 +125,12 @@ final class ScoringReferenceTest extends TestCase
                 continue; // May or may not appear, by the method's own word.
             }
             $words = explode(' ', $label);
-            $found = array_filter($faults, static fn ($fault): bool => $fault->id === $kinds[$words[0]] && $fault->axis === $axes[$words[1]] && abs($fault->severity - $severity) < 0.08 * $severity);
+            $found = array_filter(
+                $faults,
+                static fn ($fault): bool => $fault->id === $kinds[$words[0]] && $fault->axis === $axes[$words[1]] && abs(
+                    $fault->severity - $severity,
+                ) < 0.08 * $severity,
+            );
             self::assertNotEmpty($found, $label);
         }
         $loud = count(array_filter($expected['faults'], static fn (array $fault): bool => $fault[3] >= 1.2));
@@ -156,8 +171,12 @@ final class ScoringReferenceTest extends TestCase
         self::assertEqualsWithDelta($truth['hold_start'], $score->hold()[0], 1.0);
         self::assertEqualsWithDelta($truth['arc'], rad2deg($score->measured->extent), 4.0);
         $named = array_map(static fn ($fault): string => $fault->id, $score->faults);
-        foreach (['uneven speed' => 'uneven', 'stall' => 'stall', 'axes not together' => 'out-of-step', 'shaky heading' => 'shaky'] as $theirs => $ours) {
-            $expected = array_filter($truth['named_faults'], static fn (array $fault): bool => $fault['kind'] === $theirs && $fault['severity'] >= 1.5);
+        foreach ([
+            'uneven speed' => 'uneven', 'stall' => 'stall', 'axes not together' => 'out-of-step', 'shaky heading' => 'shaky',
+        ] as $theirs => $ours) {
+            $expected = array_filter(
+                $truth['named_faults'], static fn (array $fault): bool => $fault['kind'] === $theirs && $fault['severity'] >= 1.5,
+            );
             // Shaking that a kick of the same axis explains is named as the kick alone.
             if ($expected !== [] && $ours !== 'shaky') {
                 self::assertContains($ours, $named);
@@ -173,8 +192,10 @@ final class ScoringReferenceTest extends TestCase
             self::assertSame($weight, $weights[$part === 'complete' ? 'completion' : $part]);
         }
         $names = [
-            'path' => MetricScale::Path, 'drift' => MetricScale::Drift, 'frame' => MetricScale::FrameRms, 'framemax' => MetricScale::FrameMax, 'endframe' => MetricScale::RevealError,
-            'cv' => MetricScale::Evenness, 'imgj' => MetricScale::Shake, 'cross' => MetricScale::Cross, 'teq_l' => MetricScale::EaseTravel, 'teq_a' => MetricScale::EaseAngle,
+            'path' => MetricScale::Path, 'drift' => MetricScale::Drift, 'frame' => MetricScale::FrameRms,
+            'framemax' => MetricScale::FrameMax, 'endframe' => MetricScale::RevealError,
+            'cv' => MetricScale::Evenness, 'imgj' => MetricScale::Shake, 'cross' => MetricScale::Cross, 'teq_l' => MetricScale::EaseTravel,
+            'teq_a' => MetricScale::EaseAngle,
             'sync' => MetricScale::Sync, 'pace' => MetricScale::Pace, 'complete' => MetricScale::Completion,
         ];
         self::assertSame(array_keys($references['anchors']), array_keys($names));

@@ -75,7 +75,11 @@ final class SettingsTest extends TestCase
     public function test_how_fine_a_stick_of_a_thousand_steps_is(): void
     {
         // Smallest output y(1/N) in millionths, and travel that gives a tenth, in steps (derived, two routes).
-        $rows = [[new HalfStickCurve(0.5), 1000.0, 100.0], [new CubicExpoCurve(0.3), 700.0003, 141.639], [new CubicExpoCurve(0.7), 300.0007, 281.361], [new HalfStickCurve(0.25), 1.0, 316.228], [new HalfStickCurve(0.4), 108.1971, 175.198], [new RateCurve(30.0, 100.0), 300.2101, 270.270]];
+        $rows = [
+            [new HalfStickCurve(0.5), 1000.0, 100.0], [new CubicExpoCurve(0.3), 700.0003, 141.639],
+            [new CubicExpoCurve(0.7), 300.0007, 281.361], [new HalfStickCurve(0.25), 1.0, 316.228],
+            [new HalfStickCurve(0.4), 108.1971, 175.198], [new RateCurve(30.0, 100.0), 300.2101, 270.270],
+        ];
         foreach ($rows as [$curve, $smallest, $steps]) {
             self::assertEqualsWithDelta($smallest, 1e6 * $curve->output(0.001), 1e-3);
             self::assertEqualsWithDelta($steps, 1000 * $curve->travel(0.1), 1e-3);
@@ -100,7 +104,9 @@ final class SettingsTest extends TestCase
         }
         // The same bare number is soft in one convention and softer or sharper in another: never compare them.
         self::assertGreaterThan(0.1, Conversion::largest(new HalfStickCurve(0.7), new CubicExpoCurve(0.7)));
-        foreach ([new HalfStickCurve(0.35), new CubicExpoCurve(0.7), new RateCurve(20, 60), new PointsCurve([[0.0, 0.0], [0.5, 0.3], [1.0, 1.0]])] as $curve) {
+        foreach ([
+            new HalfStickCurve(0.35), new CubicExpoCurve(0.7), new RateCurve(20, 60), new PointsCurve([[0.0, 0.0], [0.5, 0.3], [1.0, 1.0]]),
+        ] as $curve) {
             self::assertEqualsWithDelta(1.0, $curve->output(1.0), 1e-12, 'a curve does not lower the greatest rate');
         }
     }
@@ -109,7 +115,9 @@ final class SettingsTest extends TestCase
     {
         // From straight down to 7.9 degrees below level: 8.2 s at 10 deg/s, 20.5 s at 4, 5.1 s at 16, before the ease; a
         // quarter turn 22.5 s at 4 and 3 s at 30; a full turn 8 s at 45 and 2.8 s at 130 (derived).
-        foreach ([[82.1, 10, 8.2], [82.1, 4, 20.5], [82.1, 16, 5.1], [90, 4, 22.5], [90, 30, 3.0], [360, 45, 8.0], [360, 130, 2.8]] as [$degrees, $rate, $seconds]) {
+        foreach ([
+            [82.1, 10, 8.2], [82.1, 4, 20.5], [82.1, 16, 5.1], [90, 4, 22.5], [90, 30, 3.0], [360, 45, 8.0], [360, 130, 2.8],
+        ] as [$degrees, $rate, $seconds]) {
             $response = new Response((float) $rate, INF, INF, 0.0);
             self::assertEqualsWithDelta($degrees, $response->pressedWay($seconds), 0.06 * $rate);
         }
@@ -135,7 +143,15 @@ final class SettingsTest extends TestCase
         $settings['modes']['slow']['gimbal'] = ['top_rate_dps' => 27.0, 'cushion_s' => 0.2];
         $rig = Craft::read(Fields::of(Rigs::crafts()['lapwing']))->setUp($settings);
 
-        self::assertCount(2, array_filter(SettingsWarning::of($rig), static fn (SettingsWarning $oddity): bool => str_contains($oddity->place, 'slow.tilt.') && ! str_contains($oddity->place, 'curve')));
+        self::assertCount(
+            2,
+            array_filter(
+                SettingsWarning::of($rig),
+                static fn (SettingsWarning $oddity): bool => str_contains(
+                    $oddity->place, 'slow.tilt.',
+                ) && ! str_contains($oddity->place, 'curve'),
+            ),
+        );
     }
 
     public function test_least_squares_finds_what_made_the_data_and_how_surely(): void
@@ -146,7 +162,10 @@ final class SettingsTest extends TestCase
         $off = [];
         for ($i = 0; $i < 60; $i++) {
             $values = array_map(static fn (float $x): float => 4.0 * exp(-0.8 * $x) + 1.0 + 0.05 * $noise->normal(), $t);
-            $fit = LeastSquares::fit(static fn (array $p): array => array_map(static fn (float $x): float => $p[0] * exp(-$p[1] * $x) + $p[2], $t), [1.0, 0.3, 0.0], $values);
+            $fit = LeastSquares::fit(
+                static fn (array $p): array => array_map(static fn (float $x): float => $p[0] * exp(-$p[1] * $x) + $p[2], $t),
+                [1.0, 0.3, 0.0], $values,
+            );
             $off[] = ($fit->parameters[1] - 0.8) / $fit->deviations()[1];
             self::assertEqualsWithDelta(0.05, $fit->noise(), 0.02);
         }

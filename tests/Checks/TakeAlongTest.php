@@ -29,7 +29,8 @@ use Tests\Core\Shots;
 use function Tests\said;
 
 /**
- * What is taken along, read back by readers that are not ours: togeojson, check-geojson, webvtt-parser and csv-parse in Node, libxml with the
+ * What is taken along, read back by readers that are not ours: togeojson, check-geojson, webvtt-parser and csv-parse in Node, libxml with
+ * the
  * GPX schema (a subset, written from memory) in PHP; and read back whole by our own reader of sites.
  */
 final class TakeAlongTest extends TestCase
@@ -42,7 +43,10 @@ final class TakeAlongTest extends TestCase
         $document = new DOMDocument;
         $document->loadXML(ShotGpx::of($plan), LIBXML_NONET);
         libxml_use_internal_errors(true);
-        self::assertTrue($document->schemaValidate(Reference::path('gpx/gpx-1.1-subset.xsd')), json_encode(array_map(static fn ($error): string => trim($error->message), libxml_get_errors())) ?: '');
+        self::assertTrue(
+            $document->schemaValidate(Reference::path('gpx/gpx-1.1-subset.xsd')),
+            json_encode(array_map(static fn ($error): string => trim($error->message), libxml_get_errors())) ?: '',
+        );
         $line = Independent::ask('gpx', ShotGpx::of($plan))['features'][0]['geometry']['coordinates'];
         self::assertPath($plan, $line);
     }
@@ -71,17 +75,23 @@ final class TakeAlongTest extends TestCase
             self::assertEqualsWithDelta($point->altitude, $value('altitude'), 0.05);
             // The outside catalogue's trap: a tour's tilt is 90 plus the lens's.
             self::assertEqualsWithDelta(90 + rad2deg($plan->move->flight->tilt[$index]), $value('tilt'), 0.2);
-            self::assertEqualsWithDelta(0.0, abs(fmod($value('heading') - rad2deg($plan->move->flight->heading[$index]) + 7380, 360) - 180), 0.3);
+            self::assertEqualsWithDelta(
+                0.0, abs(fmod($value('heading') - rad2deg($plan->move->flight->heading[$index]) + 7380, 360) - 180), 0.3,
+            );
             $checked++;
         }
         self::assertSame($cameras->length, $checked);
         self::assertEqualsWithDelta($plan->move->flight->duration(), $time, 0.03);
         // And by a reader of its own: names, kinds and the path.
         $features = Independent::ask('kml', ShotKml::of($plan, 'Round <it> & back'))['features'];
-        $paths = array_values(array_filter($features, static fn (array $feature): bool => ($feature['properties']['kind'] ?? '') === 'path'));
+        $paths = array_values(array_filter(
+            $features, static fn (array $feature): bool => ($feature['properties']['kind'] ?? '') === 'path',
+        ));
         self::assertSame('Round <it> & back', $paths[0]['properties']['name']);
         self::assertPath($plan, $paths[0]['geometry']['coordinates']);
-        self::assertContains('signal mast', array_map(static fn (array $feature): string => $feature['properties']['name'] ?? '', $features));
+        self::assertContains(
+            'signal mast', array_map(static fn (array $feature): string => $feature['properties']['name'] ?? '', $features),
+        );
     }
 
     public function test_geojson_is_right_position_by_position_and_the_site_comes_back_whole(): void
@@ -168,10 +178,17 @@ final class TakeAlongTest extends TestCase
     {
         $features = [];
         for ($i = 0; $i < 10000; $i++) {
-            $features[] = ['type' => 'Feature', 'properties' => ['name' => "post $i", 'height' => '3 m'], 'geometry' => ['type' => 'Point', 'coordinates' => [-0.4 + 0.0000012 * $i, 57.6]]];
+            $features[] = [
+                'type' => 'Feature', 'properties' => ['name' => "post $i", 'height' => '3 m'],
+                'geometry' => ['type' => 'Point', 'coordinates' => [-0.4 + 0.0000012 * $i, 57.6]],
+            ];
         }
-        $features[] = ['type' => 'Feature', 'properties' => ['name' => 'far'], 'geometry' => ['type' => 'Point', 'coordinates' => [0.1, 57.6]]];
-        $import = GeoJsonSiteReader::read(json_encode(['type' => 'FeatureCollection', 'features' => $features], JSON_THROW_ON_ERROR), new GeoPoint(57.6, -0.4));
+        $features[] = [
+            'type' => 'Feature', 'properties' => ['name' => 'far'], 'geometry' => ['type' => 'Point', 'coordinates' => [0.1, 57.6]],
+        ];
+        $import = GeoJsonSiteReader::read(
+            json_encode(['type' => 'FeatureCollection', 'features' => $features], JSON_THROW_ON_ERROR), new GeoPoint(57.6, -0.4),
+        );
         self::assertSame(10001, $import->found);
         self::assertCount(SiteImport::MOST, $import->solids);
         self::assertStringContainsString('1 of 10001 lie more than 2 km', said($import->notes[0]));
@@ -180,7 +197,9 @@ final class TakeAlongTest extends TestCase
 
     public function test_what_is_assumed_of_a_foreign_file_is_said(): void
     {
-        $feature = static fn (string $type, array $coordinates, array $properties = []): array => ['type' => 'Feature', 'properties' => $properties, 'geometry' => ['type' => $type, 'coordinates' => $coordinates]];
+        $feature = static fn (string $type, array $coordinates, array $properties = []): array => [
+            'type' => 'Feature', 'properties' => $properties, 'geometry' => ['type' => $type, 'coordinates' => $coordinates],
+        ];
         $import = GeoJsonSiteReader::read(json_encode(['type' => 'FeatureCollection', 'features' => [
             $feature('Point', [-0.4, 57.6001]),
             $feature('LineString', [[-0.4, 57.6], [-0.399, 57.6]]),
@@ -227,7 +246,10 @@ final class TakeAlongTest extends TestCase
 
     public function test_a_kml_with_a_document_type_or_spaces_in_its_tuples_is_refused(): void
     {
-        foreach (['<!DOCTYPE kml><kml/>', (string) file_get_contents(Reference::path('kml/invalid-coordinates-space.kml')), '<gpx/>', '<kml><Document/></kml>'] as $text) {
+        foreach ([
+            '<!DOCTYPE kml><kml/>', (string) file_get_contents(Reference::path('kml/invalid-coordinates-space.kml')), '<gpx/>',
+            '<kml><Document/></kml>',
+        ] as $text) {
             $stream = fopen('php://memory', 'w+');
             self::assertNotFalse($stream);
             fwrite($stream, $text);
@@ -290,12 +312,27 @@ final class TakeAlongTest extends TestCase
         return Planner::plan(Shot::read(Fields::of(Shots::document(['radius_m' => 24.0, 'height_m' => 9.0, 'arc_deg' => 150.0], ['site' => [
             'name' => 'moor', 'home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0],
             'solids' => [
-                ['id' => 'mast', 'name' => 'signal mast', 'shape' => 'cylinder', 'east_m' => -14, 'north_m' => 30, 'base_m' => 0.5, 'width_m' => 0.4, 'length_m' => 0.4, 'height_m' => 12.5],
-                ['id' => 'yard', 'name' => 'yard <old> & wet', 'shape' => 'polygon', 'points' => [[-40, 10], [-30, 10], [-30, 15], [-35, 15], [-35, 22], [-40, 22]], 'height_m' => 2.2],
-                ['id' => 'wire', 'name' => 'wire', 'shape' => 'wire', 'points' => [[-60, -5], [-20, -9]], 'height_m' => 7.5, 'sag_m' => 0.6],
-                ['id' => 'byre', 'name' => 'byre', 'shape' => 'box', 'east_m' => -20, 'north_m' => -30, 'width_m' => 5, 'length_m' => 9, 'height_m' => 3.4, 'heading_deg' => 33],
+                [
+                    'id' => 'mast', 'name' => 'signal mast', 'shape' => 'cylinder', 'east_m' => -14, 'north_m' => 30, 'base_m' => 0.5,
+                    'width_m' => 0.4, 'length_m' => 0.4, 'height_m' => 12.5,
+                ],
+                [
+                    'id' => 'yard', 'name' => 'yard <old> & wet', 'shape' => 'polygon',
+                    'points' => [[-40, 10], [-30, 10], [-30, 15], [-35, 15], [-35, 22], [-40, 22]], 'height_m' => 2.2,
+                ],
+                [
+                    'id' => 'wire', 'name' => 'wire', 'shape' => 'wire', 'points' => [[-60, -5], [-20, -9]], 'height_m' => 7.5,
+                    'sag_m' => 0.6,
+                ],
+                [
+                    'id' => 'byre', 'name' => 'byre', 'shape' => 'box', 'east_m' => -20, 'north_m' => -30, 'width_m' => 5, 'length_m' => 9,
+                    'height_m' => 3.4, 'heading_deg' => 33,
+                ],
             ],
-            'areas' => [['id' => 'quay', 'name' => 'quay', 'kind' => 'people', 'points' => [[-80, 0], [-70, 0], [-70, 12]]], ['id' => 'dyke', 'name' => 'march dyke', 'kind' => 'boundary', 'points' => [[-90, -60], [90, -60]]]],
+            'areas' => [
+                ['id' => 'quay', 'name' => 'quay', 'kind' => 'people', 'points' => [[-80, 0], [-70, 0], [-70, 12]]],
+                ['id' => 'dyke', 'name' => 'march dyke', 'kind' => 'boundary', 'points' => [[-90, -60], [90, -60]]],
+            ],
             'observers' => [['id' => 'o', 'name' => 'at the gate', 'east_m' => -12, 'north_m' => 4]],
             'ground' => ['spots' => [['east_m' => 40, 'north_m' => 0, 'up_m' => 1.5]]],
         ]]))));

@@ -30,13 +30,18 @@ final class TradeFactsTest extends TestCase
 {
     public function test_a_fly_over_tilts_ever_faster(): void
     {
-        // Derived: rate = v h / (d^2 + h^2). From 40 m up at 5 m/s: 0.28 deg/s at 200 m, 0.99 at 100, 3.58 at 40, 5.73 at 20, 7.16 overhead.
-        $plan = self::plan('fly-over', ['length_m' => 245.0, 'pace_mps' => 5.0, 'distance_m' => 250.0, 'height_m' => 42.4, 'start_bearing_deg' => 0.0]);
+        // Derived: rate = v h / (d^2 + h^2). From 40 m up at 5 m/s: 0.28 deg/s at 200 m, 0.99 at 100, 3.58 at 40, 5.73 at 20, 7.16
+        // overhead.
+        $plan = self::plan(
+            'fly-over', ['length_m' => 245.0, 'pace_mps' => 5.0, 'distance_m' => 250.0, 'height_m' => 42.4, 'start_bearing_deg' => 0.0],
+        );
         $flight = $plan->move->flight;
         $subject = $plan->move->subject ?? self::fail('It has a subject.');
         foreach ([[200, 0.28], [100, 0.99], [40, 3.58], [20, 5.73]] as [$distance, $rate]) {
             $i = self::when($flight, static fn (int $i): bool => $flight->position($i)->minus($subject->first())->ground() <= $distance);
-            self::assertEqualsWithDelta(-$rate, ($flight->tilt[$i + 5] - $flight->tilt[$i - 5]) / 0.2 / Angle::DEGREE, 0.04, "at $distance m");
+            self::assertEqualsWithDelta(
+                -$rate, ($flight->tilt[$i + 5] - $flight->tilt[$i - 5]) / 0.2 / Angle::DEGREE, 0.04, "at $distance m",
+            );
         }
     }
 
@@ -44,7 +49,13 @@ final class TradeFactsTest extends TestCase
     {
         // Derived: from 4 m away, back 3 m/s and up 1.5 m/s the line to the subject falls by atan(1.5 t / (4 + 3 t)): 12.1 degrees
         // after one second, 21.5 after five, 23.8 after ten, never beyond 26.6.
-        $plan = self::plan('pull-away', ['length_m' => 45.0, 'climb_m' => 22.5, 'pace_mps' => hypot(3.0, 1.5), 'distance_m' => 4.0, 'height_m' => 2.4, 'start_bearing_deg' => 0.0, 'ease_s' => 1.0]);
+        $plan = self::plan(
+            'pull-away',
+            [
+                'length_m' => 45.0, 'climb_m' => 22.5, 'pace_mps' => hypot(3.0, 1.5), 'distance_m' => 4.0, 'height_m' => 2.4,
+                'start_bearing_deg' => 0.0, 'ease_s' => 1.0,
+            ],
+        );
         $flight = $plan->move->flight;
         $first = $flight->tilt[0];
         $away = $flight->position(0);
@@ -73,14 +84,26 @@ final class TradeFactsTest extends TestCase
             self::assertEqualsWithDelta($seconds, (90 - 7.9) / $rate, 0.05);
         }
         // A planned one of 20.5 s in motion has a mean rate of 4 deg/s, whatever its eases.
-        $plan = self::plan('ground-to-horizon', ['tilt_start_deg' => -90.0, 'tilt_end_deg' => -7.9, 'pace_mps' => 2.0, 'length_m' => 60.0, 'heading_deg' => 0.0]);
-        self::assertEqualsWithDelta(82.1, ($plan->move->flight->tilt[$plan->move->flight->count() - 1] - $plan->move->flight->tilt[0]) / Angle::DEGREE, 0.01);
+        $plan = self::plan(
+            'ground-to-horizon',
+            ['tilt_start_deg' => -90.0, 'tilt_end_deg' => -7.9, 'pace_mps' => 2.0, 'length_m' => 60.0, 'heading_deg' => 0.0],
+        );
+        self::assertEqualsWithDelta(
+            82.1, ($plan->move->flight->tilt[$plan->move->flight->count() - 1] - $plan->move->flight->tilt[0]) / Angle::DEGREE, 0.01,
+        );
     }
 
     public function test_ahead_and_turning_is_a_circle_of_speed_over_turn_rate(): void
     {
         // Derived: radius = speed / turn rate; 3 m/s with 6 deg/s is 28.6 m.
-        $plan = self::plan('coordinated-circle', ['radius_m' => 28.6, 'radius_end_m' => 28.6, 'pace_mps' => 3.0, 'height_m' => 3.0, 'heading_deg' => 0.0, 'direction' => 'clockwise'], false);
+        $plan = self::plan(
+            'coordinated-circle',
+            [
+                'radius_m' => 28.6, 'radius_end_m' => 28.6, 'pace_mps' => 3.0, 'height_m' => 3.0, 'heading_deg' => 0.0,
+                'direction' => 'clockwise',
+            ],
+            false,
+        );
         $flight = $plan->move->flight;
         $i = intdiv($flight->count(), 2);
         self::assertEqualsWithDelta(6.0, ($flight->heading[$i + 5] - $flight->heading[$i - 5]) / 0.2 / Angle::DEGREE, 0.03);
@@ -96,13 +119,20 @@ final class TradeFactsTest extends TestCase
         $turned = atan2($track->east + 0.5, $track->north);
         self::assertEqualsWithDelta(1.9, $turned / Angle::DEGREE, 0.02);
         // After six seconds it stands atan(3 / 15) off, which at 70 degrees across is 14 % of the frame's width.
-        $seen = (new \Larkspur\Camera\View(new \Larkspur\Geo\Position(0, 0, 0), 0.0, 0.0, new Lens(70 * Angle::DEGREE)))->project(new \Larkspur\Geo\Position(3, 15, 0));
+        $seen = (new \Larkspur\Camera\View(
+            new \Larkspur\Geo\Position(0, 0, 0), 0.0, 0.0, new Lens(70 * Angle::DEGREE),
+        ))->project(new \Larkspur\Geo\Position(3, 15, 0));
         self::assertEqualsWithDelta(0.14, $seen->u ?? 0.0, 0.005);
         // The planned one does not slip at all.
-        $plan = self::plan('side-track', ['subject_mps' => 2.0, 'subject_course_deg' => 90.0, 'length_m' => 40.0, 'distance_m' => 15.0, 'height_m' => 3.0]);
+        $plan = self::plan(
+            'side-track', ['subject_mps' => 2.0, 'subject_course_deg' => 90.0, 'length_m' => 40.0, 'distance_m' => 15.0, 'height_m' => 3.0],
+        );
         $flight = $plan->move->flight;
         $subject = $plan->move->subject ?? self::fail('It has a subject.');
-        $distances = array_map(static fn (int $i): float => $flight->position($i)->minus($subject->at($flight->t[$i]))->ground(), range(0, $flight->count() - 1, 25));
+        $distances = array_map(
+            static fn (int $i): float => $flight->position($i)->minus($subject->at($flight->t[$i]))->ground(),
+            range(0, $flight->count() - 1, 25),
+        );
         self::assertLessThan(0.02 * 15, max($distances) - min($distances));
     }
 
@@ -123,7 +153,9 @@ final class TradeFactsTest extends TestCase
         // when the lens is 30 tan 7.5 = 3.95 m above it; it is in the middle at 30 tan 30 = 17.3 m.
         $lens = new Lens(2 * atan(16 / 9 * tan(22.5 * Angle::DEGREE)));
         foreach ([[17.32, 0.0], [3.95, 0.5]] as [$height, $place]) {
-            $seen = (new \Larkspur\Camera\View(new \Larkspur\Geo\Position(0, 0, $height), 0.0, -30 * Angle::DEGREE, $lens))->project(new \Larkspur\Geo\Position(0, 30, 0));
+            $seen = (new \Larkspur\Camera\View(
+                new \Larkspur\Geo\Position(0, 0, $height), 0.0, -30 * Angle::DEGREE, $lens,
+            ))->project(new \Larkspur\Geo\Position(0, 30, 0));
             self::assertEqualsWithDelta($place, $seen->v ?? -1.0, 0.001);
         }
         // Tilting up meanwhile keeps it in its place all the way down.
@@ -166,7 +198,13 @@ final class TradeFactsTest extends TestCase
         $low = self::plan('low-over-water', ['height_m' => 2.0, 'pace_mps' => 2.78, 'length_m' => 40.0]);
         $flight = $low->move->flight;
         $i = intdiv($flight->count(), 2);
-        self::assertEqualsWithDelta(79.6, hypot($flight->east[$i + 5] - $flight->east[$i - 5], $flight->north[$i + 5] - $flight->north[$i - 5]) / 0.2 / ($flight->up[$i] - $low->move->ground) / Angle::DEGREE, 1.0);
+        self::assertEqualsWithDelta(
+            79.6,
+            hypot(
+                $flight->east[$i + 5] - $flight->east[$i - 5], $flight->north[$i + 5] - $flight->north[$i - 5],
+            ) / 0.2 / ($flight->up[$i] - $low->move->ground) / Angle::DEGREE,
+            1.0,
+        );
     }
 
     public function test_ranks_agree_or_not_by_spearman(): void

@@ -15,7 +15,10 @@ const tasks = {
       return [azimuth, altitude];
     });
   },
-  /** [[unix noon, lat, lon], …] to rise, set, and the evening's and morning's +6, -4 and -6 degrees, unix seconds or null, by astronomy-engine. */
+  /**
+   * [[unix noon, lat, lon], …] to rise, set, and the evening's and morning's +6, -4 and -6 degrees, unix seconds or null, by
+   * astronomy-engine.
+   */
   async sunTimes() {
     const { Body, Observer, SearchAltitude } = await import('astronomy-engine');
     const seconds = (found) => (found === null ? null : found.date.getTime() / 1000);

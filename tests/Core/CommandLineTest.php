@@ -22,7 +22,12 @@ final class CommandLineTest extends TestCase
     {
         $this->folder = sys_get_temp_dir().'/larkspur-cli-'.bin2hex(random_bytes(5));
         mkdir($this->folder);
-        file_put_contents($this->folder.'/shot.json', json_encode(Shots::document(['radius_m' => 21.0, 'arc_deg' => 80.0, 'pace_mps' => 2.1], ['wind' => ['from_deg' => 200, 'mean_mps' => 2]])));
+        file_put_contents(
+            $this->folder.'/shot.json',
+            json_encode(Shots::document(
+                ['radius_m' => 21.0, 'arc_deg' => 80.0, 'pace_mps' => 2.1], ['wind' => ['from_deg' => 200, 'mean_mps' => 2]],
+            )),
+        );
     }
 
     protected function tearDown(): void
@@ -39,7 +44,9 @@ final class CommandLineTest extends TestCase
         self::assertTrue($plan['feasible']);
         self::assertCount(6, $plan['frames']);
 
-        self::assertSame(0, $this->run_('fly', $this->folder.'/shot.json', '--operator', 'steady', '--seed', '4', '--out', $this->folder.'/pass.csv')[0]);
+        self::assertSame(
+            0, $this->run_('fly', $this->folder.'/shot.json', '--operator', 'steady', '--seed', '4', '--out', $this->folder.'/pass.csv')[0],
+        );
         file_put_contents($this->folder.'/intent.json', json_encode($plan['intent']));
         [$code, $json] = $this->run_('score', $this->folder.'/pass.csv', '--intent', $this->folder.'/intent.json', '--json');
         $score = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
@@ -51,7 +58,9 @@ final class CommandLineTest extends TestCase
         self::assertSame('orbit', json_decode($takes, true, flags: JSON_THROW_ON_ERROR)[0]['move']['id']);
         self::assertSame(0, $this->run_('convert', $this->folder.'/pass.csv', $this->folder.'/pass.geojson')[0]);
         self::assertStringContainsString('LineString', (string) file_get_contents($this->folder.'/pass.geojson'));
-        foreach (['plan' => $this->folder.'/shot.json', 'score' => $this->folder.'/pass.csv', 'takes' => $this->folder.'/pass.csv'] as $command => $file) {
+        foreach ([
+            'plan' => $this->folder.'/shot.json', 'score' => $this->folder.'/pass.csv', 'takes' => $this->folder.'/pass.csv',
+        ] as $command => $file) {
             [$code, $text] = $this->run_($command, $file);
             self::assertSame(0, $code);
             self::assertNotSame('', $text);
@@ -115,7 +124,10 @@ final class CommandLineTest extends TestCase
     {
         $this->run_('fly', $this->folder.'/shot.json', '--out', $this->folder.'/pass.csv');
         $lines = file($this->folder.'/pass.csv', FILE_IGNORE_NEW_LINES) ?: [];
-        $lines[0] = str_replace(['t,lat,lon,alt_m', 'heading_deg', 'gimbal_tilt_deg'], ['Elapsed (s),Latitude,Longitude,Height (m)', 'Yaw (deg)', 'Gimbal pitch (deg)'], trim($lines[0]));
+        $lines[0] = str_replace(
+            ['t,lat,lon,alt_m', 'heading_deg', 'gimbal_tilt_deg'],
+            ['Elapsed (s),Latitude,Longitude,Height (m)', 'Yaw (deg)', 'Gimbal pitch (deg)'], trim($lines[0]),
+        );
         file_put_contents($this->folder.'/other.csv', implode("\n", $lines)."\n");
 
         [$code, , $err] = $this->run_('takes', $this->folder.'/other.csv');
@@ -125,28 +137,41 @@ final class CommandLineTest extends TestCase
         self::assertSame(0, $code);
         self::assertStringContainsString('alt_m: “Height (m)” in m', $err);
         file_put_contents($this->folder.'/columns.json', $mapping);
-        [$code, $text] = $this->run_('score', $this->folder.'/other.csv', '--columns', $this->folder.'/columns.json', '--intent', $this->folder.'/shot.json');
+        [$code, $text] = $this->run_(
+            'score', $this->folder.'/other.csv', '--columns', $this->folder.'/columns.json', '--intent', $this->folder.'/shot.json',
+        );
         self::assertSame(0, $code);
         self::assertMatchesRegularExpression('/^(9[5-9]|100) /', $text);
-        self::assertSame(0, $this->run_('convert', $this->folder.'/other.csv', $this->folder.'/other.gpx', '--columns', $this->folder.'/columns.json')[0]);
+        self::assertSame(
+            0,
+            $this->run_('convert', $this->folder.'/other.csv', $this->folder.'/other.gpx', '--columns', $this->folder.'/columns.json')[0],
+        );
         self::assertStringContainsString('<trkpt', (string) file_get_contents($this->folder.'/other.gpx'));
         self::assertStringContainsString('our own', $this->run_('columns', $this->folder.'/pass.csv')[1]);
     }
 
     public function test_faults_on_purpose_levels_and_a_craft_adrift(): void
     {
-        file_put_contents($this->folder.'/slips.json', json_encode([['kind' => 'kick', 'finger' => 'turn', 'at' => 9.0, 'size' => 0.5, 'length' => 0.4]]));
+        file_put_contents(
+            $this->folder.'/slips.json', json_encode([['kind' => 'kick', 'finger' => 'turn', 'at' => 9.0, 'size' => 0.5, 'length' => 0.4]]),
+        );
         $score = function (string ...$options): float {
-            self::assertSame(0, $this->run_('fly', $this->folder.'/shot.json', '--seed', '5', '--out', $this->folder.'/pass.csv', ...$options)[0]);
+            self::assertSame(
+                0, $this->run_('fly', $this->folder.'/shot.json', '--seed', '5', '--out', $this->folder.'/pass.csv', ...$options)[0],
+            );
 
-            return (float) json_decode($this->run_('score', $this->folder.'/pass.csv', '--intent', $this->folder.'/shot.json', '--json')[1], true)['score'];
+            return (float) json_decode(
+                $this->run_('score', $this->folder.'/pass.csv', '--intent', $this->folder.'/shot.json', '--json')[1], true,
+            )['score'];
         };
         $clean = $score();
         self::assertLessThan($clean - 3, $score('--slips', $this->folder.'/slips.json'));
         self::assertLessThan($clean - 3, $score('--adrift'));
         self::assertLessThan($score('--operator', 'expert'), $score('--operator', 'novice'));
         file_put_contents($this->folder.'/slips.json', json_encode([['kind' => 'sneeze', 'at' => 1]]));
-        [$code, , $err] = $this->run_('fly', $this->folder.'/shot.json', '--slips', $this->folder.'/slips.json', '--out', $this->folder.'/pass.csv');
+        [$code, , $err] = $this->run_(
+            'fly', $this->folder.'/shot.json', '--slips', $this->folder.'/slips.json', '--out', $this->folder.'/pass.csv',
+        );
         self::assertSame(1, $code);
         self::assertStringContainsString('slips.json', $err);
     }
@@ -156,7 +181,9 @@ final class CommandLineTest extends TestCase
         [$code, $text] = $this->run_('moves');
         self::assertSame(0, $code);
         self::assertSame(count(Catalogue::ids()), substr_count($text, "\n"));
-        self::assertSame(Catalogue::ids(), array_column(json_decode($this->run_('moves', '--json')[1], true, flags: JSON_THROW_ON_ERROR), 'id'));
+        self::assertSame(
+            Catalogue::ids(), array_column(json_decode($this->run_('moves', '--json')[1], true, flags: JSON_THROW_ON_ERROR), 'id'),
+        );
     }
 
     public function test_a_step_test_is_flown_and_measured(): void
@@ -181,7 +208,10 @@ final class CommandLineTest extends TestCase
 
     public function test_wrong_usage_shows_how(): void
     {
-        foreach ([[], ['paint'], ['score'], ['plan', 'a', 'b'], ['score', 'a.csv', '--fast'], ['fly', 'a.json', '--out'], ['score', 'a.csv', '--take', 'two']] as $arguments) {
+        foreach ([
+            [], ['paint'], ['score'], ['plan', 'a', 'b'], ['score', 'a.csv', '--fast'], ['fly', 'a.json', '--out'],
+            ['score', 'a.csv', '--take', 'two'],
+        ] as $arguments) {
             [$code, , $err] = $this->run_(...$arguments);
             self::assertSame(2, $code, implode(' ', $arguments));
             self::assertStringContainsString('larkspur plan SHOT.json', $err);
@@ -190,7 +220,9 @@ final class CommandLineTest extends TestCase
 
     public function test_the_program_itself_runs_without_a_framework(): void
     {
-        exec(escapeshellarg(dirname(__DIR__, 2).'/bin/larkspur').' plan '.escapeshellarg($this->folder.'/shot.json').' 2>&1', $lines, $code);
+        exec(
+            escapeshellarg(dirname(__DIR__, 2).'/bin/larkspur').' plan '.escapeshellarg($this->folder.'/shot.json').' 2>&1', $lines, $code,
+        );
 
         self::assertSame(0, $code, implode("\n", $lines));
         self::assertStringContainsString('would score', $lines[0]);

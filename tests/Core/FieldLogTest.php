@@ -19,9 +19,11 @@ final class FieldLogTest extends TestCase
     public function test_the_order_in_which_entries_arrive_changes_nothing(): void
     {
         $entries = [
-            self::tick('a', 'bag-cards', 10, 900, 'tablet', true), self::tick('b', 'bag-cards', 20, 900, 'tablet', false), self::tick('c', 'bag-cards', 30, 900, 'tablet', true),
+            self::tick('a', 'bag-cards', 10, 900, 'tablet', true), self::tick('b', 'bag-cards', 20, 900, 'tablet', false),
+            self::tick('c', 'bag-cards', 30, 900, 'tablet', true),
             self::pass('d', 7, 1, 40, 900, 'tablet', 'kept', 'wind up'), self::pass('e', 7, 2, 50, 900, 'phone', 'dropped'),
-            self::battery('f', 1, 60, 900, 'tablet', true), self::battery('g', 1, 360, 900, 'tablet', false), self::battery('h', 1, 500, 900, 'tablet', true),
+            self::battery('f', 1, 60, 900, 'tablet', true), self::battery('g', 1, 360, 900, 'tablet', false),
+            self::battery('h', 1, 500, 900, 'tablet', true),
         ];
         $expected = FieldLog::of($entries)->toArray();
         self::assertTrue($expected['ticks']->{'bag-cards'}['on']);
@@ -44,35 +46,54 @@ final class FieldLogTest extends TestCase
 
     public function test_two_who_did_not_know_of_one_another_are_a_conflict_and_the_later_stands(): void
     {
-        $log = FieldLog::of([self::tick('a', 'ground-home', 10, 500, 'tablet', true, 'Tobias'), self::tick('b', 'ground-home', 100, 600, 'phone', false, 'Ines')]);
+        $log = FieldLog::of([
+            self::tick('a', 'ground-home', 10, 500, 'tablet', true, 'Tobias'),
+            self::tick('b', 'ground-home', 100, 600, 'phone', false, 'Ines'),
+        ]);
         self::assertFalse($log->ticks['ground-home']['on']);
         self::assertCount(1, $log->conflicts);
         self::assertStringContainsString('Tobias took it as done, Ines took it back', said($log->conflicts[0]['text']));
 
-        $knew = FieldLog::of([self::tick('a', 'ground-home', 10, 50, 'tablet', true), self::tick('b', 'ground-home', 100, 600, 'phone', false)]);
+        $knew = FieldLog::of([
+            self::tick('a', 'ground-home', 10, 50, 'tablet', true), self::tick('b', 'ground-home', 100, 600, 'phone', false),
+        ]);
         self::assertSame([], $knew->conflicts, 'the first had arrived before the second was made');
-        $agree = FieldLog::of([self::tick('a', 'ground-home', 10, 500, 'tablet', true), self::tick('b', 'ground-home', 100, 600, 'phone', true)]);
+        $agree = FieldLog::of([
+            self::tick('a', 'ground-home', 10, 500, 'tablet', true), self::tick('b', 'ground-home', 100, 600, 'phone', true),
+        ]);
         self::assertSame([], $agree->conflicts);
     }
 
     public function test_a_pass_that_two_entered_is_kept_twice_and_said(): void
     {
-        $log = FieldLog::of([self::pass('a', 3, 2, 10, 500, 'tablet', 'kept', '', 'Tobias'), self::pass('b', 3, 2, 12, 500, 'phone', 'dropped', '', 'Ines')]);
+        $log = FieldLog::of([
+            self::pass('a', 3, 2, 10, 500, 'tablet', 'kept', '', 'Tobias'), self::pass('b', 3, 2, 12, 500, 'phone', 'dropped', '', 'Ines'),
+        ]);
         self::assertCount(2, $log->passes['shot-3']);
         self::assertStringContainsString('Both are kept', said($log->conflicts[0]['text']));
     }
 
     public function test_a_battery_begun_by_two_counts_from_the_first(): void
     {
-        $log = FieldLog::of([self::battery('a', 2, 100, 900, 'tablet', true), self::battery('b', 2, 130, 900, 'phone', true), self::battery('c', 2, 400, 900, 'phone', false)]);
+        $log = FieldLog::of([
+            self::battery('a', 2, 100, 900, 'tablet', true), self::battery('b', 2, 130, 900, 'phone', true),
+            self::battery('c', 2, 400, 900, 'phone', false),
+        ]);
         self::assertSame(300.0, $log->batteries['battery-2']['flown']);
         self::assertCount(1, $log->conflicts);
-        self::assertSame(0.0, FieldLog::of([self::battery('a', 1, 100, 900, 'tablet', false)])->batteries['battery-1']['flown'], 'ended without having begun');
+        self::assertSame(
+            0.0, FieldLog::of([self::battery('a', 1, 100, 900, 'tablet', false)])->batteries['battery-1']['flown'],
+            'ended without having begun',
+        );
     }
 
     public function test_an_entry_is_about_something(): void
     {
-        foreach ([['kind' => 'pass', 'item' => 'shot-1', 'payload' => ['number' => 1]], ['kind' => 'pass', 'item' => 'shot-1', 'payload' => ['verdict' => 'kept']], ['kind' => 'tick', 'item' => '', 'payload' => []], ['kind' => 'wave', 'item' => 'x', 'payload' => []]] as $bad) {
+        foreach ([
+            ['kind' => 'pass', 'item' => 'shot-1', 'payload' => ['number' => 1]],
+            ['kind' => 'pass', 'item' => 'shot-1', 'payload' => ['verdict' => 'kept']], ['kind' => 'tick', 'item' => '', 'payload' => []],
+            ['kind' => 'wave', 'item' => 'x', 'payload' => []],
+        ] as $bad) {
             try {
                 FieldEntry::read('u', Fields::of($bad), 0, 0, 'd', 'b');
                 self::fail(json_encode($bad, JSON_THROW_ON_ERROR));
@@ -82,18 +103,32 @@ final class FieldLogTest extends TestCase
         }
     }
 
-    private static function tick(string $uuid, string $item, float $made, float $received, string $device, bool $on, string $by = 'Tobias'): FieldEntry
-    {
-        return FieldEntry::read($uuid, Fields::of(['kind' => 'tick', 'item' => $item, 'payload' => ['on' => $on]]), $made, $received, $device, $by);
+    private static function tick(
+        string $uuid, string $item, float $made, float $received, string $device, bool $on, string $by = 'Tobias',
+    ): FieldEntry {
+        return FieldEntry::read(
+            $uuid, Fields::of(['kind' => 'tick', 'item' => $item, 'payload' => ['on' => $on]]), $made, $received, $device, $by,
+        );
     }
 
-    private static function pass(string $uuid, int $shot, int $number, float $made, float $received, string $device, string $verdict, string $note = '', string $by = 'Tobias'): FieldEntry
-    {
-        return FieldEntry::read($uuid, Fields::of(['kind' => 'pass', 'item' => "shot-$shot", 'payload' => ['number' => $number, 'verdict' => $verdict, 'note' => $note]]), $made, $received, $device, $by);
+    private static function pass(
+        string $uuid, int $shot, int $number, float $made, float $received, string $device, string $verdict, string $note = '',
+        string $by = 'Tobias',
+    ): FieldEntry {
+        return FieldEntry::read(
+            $uuid,
+            Fields::of([
+                'kind' => 'pass', 'item' => "shot-$shot", 'payload' => ['number' => $number, 'verdict' => $verdict, 'note' => $note],
+            ]),
+            $made, $received, $device, $by,
+        );
     }
 
     private static function battery(string $uuid, int $number, float $made, float $received, string $device, bool $on): FieldEntry
     {
-        return FieldEntry::read($uuid, Fields::of(['kind' => 'battery', 'item' => "battery-$number", 'payload' => ['on' => $on]]), $made, $received, $device, 'Tobias');
+        return FieldEntry::read(
+            $uuid, Fields::of(['kind' => 'battery', 'item' => "battery-$number", 'payload' => ['on' => $on]]), $made, $received, $device,
+            'Tobias',
+        );
     }
 }

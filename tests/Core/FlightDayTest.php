@@ -40,7 +40,10 @@ final class FlightDayTest extends TestCase
 
     public function test_cold_takes_a_percent_a_degree_and_no_more_than_four_tenths(): void
     {
-        self::assertSame([1.0, 1.0, 0.9, 0.6, 0.6], array_map(static fn (float $t): float => (new Batteries(1, 20, 0.2, $t))->warmth(), [35.0, 20.0, 10.0, -20.0, -35.0]));
+        self::assertSame(
+            [1.0, 1.0, 0.9, 0.6, 0.6],
+            array_map(static fn (float $t): float => (new Batteries(1, 20, 0.2, $t))->warmth(), [35.0, 20.0, 10.0, -20.0, -35.0]),
+        );
     }
 
     /** @return iterable<string, array{callable(): mixed, string}> */
@@ -132,7 +135,9 @@ final class FlightDayTest extends TestCase
                 $used[$battery] = ($used[$battery] ?? 0.0) + $slot['to'] - $slot['from'];
                 $passes[$slot['shot']->id] = ($passes[$slot['shot']->id] ?? 0) + $slot['passes'];
                 if (! $slot['shot']->anyTime) {
-                    self::assertNotEmpty(array_filter($slot['shot']->windows, static fn (array $w): bool => $slot['from'] >= $w[0] - 1e-6 && $slot['to'] <= $w[1] + 1e-6));
+                    self::assertNotEmpty(array_filter(
+                        $slot['shot']->windows, static fn (array $w): bool => $slot['from'] >= $w[0] - 1e-6 && $slot['to'] <= $w[1] + 1e-6,
+                    ));
                 }
             }
             self::assertLessThan($day->batteries->count, max([-1, ...array_keys($used)]));
@@ -151,7 +156,9 @@ final class FlightDayTest extends TestCase
     {
         $at = new Position(30, 0, 10);
         $why = static function (DayShot $shot, int $batteries = 1, float $to = 7200.0) use ($at): array {
-            $table = OrderSearch::solve(new Day(0.0, $to, new Batteries($batteries, 20.0), [$shot, new DayShot(9, 'other', 60.0, 8, $at, $at, [], true, true)]));
+            $table = OrderSearch::solve(new Day(
+                0.0, $to, new Batteries($batteries, 20.0), [$shot, new DayShot(9, 'other', 60.0, 8, $at, $at, [], true, true)],
+            ));
             self::assertCount(1, $table->left);
 
             return [$table->left[0]['why'], $table->left[0]['fits']];
@@ -164,7 +171,9 @@ final class FlightDayTest extends TestCase
         self::assertGreaterThan(0, $fits);
         self::assertLessThan(6, $fits);
         self::assertStringContainsString('more than a battery has', said($why(new DayShot(1, 'endless', 2000.0, 1, $at, $at))[0]));
-        self::assertSame('The day ends first.', said($why(new DayShot(1, 'late', 60.0, 3, $at, $at, [[900.0, 9000.0]], false), 2, 1000.0)[0]));
+        self::assertSame(
+            'The day ends first.', said($why(new DayShot(1, 'late', 60.0, 3, $at, $at, [[900.0, 9000.0]], false), 2, 1000.0)[0]),
+        );
         self::assertSame('Gusts.', said($why(new DayShot(1, 'windy', 60.0, 3, $at, $at, cannot: Fact::name('Gusts.')))[0]));
     }
 
@@ -172,7 +181,9 @@ final class FlightDayTest extends TestCase
     {
         $plan = Planner::plan(Shot::read(Fields::of(Shots::document(['radius_m' => 20.0, 'height_m' => 10.0]))));
         $sun = SunDay::of('2027-05-18', $plan->shot->site->home);
-        $asked = static fn (array $row, Brief $brief, int $flown = 0, bool $onlyMust = false): ?DayShot => DayShot::asked(7, 'Stones', $plan, $brief, Fields::of($row), $sun, $flown, $onlyMust);
+        $asked = static fn (array $row, Brief $brief, int $flown = 0, bool $onlyMust = false): ?DayShot => DayShot::asked(
+            7, 'Stones', $plan, $brief, Fields::of($row), $sun, $flown, $onlyMust,
+        );
 
         $shot = $asked([], new Brief(passes: 4)) ?? self::fail('It is wanted.');
         self::assertSame([4, false, true, null], [$shot->passes, $shot->must, $shot->anyTime, $shot->cannot]);
@@ -185,7 +196,9 @@ final class FlightDayTest extends TestCase
         self::assertNotNull($asked(['must' => true], new Brief, 0, true));
         // What can't be flown as planned says why.
         $wild = Planner::plan(Shot::read(Fields::of(Shots::document(['radius_m' => 60.0, 'pace_mps' => 20.0]))));
-        self::assertStringStartsWith('As planned it can’t be flown: ', said(DayShot::asked(8, 'Wild', $wild, new Brief, Fields::of([]), $sun, 0, false)?->cannot));
+        self::assertStringStartsWith(
+            'As planned it can’t be flown: ', said(DayShot::asked(8, 'Wild', $wild, new Brief, Fields::of([]), $sun, 0, false)?->cannot),
+        );
         self::assertSame([1, false], [Batteries::assumed()->count, Batteries::assumed()->areCold()]);
         self::assertTrue((new Batteries(1, 20.0, 0.2, 2.0))->areCold());
     }
@@ -202,33 +215,69 @@ final class FlightDayTest extends TestCase
 
     public function test_the_way_home_goes_over_the_tallest_thing_wires_included(): void
     {
-        $plan = static fn (array $site): array => [($planned = Planner::plan(Shot::read(Fields::of(Shots::document(['radius_m' => 20.0, 'height_m' => 10.0], ['site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], ...$site]])))))->shot->site, [$planned]];
+        $plan = static fn (array $site): array => [
+            ($planned = Planner::plan(Shot::read(Fields::of(Shots::document(
+                ['radius_m' => 20.0, 'height_m' => 10.0], ['site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], ...$site]],
+            )))))->shot->site,
+            [$planned],
+        ];
         // The subject stands 50 m north and 24 m east of take-off.
-        $mast = ['id' => 'mast', 'name' => 'signal mast', 'shape' => 'cylinder', 'east_m' => 12, 'north_m' => 24, 'width_m' => 0.4, 'height_m' => 21];
-        $wire = ['id' => 'wire', 'name' => 'winch wire', 'shape' => 'wire', 'points' => [[-20, 30], [60, 30]], 'height_m' => 26, 'sag_m' => 1];
-        $far = ['id' => 'far', 'name' => 'far tower', 'shape' => 'cylinder', 'east_m' => -80, 'north_m' => -60, 'width_m' => 3, 'height_m' => 60];
+        $mast = [
+            'id' => 'mast', 'name' => 'signal mast', 'shape' => 'cylinder', 'east_m' => 12, 'north_m' => 24, 'width_m' => 0.4,
+            'height_m' => 21,
+        ];
+        $wire = [
+            'id' => 'wire', 'name' => 'winch wire', 'shape' => 'wire', 'points' => [[-20, 30], [60, 30]], 'height_m' => 26, 'sag_m' => 1,
+        ];
+        $far = [
+            'id' => 'far', 'name' => 'far tower', 'shape' => 'cylinder', 'east_m' => -80, 'north_m' => -60, 'width_m' => 3,
+            'height_m' => 60,
+        ];
 
         self::assertSame([15.0, null], [ReturnHeight::of(...$plan([]))->height, ReturnHeight::of(...$plan([]))->tallest]);
-        self::assertSame([36.0, 'signal mast'], [ReturnHeight::of(...$plan(['solids' => [$mast, $far]]))->height, ReturnHeight::of(...$plan(['solids' => [$mast, $far]]))->tallest]);
-        self::assertSame([41.0, 'winch wire'], [ReturnHeight::of(...$plan(['solids' => [$mast, $wire, $far]]))->height, ReturnHeight::of(...$plan(['solids' => [$mast, $wire]]))->tallest]);
+        self::assertSame(
+            [36.0, 'signal mast'],
+            [
+                ReturnHeight::of(...$plan(['solids' => [$mast, $far]]))->height,
+                ReturnHeight::of(...$plan(['solids' => [$mast, $far]]))->tallest,
+            ],
+        );
+        self::assertSame(
+            [41.0, 'winch wire'],
+            [
+                ReturnHeight::of(...$plan(['solids' => [$mast, $wire, $far]]))->height,
+                ReturnHeight::of(...$plan(['solids' => [$mast, $wire]]))->tallest,
+            ],
+        );
         $hill = ReturnHeight::of(...$plan(['ground' => ['profile' => [[0, 0], [20, 30], [40, 0]], 'bearing_deg' => 25]]));
         self::assertEqualsWithDelta(45.0, $hill->height, 1.0);
         self::assertTrue(ReturnHeight::of(...$plan(['solids' => [$mast], 'ceiling_m' => 30]))->overCeiling);
-        self::assertStringContainsString('another place to take off', said(ReturnHeight::of(...$plan(['solids' => [$mast], 'ceiling_m' => 30]))->inShort()));
+        self::assertStringContainsString(
+            'another place to take off', said(ReturnHeight::of(...$plan(['solids' => [$mast], 'ceiling_m' => 30]))->inShort()),
+        );
     }
 
     public function test_lists_and_cautions_are_the_day_s_own(): void
     {
         $lists = Checklist::of(['Lapwing 250'], new Batteries(4, 22.0, 0.25, 2.0), ['ND16', 'ND64'], [5600], 37.0, true, false, true);
         $text = json_encode((new Speaker)->saidThroughout($lists), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
-        foreach (['4 batteries', 'ND16, ND64', 'Lapwing 250', 'Return height 37 m', '5600 K', '10 to 15 s', 'Home point', 'set to stop', 'Recording before moving', 'Gloves', '25 %'] as $words) {
+        foreach ([
+            '4 batteries', 'ND16, ND64', 'Lapwing 250', 'Return height 37 m', '5600 K', '10 to 15 s', 'Home point', 'set to stop',
+            'Recording before moving', 'Gloves', '25 %',
+        ] as $words) {
             self::assertStringContainsString($words, $text);
         }
         $ids = array_merge(...array_map(static fn (array $list): array => array_column($list['items'], 'id'), $lists));
         self::assertSame($ids, array_unique($ids));
 
-        $plan = static fn (string $move, array $parameters, array $site = []) => Planner::plan(Shot::read(Fields::of([...Shots::document([], ['site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], ...$site]]), 'intent' => [...Shots::document()['intent'], 'move' => $move, 'parameters' => $parameters]])));
-        $back = $plan('straight-back', [], ['solids' => [['id' => 'w', 'name' => 'the wire', 'shape' => 'wire', 'points' => [[200, 200], [220, 200]], 'height_m' => 6]]]);
+        $plan = static fn (string $move, array $parameters, array $site = []) => Planner::plan(Shot::read(Fields::of([
+            ...Shots::document([], ['site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], ...$site]]),
+            'intent' => [...Shots::document()['intent'], 'move' => $move, 'parameters' => $parameters],
+        ])));
+        $back = $plan(
+            'straight-back', [],
+            ['solids' => [['id' => 'w', 'name' => 'the wire', 'shape' => 'wire', 'points' => [[200, 200], [220, 200]], 'height_m' => 6]]],
+        );
         $cautions = Cautions::of($back->shot->site, [1 => ['title' => 'Away from it', 'plan' => $back]], new Batteries(2, 20.0, 0.2, -2.0));
         $by = array_column($cautions, null, 'id');
         self::assertSame(['Away from it'], $by['backward']['shots']);
@@ -248,7 +297,8 @@ final class FlightDayTest extends TestCase
             $from = $noise->between(0, 5) * 3600;
             $place = new Position($noise->between(-150, 150), $noise->between(-150, 150), $noise->between(5, 40));
             $shots[] = new DayShot(
-                $i, "shot $i", $noise->between(20, 70), (int) $noise->between(2, 6), $place, $place->plus($noise->between(-30, 30), $noise->between(-30, 30), 0),
+                $i, "shot $i", $noise->between(20, 70), (int) $noise->between(2, 6), $place,
+                $place->plus($noise->between(-30, 30), $noise->between(-30, 30), 0),
                 $anyTime ? [] : [[$from, $from + $noise->between(0.15, 2) * 3600]], $anyTime, $noise->between(0, 1) < 0.3,
             );
         }

@@ -74,7 +74,9 @@ final class MoveDraw
         $usual = $move->defaults($shot->intent, $shot->site->frame(), $shot->tune());
         $parameters = [];
         foreach ($move->parameters() as $k => $parameter) {
-            $value = self::value($parameter, $usual[$parameter->id] ?? null, ($case * 7 + $k * 3) % $strata, $strata, $noise, $case, $spread);
+            $value = self::value(
+                $parameter, $usual[$parameter->id] ?? null, ($case * 7 + $k * 3) % $strata, $strata, $noise, $case, $spread,
+            );
             if ($value !== null) {
                 $parameters[$parameter->id] = $value;
             }
@@ -84,8 +86,9 @@ final class MoveDraw
         return $document;
     }
 
-    private static function value(Parameter $parameter, float|string|null $usual, int $stratum, int $strata, SeededNoise $noise, int $case, float $spread): float|string|null
-    {
+    private static function value(
+        Parameter $parameter, float|string|null $usual, int $stratum, int $strata, SeededNoise $noise, int $case, float $spread,
+    ): float|string|null {
         $share = ($stratum + $noise->between(0, 1)) / $strata;
         if ($parameter->choices !== []) {
             return $usual === null ? null : $parameter->choices[$case % count($parameter->choices)];
@@ -97,7 +100,9 @@ final class MoveDraw
             return $parameter->id === 'start_bearing_deg' ? 360 * $share : null;
         }
         $value = match (true) {
-            $parameter->unit === 'deg' && in_array($parameter->id, ['start_bearing_deg', 'heading_deg', 'subject_course_deg'], true) => 360 * $share,
+            $parameter->unit === 'deg' && in_array(
+                $parameter->id, ['start_bearing_deg', 'heading_deg', 'subject_course_deg'], true,
+            ) => 360 * $share,
             // A tilt, a place in the frame and a count lie about what is usual; all else goes from six tenths to twice of it.
             str_starts_with($parameter->id, 'tilt_') && $parameter->unit === 'deg' => $usual + 16 * ($share - 0.5),
             $parameter->id === 'first_y', $parameter->id === 'last_y' => $usual + 0.1 * ($share - 0.5),

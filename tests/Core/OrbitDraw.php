@@ -27,7 +27,8 @@ final class OrbitDraw
             $turn = $rig['camera']['hfov_deg'] / exp($noise->between(log(7), log(60)));
             $ease = $noise->between(2.2, 5);
             $document = Shots::document([
-                'radius_m' => $radius, 'pace_mps' => deg2rad($turn) * $radius, 'arc_deg' => max(30.0, min(400.0, $turn * ($ease + $noise->between(4, 20)))),
+                'radius_m' => $radius, 'pace_mps' => deg2rad($turn) * $radius,
+                'arc_deg' => max(30.0, min(400.0, $turn * ($ease + $noise->between(4, 20)))),
                 'height_m' => $noise->between(1.5, min(100, 1.5 * $radius)), 'ease_s' => $ease,
                 'direction' => $case % 2 === 0 ? 'clockwise' : 'counterclockwise', 'start_bearing_deg' => $noise->between(0, 359),
             ], ['rig' => $rig, 'mode' => Rig::MODES[intdiv($case, 3) % 3]]);

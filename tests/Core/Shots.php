@@ -29,7 +29,8 @@ final class Shots
         return array_replace([
             'schema' => 'larkspur/shot/1',
             'intent' => [
-                'schema' => 'larkspur/intent/1', 'move' => 'orbit', 'subject' => ['lat' => 57.60045, 'lon' => -0.3996, 'alt_m' => 6.4, 'base_alt_m' => 5.2],
+                'schema' => 'larkspur/intent/1', 'move' => 'orbit',
+                'subject' => ['lat' => 57.60045, 'lon' => -0.3996, 'alt_m' => 6.4, 'base_alt_m' => 5.2],
                 'camera' => ['hfov_deg' => 71.6], 'parameters' => $parameters,
             ],
             'rig' => Rigs::all()['lapwing'],

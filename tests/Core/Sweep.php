@@ -27,7 +27,10 @@ final class Sweep
             $error = max($error, $flown->position($i)->minus($planned->position($i))->length());
         }
         $log = (new Recorder)->record($flown, $plan->shot->site->frame());
-        $words = sprintf('%s %s %s %s', $plan->move->intent->move, json_encode($plan->move->intent->parameters), $plan->shot->rig->craft, $plan->shot->mode);
+        $words = sprintf(
+            '%s %s %s %s', $plan->move->intent->move, json_encode($plan->move->intent->parameters), $plan->shot->rig->craft,
+            $plan->shot->mode,
+        );
         try {
             $score = Scorer::scoreBetween($log, $plan->move->intent, $plan->move->onset, $plan->move->stop)->score;
         } catch (Refusal $refusal) {

@@ -6,24 +6,30 @@ namespace Tests\Documents;
 
 use Documents\Document;
 use Documents\InHands;
+use Documents\Light\LightDayDocument;
 use Documents\Map;
 use Documents\Move\MoveDocument;
 use Documents\Plan\ExpectationDocument;
 use Documents\Plan\PlanDocument;
+use Documents\Reading\ReadingDocument;
 use Documents\Score\ScoreDocument;
 use Documents\Units;
 use Documents\Wire;
+use Larkspur\Choreography\Brief;
+use Larkspur\Choreography\Notes\ShotNotes;
 use Larkspur\CommandLine\DocumentSchemas;
 use Larkspur\Controls\StickMode;
 use Larkspur\Fact;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
+use Larkspur\Geo\GeoPoint;
 use Larkspur\Measure\Quantity;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Combination;
 use Larkspur\Scoring\Expectation;
 use Larkspur\Scoring\Scorer;
+use Larkspur\Site\Light;
 use Larkspur\Site\Wind;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -49,8 +55,9 @@ final class WireTest extends TestCase
              * @param  Map<float>  $none
              * @param  array<string, Fact>  $more
              */
-            public function __construct(public float $holdFromS, public Fact $petal, public Map $none, public array $more, public ?Fact $silent)
-            {
+            public function __construct(
+                public float $holdFromS, public Fact $petal, public Map $none, public array $more, public ?Fact $silent,
+            ) {
             }
         };
         self::assertSame('{"hold_from_s":1.5,"petal":"Flow","none":{},"more":{"x":"Hold"},"silent":null}', json_encode(Wire::document($document, new Speaker)));
@@ -60,7 +67,10 @@ final class WireTest extends TestCase
     public function test_lists_of_numbers_are_left_as_they_are_and_objects_stay_objects(): void
     {
         self::assertSame([[1.0, 2.0], [3.0, 4.0]], Wire::write([[1.0, 2.0], [3.0, 4.0]], new Speaker));
-        self::assertSame('{"a":{"b":"Ease"},"none":{}}', json_encode(Wire::write((object) ['a' => (object) ['b' => Fact::of('petal.ease')], 'none' => new \stdClass], new Speaker)));
+        self::assertSame(
+            '{"a":{"b":"Ease"},"none":{}}',
+            json_encode(Wire::write((object) ['a' => (object) ['b' => Fact::of('petal.ease')], 'none' => new \stdClass], new Speaker)),
+        );
         self::assertSame([], Wire::write([], new Speaker));
     }
 
@@ -126,7 +136,9 @@ final class WireTest extends TestCase
             // Fewer samples are the same flight: first and last stay.
             $fine = PlanDocument::of($plan, 5);
             self::assertSame($fine->samples->t[0], $written['samples']['t'][0]);
-            self::assertEqualsWithDelta($fine->samples->t[count($fine->samples->t) - 1], $written['samples']['t'][count($written['samples']['t']) - 1], 0.5);
+            self::assertEqualsWithDelta(
+                $fine->samples->t[count($fine->samples->t) - 1], $written['samples']['t'][count($written['samples']['t']) - 1], 0.5,
+            );
             break;
         }
     }
@@ -140,7 +152,10 @@ final class WireTest extends TestCase
             self::assertPromised('Score', Wire::document($document, new Speaker));
             // Kept as facts and said later it is what it would have been at once.
             $kept = json_decode(json_encode(Wire::document($document, null), JSON_THROW_ON_ERROR), true);
-            self::assertSame(json_decode(json_encode(Wire::document($document, new Speaker), JSON_THROW_ON_ERROR), true), (new Speaker)->saidThroughout($kept), $hand);
+            self::assertSame(
+                json_decode(json_encode(Wire::document($document, new Speaker), JSON_THROW_ON_ERROR), true),
+                (new Speaker)->saidThroughout($kept), $hand,
+            );
         }
     }
 
@@ -155,7 +170,53 @@ final class WireTest extends TestCase
         self::assertSame(['type' => 'string', 'enum' => ['keep', 'fix', 'again']], $schemas['Score']['properties']['verdict']);
         self::assertSame(['$ref' => '#/components/schemas/Intent'], $schemas['Score']['properties']['intent']);
         self::assertTrue($schemas['Plan']['properties']['subject']['nullable']);
-        self::assertSame(['type' => 'object', 'additionalProperties' => ['type' => 'array', 'items' => ['type' => 'number']]], array_diff_key($schemas['Plan']['properties']['fingers'], ['description' => 1]));
+        self::assertSame(
+            ['type' => 'object', 'additionalProperties' => ['type' => 'array', 'items' => ['type' => 'number']]],
+            array_diff_key($schemas['Plan']['properties']['fingers'], ['description' => 1]),
+        );
+    }
+
+    public function test_a_schema_says_what_its_type_says(): void
+    {
+        $schemas = DocumentSchemas::all(dirname(__DIR__, 2).'/documents');
+        $of = static fn (string $schema, string $property): array => array_diff_key(
+            $schemas[$schema]['properties'][$property], ['description' => 1],
+        );
+        $fingers = ['climb', 'turn', 'run', 'slide', 'tilt'];
+
+        self::assertSame(['type' => 'string', 'enum' => $fingers, 'nullable' => true], $of('Handle', 'finger'), 'words or null');
+        self::assertSame(
+            ['type' => 'array', 'items' => ['type' => 'array', 'items' => ['oneOf' => [['type' => 'string'], ['type' => 'number']]]]],
+            $of('SunDay', 'path'), 'a list of an instant and two angles',
+        );
+        self::assertSame(['oneOf' => [['$ref' => '#/components/schemas/GeoPoint']], 'nullable' => true], $of('SiteReading', 'home'));
+        self::assertTrue($of('RigChange', 'from')['nullable']);
+        self::assertSame(
+            [['type' => 'string'], ['type' => 'number'], ['type' => 'boolean']], $of('RigChange', 'from')['oneOf'],
+            'a number, a word or a switch',
+        );
+    }
+
+    #[DataProvider('moves')]
+    public function test_what_is_read_off_a_shot_of_every_move_is_written_as_promised(string $id): void
+    {
+        foreach (MoveDraw::feasible($id, 6, 1) as $plan) {
+            self::assertPromised('Reading', Wire::document(ReadingDocument::of(ShotNotes::of($plan, new Brief, 3840)), new Speaker));
+
+            return;
+        }
+        self::assertSame(Combination::ID, $id, 'nothing feasible was drawn');
+    }
+
+    public function test_the_light_of_a_day_is_written_as_promised_where_it_sets_and_where_it_does_not(): void
+    {
+        foreach (['2027-03-20' => 57.6, '2027-06-21' => 78.0, '2027-12-21' => 78.0] as $date => $latitude) {
+            $place = new GeoPoint($latitude, -0.4, 0.0);
+            $plan = Shots::plan(['radius_m' => 24.0]);
+            $day = LightDayDocument::of($place, $date, $plan, new Light('back', 'golden'));
+            self::assertPromised('LightDay', Wire::document($day, new Speaker));
+            self::assertSame($latitude > 70 ? ($date === '2027-06-21' ? 'up' : 'down') : 'sets', $day->day->state, $date);
+        }
     }
 
     /** @param  array<string, mixed>  $written */
@@ -166,7 +227,9 @@ final class WireTest extends TestCase
         $given = json_decode(json_encode($written, JSON_THROW_ON_ERROR));
         $whole = json_encode(['$ref' => "#/components/schemas/$schema", 'components' => self::nullsToo($components)], JSON_THROW_ON_ERROR);
         $result = (new Validator)->validate($given, json_decode($whole));
-        self::assertTrue($result->isValid(), $schema.': '.json_encode($result->error()?->data()?->fullPath()).' '.$result->error()?->message());
+        self::assertTrue(
+            $result->isValid(), $schema.': '.json_encode($result->error()?->data()?->fullPath()).' '.$result->error()?->message(),
+        );
     }
 
     /** OpenAPI's `nullable` as JSON Schema has it. */

@@ -39,10 +39,14 @@ final class ContractTest extends FeatureCase
         $this->operator = User::factory()->createOne();
         $this->trainer = User::factory()->createOne(['school_id' => $this->operator->school_id, 'role' => User::TRAINER]);
         $this->shot = ShotFactory::whole($this->operator);
-        $this->app?->make(FlyShot::class)($this->shot, OperatorHabits::named('flicker'), 'flicker', new Wind(1.0, 2.0, 3.0), 7, $this->operator);
+        $this->app?->make(FlyShot::class)(
+            $this->shot, OperatorHabits::named('flicker'), 'flicker', new Wind(1.0, 2.0, 3.0), 7, $this->operator,
+        );
         $this->take = Take::query()->latest('id')->firstOrFail();
         $this->actingAs($this->trainer);
-        Comment::query()->create(['take_id' => $this->take->id, 'author_id' => $this->trainer->id, 'at_s' => 12.0, 'text' => 'Softer here.']);
+        Comment::query()->create([
+            'take_id' => $this->take->id, 'author_id' => $this->trainer->id, 'at_s' => 12.0, 'text' => 'Softer here.',
+        ]);
     }
 
     public function test_every_route_is_described_and_every_description_has_its_route(): void
@@ -72,10 +76,13 @@ final class ContractTest extends FeatureCase
         $import = Import::query()->latest('id')->firstOrFail();
         $paths = [
             '/glossary' => [], '/combinations' => [], '/shots/{shot}/comparison' => ['shot' => $this->shot->id],
-            '/me' => [], '/today' => [], '/sites' => [], '/rigs' => [], '/moves' => [], '/shots' => [], '/takes' => [], '/trend' => [], '/imports' => [],
-            '/rigs/{rig}' => ['rig' => $this->shot->rig_id], '/rigs/{rig}/history' => ['rig' => $this->shot->rig_id], '/rigs/{rig}/file' => ['rig' => $this->shot->rig_id], '/crafts' => [], '/takes/{take}/bob' => ['take' => $this->take->id],
+            '/me' => [], '/today' => [], '/sites' => [], '/rigs' => [], '/moves' => [], '/shots' => [], '/takes' => [], '/trend' => [],
+            '/imports' => [],
+            '/rigs/{rig}' => ['rig' => $this->shot->rig_id], '/rigs/{rig}/history' => ['rig' => $this->shot->rig_id],
+            '/rigs/{rig}/file' => ['rig' => $this->shot->rig_id], '/crafts' => [], '/takes/{take}/bob' => ['take' => $this->take->id],
             '/shots/{shot}' => ['shot' => $this->shot->id],
-            '/imports/{import}' => ['import' => $import->id], '/takes/{take}' => ['take' => $this->take->id], '/takes/{take}/replay' => ['take' => $this->take->id],
+            '/imports/{import}' => ['import' => $import->id], '/takes/{take}' => ['take' => $this->take->id],
+            '/takes/{take}/replay' => ['take' => $this->take->id],
         ];
         foreach ($paths as $path => $values) {
             $this->assertKept('get', $path, $this->actingAs($this->operator)->getJson('/api/v1'.self::filled($path, $values)));
@@ -84,47 +91,92 @@ final class ContractTest extends FeatureCase
 
     public function test_what_a_trainer_reads_is_what_is_promised(): void
     {
-        foreach (['/me' => [], '/today' => [], '/operators' => [], '/takes' => [], '/trend' => [], '/takes/{take}' => ['take' => $this->take->id]] as $path => $values) {
+        foreach ([
+            '/me' => [], '/today' => [], '/operators' => [], '/takes' => [], '/trend' => [], '/takes/{take}' => ['take' => $this->take->id],
+        ] as $path => $values) {
             $this->assertKept('get', $path, $this->actingAs($this->trainer)->getJson('/api/v1'.self::filled($path, $values)));
         }
     }
 
     public function test_what_is_sent_is_answered_as_promised(): void
     {
-        $draft = ['site_id' => $this->shot->site_id, 'rig_id' => $this->shot->rig_id, 'mode' => 'standard', 'move' => 'orbit', 'subject_id' => $this->shot->site->subjects[0]['id'], 'parameters' => ['radius_m' => 24.0]];
+        $draft = [
+            'site_id' => $this->shot->site_id, 'rig_id' => $this->shot->rig_id, 'mode' => 'standard', 'move' => 'orbit',
+            'subject_id' => $this->shot->site->subjects[0]['id'], 'parameters' => ['radius_m' => 24.0],
+        ];
         $this->actingAs($this->operator);
 
         $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', $draft));
-        $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4]]));
+        $this->assertKept(
+            'post', '/plans',
+            $this->postJson('/api/v1/plans', [...$draft, 'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4]]),
+        );
         $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'parameters' => ['radius_m' => -3]]));
         $this->assertKept('post', '/expectations', $this->postJson('/api/v1/expectations', $draft));
-        $this->assertKept('post', '/expectations', $this->postJson('/api/v1/expectations', [...$draft, 'parameters' => ['radius_m' => -3]]));
+        $this->assertKept(
+            'post', '/expectations', $this->postJson('/api/v1/expectations', [...$draft, 'parameters' => ['radius_m' => -3]]),
+        );
         foreach (['orbit', 'push-in', 'pan', 'gap', 'straight-back'] as $move) {
-            $this->assertKept('post', '/readings', $this->postJson('/api/v1/readings', [...$draft, 'move' => $move, 'parameters' => (object) [], 'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4]]));
+            $this->assertKept(
+                'post', '/readings',
+                $this->postJson(
+                    '/api/v1/readings',
+                    [
+                        ...$draft, 'move' => $move, 'parameters' => (object) [],
+                        'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4],
+                    ],
+                ),
+            );
         }
         $this->assertKept('post', '/readings', $this->postJson('/api/v1/readings', [...$draft, 'parameters' => ['radius_m' => -3]]));
         foreach (['pull-away', 'side-track', 'square-with-turns', 'locked-off'] as $move) {
-            $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'move' => $move, 'parameters' => (object) []]));
+            $this->assertKept(
+                'post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'move' => $move, 'parameters' => (object) []]),
+            );
         }
-        $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', [...$draft, 'move' => 'combination', 'parameters' => (object) [], 'join' => 'sequence', 'parts' => [['move' => 'push-in'], ['move' => 'rise']]]));
-        $combined = $this->postJson('/api/v1/shots', [...$draft, 'title' => 'Two in one', 'move' => 'combination', 'parameters' => (object) [], 'join' => 'sequence', 'parts' => [['move' => 'push-in'], ['move' => 'rise']]]);
+        $this->assertKept(
+            'post', '/plans',
+            $this->postJson(
+                '/api/v1/plans',
+                [
+                    ...$draft, 'move' => 'combination', 'parameters' => (object) [], 'join' => 'sequence',
+                    'parts' => [['move' => 'push-in'], ['move' => 'rise']],
+                ],
+            ),
+        );
+        $combined = $this->postJson(
+            '/api/v1/shots',
+            [
+                ...$draft, 'title' => 'Two in one', 'move' => 'combination', 'parameters' => (object) [], 'join' => 'sequence',
+                'parts' => [['move' => 'push-in'], ['move' => 'rise']],
+            ],
+        );
         $this->assertKept('post', '/shots', $combined);
         $this->assertKept('get', '/shots/{shot}', $this->getJson('/api/v1/shots/'.$combined->json('id')));
         $flown = $this->postJson("/api/v1/shots/{$combined->json('id')}/flights", ['operator' => 'steady', 'seed' => 3]);
         $this->assertKept('get', '/takes/{take}', $this->getJson('/api/v1/takes/'.$flown->json('takes.0')));
         $wish = [...$draft, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4, 'hold_s' => 8]];
         $this->assertKept('post', '/compositions', $this->postJson('/api/v1/compositions', $wish));
-        $this->assertKept('post', '/compositions', $this->postJson('/api/v1/compositions', [...$wish, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4, 'height_m' => 450.0]]));
+        $this->assertKept(
+            'post', '/compositions',
+            $this->postJson('/api/v1/compositions', [...$wish, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4, 'height_m' => 450.0]]),
+        );
         foreach (['', '&fault=kick', '&fault=hiccup'] as $fault) {
             $this->assertKept('get', '/moves/{move}/lesson', $this->getJson("/api/v1/moves/push-in/lesson?rig_id={$this->shot->rig_id}{$fault}"));
         }
         $this->assertKept('post', '/shots', $this->postJson('/api/v1/shots', [...$draft, 'title' => 'Another round']));
         $this->assertKept('put', '/shots/{shot}', $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, 'title' => 'Closer']));
-        $this->assertKept('post', '/shots/{shot}/flights', $this->postJson("/api/v1/shots/{$this->shot->id}/flights", ['operator' => 'steady', 'seed' => 2]));
+        $this->assertKept(
+            'post', '/shots/{shot}/flights',
+            $this->postJson("/api/v1/shots/{$this->shot->id}/flights", ['operator' => 'steady', 'seed' => 2]),
+        );
         $this->assertKept('patch', '/takes/{take}', $this->patchJson('/api/v1/takes/'.$this->take->id, ['decision' => 'keep']));
         $this->assertKept('patch', '/me', $this->patchJson('/api/v1/me', ['units' => 'feet']));
         $this->assertKept('post', '/tokens', $this->postJson('/api/v1/tokens', ['name' => 'a script']));
-        $this->assertKept('post', '/takes/{take}/comments', $this->actingAs($this->trainer)->postJson("/api/v1/takes/{$this->take->id}/comments", ['at_s' => 9.0, 'text' => 'Here.']));
+        $this->assertKept(
+            'post', '/takes/{take}/comments',
+            $this->actingAs($this->trainer)->postJson("/api/v1/takes/{$this->take->id}/comments", ['at_s' => 9.0, 'text' => 'Here.']),
+        );
     }
 
     public function test_what_is_asked_about_rigs_is_answered_as_promised(): void
@@ -135,16 +187,33 @@ final class ContractTest extends FeatureCase
         $path = "/api/v1/rigs/$rig->id";
 
         $this->assertKept('post', '/rigs/{rig}/reading', $this->postJson("$path/reading", ['mode' => 'slow']));
-        $this->assertKept('post', '/rigs/{rig}/reading', $this->postJson("$path/reading", ['mode' => 'standard', 'settings' => $settings, 'drag' => ['finger' => 'tilt', 'travel' => 0.4, 'output' => 0.2], 'distance_m' => 35]));
-        $this->assertKept('post', '/rigs/{rig}/reading', $this->postJson("$path/reading", ['mode' => 'standard', 'drag' => ['finger' => 'tilt', 'travel' => 1.4, 'output' => 0.2]]));
+        $this->assertKept(
+            'post', '/rigs/{rig}/reading',
+            $this->postJson(
+                "$path/reading",
+                [
+                    'mode' => 'standard', 'settings' => $settings, 'drag' => ['finger' => 'tilt', 'travel' => 0.4, 'output' => 0.2],
+                    'distance_m' => 35,
+                ],
+            ),
+        );
+        $this->assertKept(
+            'post', '/rigs/{rig}/reading',
+            $this->postJson("$path/reading", ['mode' => 'standard', 'drag' => ['finger' => 'tilt', 'travel' => 1.4, 'output' => 0.2]]),
+        );
         $this->assertKept('post', '/rigs/{rig}/sheet', $this->postJson("$path/sheet", ['mode' => 'fast', 'settings' => $settings]));
-        $this->assertKept('post', '/rigs/{rig}/advice', $this->postJson("$path/advice", ['mode' => 'standard', 'shots' => [$this->shot->id]]));
+        $this->assertKept(
+            'post', '/rigs/{rig}/advice', $this->postJson("$path/advice", ['mode' => 'standard', 'shots' => [$this->shot->id]]),
+        );
         $settings['modes']['slow']['turn_dps'] = 20;
         $settings['hands'] = ['stick_mode' => 3, 'wheel_up' => 'pull', 'grip' => 'pinch', 'stick_mm' => 24];
         $saved = $this->postJson("$path/versions", ['settings' => $settings, 'reason' => 'calmer', 'operator_id' => $this->operator->id]);
         $this->assertKept('post', '/rigs/{rig}/versions', $saved);
         $settings['modes']['slow']['turn_dps'] = 21;
-        $this->assertKept('post', '/rigs/{rig}/versions', $this->postJson("$path/versions", ['settings' => $settings, 'reason' => 'calmer still', 'operator_id' => $this->operator->id]));
+        $this->assertKept(
+            'post', '/rigs/{rig}/versions',
+            $this->postJson("$path/versions", ['settings' => $settings, 'reason' => 'calmer still', 'operator_id' => $this->operator->id]),
+        );
         $this->assertKept('get', '/rigs/{rig}/history', $this->getJson('/api/v1/rigs/'.$saved->json('id').'/history'));
         $this->assertKept('get', '/rigs/{rig}/comparison', $this->getJson("$path/comparison?with=".$saved->json('id')));
         $this->assertKept('get', '/rigs', $this->getJson('/api/v1/rigs'));
@@ -159,9 +228,15 @@ final class ContractTest extends FeatureCase
         $this->assertKept('post', '/crafts', $entered);
         $this->assertKept('post', '/hover-points', $this->postJson('/api/v1/hover-points', ['trials' => [[0.3, -0.6], [0.5, 0.4]]]));
         $this->assertKept('post', '/hover-points', $this->postJson('/api/v1/hover-points', ['trials' => [[0.3, 0.6], [0.5, 0.4]]]));
-        $this->assertKept('put', '/crafts/{craft}', $this->actingAs($this->trainer)->putJson('/api/v1/crafts/'.$entered->json('id'), ['document' => $document, 'revision' => 1]));
+        $this->assertKept(
+            'put', '/crafts/{craft}',
+            $this->actingAs($this->trainer)->putJson('/api/v1/crafts/'.$entered->json('id'), ['document' => $document, 'version' => 1]),
+        );
         $this->assertKept('put', '/house', $this->putJson('/api/v1/house', ['house' => 'limit-the-machine']));
-        $this->assertKept('put', '/operators/{operator}/house', $this->putJson("/api/v1/operators/{$this->operator->id}/house", ['house' => 'trust-the-fingers']));
+        $this->assertKept(
+            'put', '/operators/{operator}/house',
+            $this->putJson("/api/v1/operators/{$this->operator->id}/house", ['house' => 'trust-the-fingers']),
+        );
     }
 
     public function test_what_is_asked_about_sites_light_and_days_is_answered_as_promised(): void
@@ -173,7 +248,9 @@ final class ContractTest extends FeatureCase
         $twin = $this->postJson('/api/v1/sites', $drawn);
         $this->assertKept('post', '/sites', $twin);
         $drawnId = $twin->json('id');
-        $this->assertKept('post', '/sites', $this->postJson('/api/v1/sites', ['name' => 'nowhere', 'document' => ['home' => []], 'subjects' => []]));
+        $this->assertKept(
+            'post', '/sites', $this->postJson('/api/v1/sites', ['name' => 'nowhere', 'document' => ['home' => []], 'subjects' => []]),
+        );
         $this->actingAs($this->trainer);
         $this->assertKept('put', '/sites/{site}', $this->putJson('/api/v1/sites/'.$this->shot->site_id, [...$drawn, 'version' => 1]));
         $this->assertKept('put', '/sites/{site}', $this->putJson('/api/v1/sites/'.$this->shot->site_id, [...$drawn, 'version' => 1]));
@@ -181,32 +258,87 @@ final class ContractTest extends FeatureCase
         $this->assertKept('put', '/sites/{site}', $this->putJson('/api/v1/sites/'.$this->shot->site_id, [...$drawn, 'version' => 2]));
         $bow = ['shape' => 'polygon', 'points' => [[0, 0], [10, 10], [10, 0], [0, 10]], 'height_m' => 3];
         foreach ([[], [$bow]] as $solids) {
-            $this->assertKept('post', '/site-readings', $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => $solids, 'ground' => ['spots' => [['east_m' => 10, 'north_m' => 5, 'up_m' => 2]]]]));
+            $this->assertKept(
+                'post', '/site-readings',
+                $this->postJson(
+                    '/api/v1/site-readings',
+                    [
+                        'home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => $solids,
+                        'ground' => ['spots' => [['east_m' => 10, 'north_m' => 5, 'up_m' => 2]]],
+                    ],
+                ),
+            );
         }
-        $file = UploadedFile::fake()->createWithContent('places.geojson', (string) $this->get("/api/v1/sites/{$this->shot->site_id}/file")->getContent());
-        $this->assertKept('post', '/site-imports', $this->post('/api/v1/site-imports', ['file' => $file], ['Accept' => 'application/json']));
+        $file = UploadedFile::fake()->createWithContent(
+            'places.geojson', (string) $this->get("/api/v1/sites/{$this->shot->site_id}/file")->getContent(),
+        );
+        $this->assertKept(
+            'post', '/site-imports', $this->post('/api/v1/site-imports', ['file' => $file], ['Accept' => 'application/json']),
+        );
         $this->assertKept('get', '/weather', $this->getJson('/api/v1/weather?lat=57.6&lon=-0.4&at=2026-06-03T09:00:00Z'));
         $this->assertKept('get', '/light-meter', $this->getJson('/api/v1/light-meter?lat=57.6&lon=-0.4&at=2026-06-03T09:00:00Z'));
-        $this->assertKept('post', '/ground-heights', $this->postJson('/api/v1/ground-heights', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'reach_m' => 120]));
-        $draft = ['site_id' => $this->shot->site_id, 'rig_id' => $this->shot->rig_id, 'mode' => 'standard', 'move' => 'orbit', 'subject_id' => $this->shot->site->subjects[0]['id'], 'parameters' => ['radius_m' => 24.0]];
+        $this->assertKept(
+            'post', '/ground-heights',
+            $this->postJson('/api/v1/ground-heights', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'reach_m' => 120]),
+        );
+        $draft = [
+            'site_id' => $this->shot->site_id, 'rig_id' => $this->shot->rig_id, 'mode' => 'standard', 'move' => 'orbit',
+            'subject_id' => $this->shot->site->subjects[0]['id'], 'parameters' => ['radius_m' => 24.0],
+        ];
         $this->assertKept('post', '/light', $this->postJson('/api/v1/light', ['site_id' => $this->shot->site_id, 'date' => '2026-06-03']));
-        $this->assertKept('post', '/light', $this->postJson('/api/v1/light', [...$draft, 'date' => '2026-12-03', 'light' => ['side' => 'back', 'hour' => 'golden']]));
+        $this->assertKept(
+            'post', '/light',
+            $this->postJson('/api/v1/light', [...$draft, 'date' => '2026-12-03', 'light' => ['side' => 'back', 'hour' => 'golden']]),
+        );
         $this->assertKept('post', '/light', $this->postJson('/api/v1/light', [...$draft, 'date' => '2026-02-30']));
-        $this->assertKept('post', '/exposures', $this->postJson('/api/v1/exposures', ['rig_id' => $this->shot->rig_id, 'filters' => [8, 32], 'automatic_white' => true]));
+        $this->assertKept(
+            'post', '/exposures',
+            $this->postJson('/api/v1/exposures', ['rig_id' => $this->shot->rig_id, 'filters' => [8, 32], 'automatic_white' => true]),
+        );
         $this->assertKept('post', '/exposures', $this->postJson('/api/v1/exposures', ['rig_id' => $this->shot->rig_id, 'aperture' => 30]));
 
         $brief = ['light' => ['side' => 'any', 'hour' => 'day'], 'passes' => 3, 'must' => true, 'sound' => 'sea'];
-        $this->assertKept('put', '/shots/{shot}', $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, 'title' => 'Briefed', 'brief' => $brief]));
-        $day = ['title' => 'Two hours', 'date' => '2026-06-03', 'site_id' => $this->shot->site_id, 'document' => ['from' => '08:00', 'to' => '10:00', 'batteries' => ['count' => 2, 'minutes' => 20], 'shots' => [['shot_id' => $this->shot->id]], 'permission' => ['airspace' => 'open', 'owner' => '']]];
+        $this->assertKept(
+            'put', '/shots/{shot}', $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, 'title' => 'Briefed', 'brief' => $brief]),
+        );
+        $day = [
+            'title' => 'Two hours', 'date' => '2026-06-03', 'site_id' => $this->shot->site_id,
+            'document' => [
+                'from' => '08:00', 'to' => '10:00', 'batteries' => ['count' => 2, 'minutes' => 20],
+                'shots' => [['shot_id' => $this->shot->id]], 'permission' => ['airspace' => 'open', 'owner' => ''],
+            ],
+        ];
         $kept = $this->postJson('/api/v1/days', $day);
         $this->assertKept('post', '/days', $kept);
-        $this->assertKept('post', '/days', $this->postJson('/api/v1/days', [...$day, 'document' => [...$day['document'], 'from' => 'dawn']]));
+        $this->assertKept(
+            'post', '/days', $this->postJson('/api/v1/days', [...$day, 'document' => [...$day['document'], 'from' => 'dawn']]),
+        );
         $this->assertKept('get', '/days', $this->getJson('/api/v1/days'));
         $path = '/api/v1/days/'.$kept->json('id');
-        $entry = ['uuid' => '0b9ec1f2-6a61-4c1f-9d5a-7f0b8a6e1c11', 'kind' => 'tick', 'item' => 'bag-batteries', 'payload' => ['on' => true], 'device' => 'tablet', 'made_at' => '2026-06-03T07:40:00Z'];
-        $this->assertKept('post', '/days/{day}/entries', $this->postJson("$path/entries", ['entries' => [$entry, [...$entry, 'uuid' => '0b9ec1f2-6a61-4c1f-9d5a-7f0b8a6e1c12', 'kind' => 'pass', 'item' => "shot-{$this->shot->id}", 'payload' => ['number' => 1, 'verdict' => 'kept', 'note' => 'wind up']]]]));
+        $entry = [
+            'uuid' => '0b9ec1f2-6a61-4c1f-9d5a-7f0b8a6e1c11', 'kind' => 'tick', 'item' => 'bag-batteries', 'payload' => ['on' => true],
+            'device' => 'tablet', 'made_at' => '2026-06-03T07:40:00Z',
+        ];
+        $this->assertKept(
+            'post', '/days/{day}/entries',
+            $this->postJson(
+                "$path/entries",
+                ['entries' => [
+                    $entry,
+                    [
+                        ...$entry, 'uuid' => '0b9ec1f2-6a61-4c1f-9d5a-7f0b8a6e1c12', 'kind' => 'pass', 'item' => "shot-{$this->shot->id}",
+                        'payload' => ['number' => 1, 'verdict' => 'kept', 'note' => 'wind up'],
+                    ],
+                ]],
+            ),
+        );
         $this->assertKept('get', '/days/{day}', $this->getJson($path));
-        $this->assertKept('put', '/days/{day}', $this->putJson($path, [...$day, 'version' => 1, 'document' => [...$day['document'], 'batteries' => ['count' => 0, 'minutes' => 20]]]));
+        $this->assertKept(
+            'put', '/days/{day}',
+            $this->putJson(
+                $path, [...$day, 'version' => 1, 'document' => [...$day['document'], 'batteries' => ['count' => 0, 'minutes' => 20]]],
+            ),
+        );
         $this->assertKept('put', '/days/{day}', $this->putJson($path, [...$day, 'version' => 1]));
         $this->assertKept('delete', '/days/{day}', $this->deleteJson($path));
         $this->assertKept('delete', '/shots/{shot}', $this->deleteJson('/api/v1/shots/'.$this->shot->id));
@@ -215,7 +347,10 @@ final class ContractTest extends FeatureCase
         $this->actingAs($this->operator);
         $shot = $this->getJson("/api/v1/shots/{$this->shot->id}/files/json")->json();
         $this->assertKept('post', '/shot-files', $this->postJson('/api/v1/shot-files', ['rig_id' => $this->shot->rig_id, 'shot' => $shot]));
-        $this->assertKept('post', '/shot-files', $this->postJson('/api/v1/shot-files', ['rig_id' => $this->shot->rig_id, 'shot' => [...$shot, 'schema' => 'larkspur/shot/9']]));
+        $this->assertKept(
+            'post', '/shot-files',
+            $this->postJson('/api/v1/shot-files', ['rig_id' => $this->shot->rig_id, 'shot' => [...$shot, 'schema' => 'larkspur/shot/9']]),
+        );
     }
 
     public function test_every_refusal_is_a_problem_and_tells_no_insides(): void
@@ -245,7 +380,13 @@ final class ContractTest extends FeatureCase
     {
         $stranger = User::factory()->createOne(['role' => User::TRAINER]);
         $import = Import::query()->latest('id')->firstOrFail();
-        $asked = ["/shots/{$this->shot->id}", "/takes/{$this->take->id}", "/takes/{$this->take->id}/replay", "/takes/{$this->take->id}/log", "/imports/{$import->id}", "/rigs/{$this->shot->rig_id}", "/rigs/{$this->shot->rig_id}/history", "/rigs/{$this->shot->rig_id}/file", "/rigs/{$this->shot->rig_id}/card", "/takes/{$this->take->id}/bob", "/sites/{$this->shot->site_id}", "/sites/{$this->shot->site_id}/file", "/shots/{$this->shot->id}/card", "/shots/{$this->shot->id}/files/kml"];
+        $asked = [
+            "/shots/{$this->shot->id}", "/takes/{$this->take->id}", "/takes/{$this->take->id}/replay", "/takes/{$this->take->id}/log",
+            "/imports/{$import->id}", "/rigs/{$this->shot->rig_id}", "/rigs/{$this->shot->rig_id}/history",
+            "/rigs/{$this->shot->rig_id}/file", "/rigs/{$this->shot->rig_id}/card", "/takes/{$this->take->id}/bob",
+            "/sites/{$this->shot->site_id}", "/sites/{$this->shot->site_id}/file", "/shots/{$this->shot->id}/card",
+            "/shots/{$this->shot->id}/files/kml",
+        ];
         foreach ($asked as $path) {
             $this->actingAs($stranger)->getJson('/api/v1'.$path)->assertNotFound();
         }
@@ -290,10 +431,18 @@ final class ContractTest extends FeatureCase
         $validator = new Validator;
         $validator->setMaxErrors(3);
         $whole = [...$schema, 'components' => ['schemas' => self::strict(self::document()['components']['schemas'])]];
-        $result = $validator->validate(json_decode((string) $answer->getContent(), false, flags: JSON_THROW_ON_ERROR), Helper::toJSON(self::strict($whole)));
+        $result = $validator->validate(
+            json_decode((string) $answer->getContent(), false, flags: JSON_THROW_ON_ERROR), Helper::toJSON(self::strict($whole)),
+        );
         $error = $result->error();
 
-        self::assertTrue($result->isValid(), $error === null ? $what : $what.': '.json_encode((new \Opis\JsonSchema\Errors\ErrorFormatter)->formatOutput($error, 'basic'), JSON_PRETTY_PRINT | JSON_PARTIAL_OUTPUT_ON_ERROR));
+        self::assertTrue(
+            $result->isValid(),
+            $error === null ? $what : $what.': '.json_encode(
+                (new \Opis\JsonSchema\Errors\ErrorFormatter)->formatOutput($error, 'basic'),
+                JSON_PRETTY_PRINT | JSON_PARTIAL_OUTPUT_ON_ERROR,
+            ),
+        );
     }
 
     /**
@@ -306,7 +455,10 @@ final class ContractTest extends FeatureCase
     {
         if (is_array($schema['allOf'] ?? null)) {
             $parts = array_map(static fn (mixed $part): array => is_array($part) ? self::named($part) : [], array_values($schema['allOf']));
-            $schema = ['type' => 'object', 'properties' => array_merge(...array_column($parts, 'properties')), 'required' => array_merge(...array_column($parts, 'required'))];
+            $schema = [
+                'type' => 'object', 'properties' => array_merge(...array_column($parts, 'properties')),
+                'required' => array_merge(...array_column($parts, 'required')),
+            ];
         }
         $schema = array_map(static fn (mixed $part): mixed => is_array($part) ? self::strict($part) : $part, $schema);
         if (($schema['nullable'] ?? false) === true) {
@@ -345,11 +497,18 @@ final class ContractTest extends FeatureCase
         return $path;
     }
 
-    /** @return array{paths: array<string, array<string, array{responses: array<array-key, array<string, mixed>>}>>, components: array{schemas: array<string, mixed>}} */
+    /**
+     * @return array{
+     *     paths: array<string, array<string, array{responses: array<array-key, array<string, mixed>>}>>,
+     *     components: array{schemas: array<string, mixed>},
+     * }
+     */
     private static function document(): array
     {
         static $document = null;
 
-        return $document ??= json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/openapi.json'), true, flags: JSON_THROW_ON_ERROR);
+        return $document ??= json_decode(
+            (string) file_get_contents(dirname(__DIR__, 2).'/docs/openapi.json'), true, flags: JSON_THROW_ON_ERROR,
+        );
     }
 }

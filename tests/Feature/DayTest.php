@@ -22,7 +22,11 @@ final class DayTest extends FeatureCase
     {
         [$user, $shot] = $this->shot();
         $day = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->assertCreated();
-        $day->assertJsonPath('timetable.slots.0.passes', 4)->assertJsonPath('timetable.left', [])->assertJsonPath('problem', null)->assertJsonPath('missing', ['authority', 'owner', 'rule_source']);
+        $day->assertJsonPath(
+            'timetable.slots.0.passes', 4,
+        )->assertJsonPath('timetable.left', [])->assertJsonPath('problem', null)->assertJsonPath(
+            'missing', ['authority', 'owner', 'rule_source'],
+        );
         self::assertSame('2026-06-03T09:00', substr($day->json('timetable.slots.0.ready'), 0, 16));
         self::assertGreaterThan(15, $day->json('return.height_m'));
         self::assertStringContainsString($shot->rig->craft, json_encode($day->json('lists'), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
@@ -37,9 +41,13 @@ final class DayTest extends FeatureCase
         $form = self::form($shot);
         $day = $this->actingAs($user)->postJson('/api/v1/days', $form)->assertCreated();
 
-        $day->assertJsonPath('zone', 'Pacific/Auckland')->assertJsonPath('begins', '2026-06-02T21:00:00Z')->assertJsonPath('timetable.slots.0.ready', static fn (string $ready): bool => str_starts_with($ready, '2026-06-02T21:00'));
+        $day->assertJsonPath('zone', 'Pacific/Auckland')->assertJsonPath('begins', '2026-06-02T21:00:00Z')->assertJsonPath(
+            'timetable.slots.0.ready', static fn (string $ready): bool => str_starts_with($ready, '2026-06-02T21:00'),
+        );
         $form['document']['to'] = '08:00';
-        $this->putJson('/api/v1/days/'.$day->json('id'), [...$form, 'version' => 1])->assertOk()->assertJsonPath('problem.expected', 'a time after 09:00');
+        $this->putJson(
+            '/api/v1/days/'.$day->json('id'), [...$form, 'version' => 1],
+        )->assertOk()->assertJsonPath('problem.expected', 'a time after 09:00');
         self::assertStringStartsWith('%PDF', (string) $this->get('/api/v1/days/'.$day->json('id').'/sheet')->assertOk()->getContent());
     }
 
@@ -48,7 +56,11 @@ final class DayTest extends FeatureCase
         [$user, $shot] = $this->shot();
         $form = self::form($shot);
         $form['document']['batteries']['count'] = 0;
-        $this->actingAs($user)->postJson('/api/v1/days', $form)->assertCreated()->assertJsonPath('timetable', null)->assertJsonPath('problem.place', 'batteries.count')->assertJsonPath('problem.message', 'A day without a battery flies nothing.');
+        $this->actingAs($user)->postJson('/api/v1/days', $form)->assertCreated()->assertJsonPath('timetable', null)->assertJsonPath(
+            'problem.place', 'batteries.count',
+        )->assertJsonPath(
+            'problem.message', 'A day without a battery flies nothing.',
+        );
     }
 
     public function test_planned_anew_when_the_wind_turns_or_time_has_passed(): void
@@ -61,7 +73,10 @@ final class DayTest extends FeatureCase
         $windy->assertJsonPath('timetable.slots', []);
         self::assertStringContainsString('Gusts', $windy->json('timetable.left.0.why'));
         // Two of its four passes were flown: planned anew, two are left.
-        $this->postJson("/api/v1/days/$id/entries", ['entries' => [self::pass($shot, 1, 'kept'), self::pass($shot, 2, 'again'), self::pass($shot, 3, 'dropped')]])->assertOk()->assertJsonPath("passes.shot-$shot->id.2.verdict", 'dropped');
+        $this->postJson(
+            "/api/v1/days/$id/entries",
+            ['entries' => [self::pass($shot, 1, 'kept'), self::pass($shot, 2, 'again'), self::pass($shot, 3, 'dropped')]],
+        )->assertOk()->assertJsonPath("passes.shot-$shot->id.2.verdict", 'dropped');
         $form['document']['weather'] = null;
         $form['document']['replanned'] = true;
         $this->putJson("/api/v1/days/$id", [...$form, 'version' => 2])->assertOk()->assertJsonPath('timetable.slots.0.passes', 2);
@@ -74,14 +89,28 @@ final class DayTest extends FeatureCase
     {
         [$user, $shot] = $this->shot();
         $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
-        $tick = ['uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000001', 'kind' => 'tick', 'item' => 'bag-cards', 'payload' => ['on' => true], 'device' => 'tablet', 'made_at' => '2039-01-01T00:00:00Z'];
+        $tick = [
+            'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000001', 'kind' => 'tick', 'item' => 'bag-cards', 'payload' => ['on' => true],
+            'device' => 'tablet', 'made_at' => '2039-01-01T00:00:00Z',
+        ];
         $this->postJson("/api/v1/days/$id/entries", ['entries' => [$tick]])->assertOk();
-        $this->postJson("/api/v1/days/$id/entries", ['entries' => [$tick, [...$tick, 'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000002', 'item' => 'bag-filters']]])->assertOk()->assertJsonPath('ticks.bag-cards.on', true);
+        $this->postJson(
+            "/api/v1/days/$id/entries",
+            ['entries' => [$tick, [...$tick, 'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000002', 'item' => 'bag-filters']]],
+        )->assertOk()->assertJsonPath('ticks.bag-cards.on', true);
         self::assertSame(2, DayEntry::query()->count());
         self::assertTrue(DayEntry::query()->firstOrFail()->made_at->isPast());
-        $this->postJson("/api/v1/days/$id/entries", ['entries' => [[...$tick, 'kind' => 'pass', 'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000003']]])->assertUnprocessable();
+        $this->postJson(
+            "/api/v1/days/$id/entries", ['entries' => [[...$tick, 'kind' => 'pass', 'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000003']]],
+        )->assertUnprocessable();
         $trainer = User::factory()->createOne(['school_id' => $user->school_id, 'role' => User::TRAINER]);
-        $conflict = $this->actingAs($trainer)->postJson("/api/v1/days/$id/entries", ['entries' => [[...$tick, 'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000004', 'device' => 'phone', 'payload' => ['on' => false], 'made_at' => '2026-06-03T08:00:00Z']]])->assertOk();
+        $conflict = $this->actingAs($trainer)->postJson(
+            "/api/v1/days/$id/entries",
+            ['entries' => [[
+                ...$tick, 'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000004', 'device' => 'phone', 'payload' => ['on' => false],
+                'made_at' => '2026-06-03T08:00:00Z',
+            ]]],
+        )->assertOk();
         self::assertCount(1, $conflict->json('conflicts'));
     }
 
@@ -96,10 +125,15 @@ final class DayTest extends FeatureCase
         $this->actingAs($other)->postJson("/api/v1/days/$id/entries", ['entries' => []])->assertForbidden();
         $this->actingAs(User::factory()->createOne())->getJson("/api/v1/days/$id")->assertNotFound();
         $trainer = User::factory()->createOne(['school_id' => $user->school_id, 'role' => User::TRAINER]);
-        $this->actingAs($trainer)->postJson('/api/v1/days', [...self::form($shot), 'operator_id' => $other->id])->assertCreated()->assertJsonPath('operator.id', $other->id);
+        $this->actingAs($trainer)->postJson(
+            '/api/v1/days', [...self::form($shot), 'operator_id' => $other->id],
+        )->assertCreated()->assertJsonPath('operator.id', $other->id);
         // A shot of another site can't be flown at this one.
         $elsewhere = ShotFactory::whole($user);
-        $this->actingAs($user)->postJson('/api/v1/days', [...self::form($shot), 'document' => [...self::form($shot)['document'], 'shots' => [['shot_id' => $elsewhere->id]]]])->assertCreated()->assertJsonPath('document.shots', []);
+        $this->actingAs($user)->postJson(
+            '/api/v1/days',
+            [...self::form($shot), 'document' => [...self::form($shot)['document'], 'shots' => [['shot_id' => $elsewhere->id]]]],
+        )->assertCreated()->assertJsonPath('document.shots', []);
     }
 
     public function test_the_calendar_is_read_whole_by_two_readers(): void
@@ -148,6 +182,16 @@ final class DayTest extends FeatureCase
         }
     }
 
+    public function test_the_calendar_speaks_the_reader_s_units(): void
+    {
+        [$user, $shot] = $this->shot();
+        $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
+        $told = fn (): string => str_replace("\r\n ", '', (string) $this->get("/api/v1/days/$id/calendar")->assertOk()->getContent());
+        self::assertMatchesRegularExpression('/Battery 1\\\\?, \d pass(es)?\..*return height to \d+ m above take-off/', $told());
+        $user->update(['units' => 'feet']);
+        self::assertMatchesRegularExpression('/return height to \d+ ft above take-off/', $told());
+    }
+
     public function test_a_shot_and_its_site_come_back_from_one_file(): void
     {
         [$user, $shot] = $this->shot();
@@ -159,9 +203,13 @@ final class DayTest extends FeatureCase
         $stranger = User::factory()->createOne();
         $rig = Rig::factory()->createOne(['school_id' => $stranger->school_id]);
         $there = $this->actingAs($stranger)->postJson('/api/v1/shot-files', ['rig_id' => $rig->id, 'shot' => $file])->assertCreated();
-        $there->assertJsonPath('subject_id', $shot->subjectId())->assertJsonPath('brief.light.hour', 'golden')->assertJsonPath('title', $shot->title);
+        $there->assertJsonPath(
+            'subject_id', $shot->subjectId(),
+        )->assertJsonPath('brief.light.hour', 'golden')->assertJsonPath('title', $shot->title);
         $mine = Planner::plan($shot->planned())->move->flight;
-        $theirs = Planner::plan(Shot::query()->with(['site', 'rig', 'operator.school'])->whereKey($there->json('id'))->firstOrFail()->planned())->move->flight;
+        $theirs = Planner::plan(
+            Shot::query()->with(['site', 'rig', 'operator.school'])->whereKey($there->json('id'))->firstOrFail()->planned(),
+        )->move->flight;
         self::assertEqualsWithDelta($mine->east, $theirs->east, 0.01);
         self::assertEqualsWithDelta($mine->tilt, $theirs->tilt, 0.001);
         $this->postJson('/api/v1/shot-files', ['rig_id' => $rig->id, 'shot' => ['schema' => 'larkspur/shot/1']])->assertUnprocessable();
@@ -171,11 +219,17 @@ final class DayTest extends FeatureCase
     public function test_every_format_is_given(): void
     {
         [$user, $shot] = $this->shot();
-        foreach (['geojson' => 'FeatureCollection', 'kml' => 'gx:Tour', 'gpx' => '<trkpt', 'csv' => 't,climb,turn', 'vtt' => 'WEBVTT'] as $format => $words) {
-            self::assertStringContainsString($words, (string) $this->actingAs($user)->get("/api/v1/shots/$shot->id/files/$format")->assertOk()->getContent());
+        foreach ([
+            'geojson' => 'FeatureCollection', 'kml' => 'gx:Tour', 'gpx' => '<trkpt', 'csv' => 't,climb,turn', 'vtt' => 'WEBVTT',
+        ] as $format => $words) {
+            self::assertStringContainsString(
+                $words, (string) $this->actingAs($user)->get("/api/v1/shots/$shot->id/files/$format")->assertOk()->getContent(),
+            );
         }
         $this->get("/api/v1/shots/$shot->id/files/doc")->assertNotFound();
-        $this->actingAs(User::factory()->createOne(['school_id' => $user->school_id]))->getJson("/api/v1/shots/$shot->id/files/kml")->assertForbidden();
+        $this->actingAs(User::factory()->createOne([
+            'school_id' => $user->school_id,
+        ]))->getJson("/api/v1/shots/$shot->id/files/kml")->assertForbidden();
         self::assertSame(0, FlightDay::query()->count());
     }
 
@@ -192,13 +246,20 @@ final class DayTest extends FeatureCase
     {
         return [
             'title' => 'A morning', 'date' => '2026-06-03', 'site_id' => $shot->site_id,
-            'document' => ['from' => '09:00', 'to' => '12:00', 'batteries' => ['count' => 2, 'minutes' => 22], 'weather' => null, 'shots' => [['shot_id' => $shot->id, 'passes' => 4]], 'permission' => ['airspace' => 'class G, entered by hand']],
+            'document' => [
+                'from' => '09:00', 'to' => '12:00', 'batteries' => ['count' => 2, 'minutes' => 22], 'weather' => null,
+                'shots' => [['shot_id' => $shot->id, 'passes' => 4]], 'permission' => ['airspace' => 'class G, entered by hand'],
+            ],
         ];
     }
 
     /** @return array<string, mixed> */
     private static function pass(Shot $shot, int $number, string $verdict): array
     {
-        return ['uuid' => sprintf('5f0c0a52-8c5b-4d0f-a0b0-%012d', 100 + $number), 'kind' => 'pass', 'item' => "shot-$shot->id", 'payload' => ['number' => $number, 'verdict' => $verdict, 'note' => ''], 'device' => 'tablet', 'made_at' => '2026-06-03T09:0'.$number.':00Z'];
+        return [
+            'uuid' => sprintf('5f0c0a52-8c5b-4d0f-a0b0-%012d', 100 + $number), 'kind' => 'pass', 'item' => "shot-$shot->id",
+            'payload' => ['number' => $number, 'verdict' => $verdict, 'note' => ''], 'device' => 'tablet',
+            'made_at' => '2026-06-03T09:0'.$number.':00Z',
+        ];
     }
 }

@@ -33,8 +33,12 @@ final class ImportTest extends FeatureCase
         self::assertSame(0, Take::query()->count());
         self::assertCount(1, Storage::files('uploads'));
 
-        $columns = array_map(static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'));
-        $this->actingAs($user)->putJson("/api/v1/imports/{$asked->json('id')}/columns", ['columns' => $columns])->assertStatus(202)->assertJsonPath('state', 'done')->assertJsonCount(1, 'takes');
+        $columns = array_map(
+            static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'),
+        );
+        $this->actingAs($user)->putJson(
+            "/api/v1/imports/{$asked->json('id')}/columns", ['columns' => $columns],
+        )->assertStatus(202)->assertJsonPath('state', 'done')->assertJsonCount(1, 'takes');
         self::assertSame('orbit', Take::query()->sole()->move);
         self::assertGreaterThan(90, Take::query()->sole()->score);
         self::assertSame([], Storage::files('uploads'));
@@ -44,7 +48,9 @@ final class ImportTest extends FeatureCase
     {
         $user = User::factory()->createOne();
         $asked = $this->upload($user, 'one.csv', self::foreign(self::log('orbit')));
-        $columns = array_map(static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'));
+        $columns = array_map(
+            static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'),
+        );
         $this->actingAs($user)->putJson("/api/v1/imports/{$asked->json('id')}/columns", ['columns' => $columns])->assertStatus(202);
 
         $classmate = User::factory()->createOne(['school_id' => $user->school_id]);
@@ -63,27 +69,37 @@ final class ImportTest extends FeatureCase
         $asked = $this->upload($user, 'other.csv', self::foreign(self::log('orbit')));
         $url = "/api/v1/imports/{$asked->json('id')}/columns";
 
-        $this->actingAs($user)->putJson($url, ['columns' => ['t' => ['column' => 'Timestamp (ms)', 'unit' => 'ms']]])->assertUnprocessable();
+        $this->actingAs($user)->putJson(
+            $url, ['columns' => ['t' => ['column' => 'Timestamp (ms)', 'unit' => 'ms']]],
+        )->assertUnprocessable();
         $this->actingAs($user)->putJson($url, ['columns' => []])->assertUnprocessable();
         $this->actingAs($user)->putJson($url, ['columns' => ['mood' => ['column' => 'x']]])->assertUnprocessable();
-        $this->actingAs(User::factory()->createOne(['school_id' => $user->school_id]))->putJson($url, ['columns' => []])->assertUnprocessable();
+        $this->actingAs(User::factory()->createOne([
+            'school_id' => $user->school_id,
+        ]))->putJson($url, ['columns' => []])->assertUnprocessable();
         self::assertSame(Import::COLUMNS, Import::query()->sole()->state);
         // Nothing was asked of a log with our own header.
         $done = $this->upload($user, 'ours.csv', Shots::csv(self::log('orbit')));
-        $columns = array_map(static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'));
+        $columns = array_map(
+            static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'),
+        );
         $this->actingAs($user)->putJson("/api/v1/imports/{$done->json('id')}/columns", ['columns' => $columns])->assertUnprocessable();
     }
 
     public function test_a_move_that_the_log_does_not_tell_is_named_by_hand(): void
     {
         $user = User::factory()->createOne();
-        $import = $this->upload($user, 'pass.csv', Shots::csv(self::log('sink-turn-tilt')))->assertJsonPath('state', 'done')->assertJsonPath('takes', [])->assertJsonPath('unsure.0.number', 1);
+        $import = $this->upload(
+            $user, 'pass.csv', Shots::csv(self::log('sink-turn-tilt')),
+        )->assertJsonPath('state', 'done')->assertJsonPath('takes', [])->assertJsonPath('unsure.0.number', 1);
         self::assertGreaterThanOrEqual(2, count($import->json('unsure.0.candidates')));
         self::assertNotSame('', $import->json('unsure.0.candidates.0.name'));
 
         $url = "/api/v1/imports/{$import->json('id')}/takes/1";
         $this->actingAs($user)->putJson($url, ['move' => 'somersault'])->assertUnprocessable();
-        $named = $this->actingAs($user)->putJson($url, ['move' => 'sink-to-horizon'])->assertOk()->assertJsonPath('unsure', [])->assertJsonCount(1, 'takes');
+        $named = $this->actingAs($user)->putJson(
+            $url, ['move' => 'sink-to-horizon'],
+        )->assertOk()->assertJsonPath('unsure', [])->assertJsonCount(1, 'takes');
         self::assertSame([$named->json('takes.0')], Take::query()->pluck('id')->all());
         self::assertSame('sink-to-horizon', Take::query()->sole()->move);
         self::assertSame(1, Score::query()->count());
@@ -96,8 +112,12 @@ final class ImportTest extends FeatureCase
     {
         $user = User::factory()->createOne();
         $import = $this->upload($user, 'pass.csv', Shots::csv(self::log('sink-turn-tilt')));
-        $this->actingAs(User::factory()->createOne(['school_id' => $user->school_id]))->putJson("/api/v1/imports/{$import->json('id')}/takes/1", ['move' => 'push-in'])->assertForbidden();
-        $this->actingAs(User::factory()->createOne())->putJson("/api/v1/imports/{$import->json('id')}/takes/1", ['move' => 'push-in'])->assertNotFound();
+        $this->actingAs(User::factory()->createOne(['school_id' => $user->school_id]))->putJson(
+            "/api/v1/imports/{$import->json('id')}/takes/1", ['move' => 'push-in'],
+        )->assertForbidden();
+        $this->actingAs(User::factory()->createOne())->putJson(
+            "/api/v1/imports/{$import->json('id')}/takes/1", ['move' => 'push-in'],
+        )->assertNotFound();
         self::assertSame(0, Take::query()->count());
     }
 
@@ -115,7 +135,9 @@ final class ImportTest extends FeatureCase
             self::assertSame('orbit', $take->move);
             // It lies and is given back as what it is, byte for byte.
             self::assertStringEndsWith(".$ending", $take->log->path());
-            $given = $this->actingAs($user)->get("/api/v1/takes/{$take->id}/log")->assertOk()->assertHeader('Content-Type', Formats::mediaType("pass.$ending"));
+            $given = $this->actingAs($user)->get("/api/v1/takes/{$take->id}/log")->assertOk()->assertHeader(
+                'Content-Type', Formats::mediaType("pass.$ending"),
+            );
             self::assertSame($text, $given->streamedContent());
         }
         $user = User::factory()->createOne();
@@ -126,7 +148,9 @@ final class ImportTest extends FeatureCase
     /** @return TestResponse<\Illuminate\Http\JsonResponse> */
     private function upload(User $user, string $name, string $text): TestResponse
     {
-        $id = $this->actingAs($user)->postJson('/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent($name, $text)])->assertStatus(202)->json('id');
+        $id = $this->actingAs($user)->postJson(
+            '/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent($name, $text)],
+        )->assertStatus(202)->json('id');
 
         return $this->actingAs($user)->getJson("/api/v1/imports/{$id}")->assertOk();
     }
@@ -147,7 +171,13 @@ final class ImportTest extends FeatureCase
     {
         $text = "Timestamp (ms);Latitude;Longitude;Height [ft];Yaw (deg);Gimbal pitch (deg);Remark\n";
         foreach ($log->column('t') as $i => $t) {
-            $text .= str_replace('.', ',', sprintf("%d;%.8F;%.8F;%.4F;%.3F;%.3F;fine\n", round(1000 * $t), $log->column('lat')[$i], $log->column('lon')[$i], $log->column('alt_m')[$i] / 0.3048, $log->column('heading_deg')[$i], $log->column('gimbal_tilt_deg')[$i]));
+            $text .= str_replace(
+                '.', ',',
+                sprintf(
+                    "%d;%.8F;%.8F;%.4F;%.3F;%.3F;fine\n", round(1000 * $t), $log->column('lat')[$i], $log->column('lon')[$i],
+                    $log->column('alt_m')[$i] / 0.3048, $log->column('heading_deg')[$i], $log->column('gimbal_tilt_deg')[$i],
+                ),
+            );
         }
 
         return $text;

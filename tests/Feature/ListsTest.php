@@ -57,7 +57,9 @@ final class ListsTest extends FeatureCase
         $this->actingAs($other)->deleteJson("/api/v1/shots/$shot->id")->assertForbidden();
         $this->actingAs($user)->deleteJson("/api/v1/shots/$shot->id")->assertNoContent();
         $this->getJson("/api/v1/shots/$shot->id")->assertNotFound();
-        $this->deleteJson("/api/v1/shots/$flown->id")->assertUnprocessable()->assertJsonPath('detail', 'It was flown: 1 take is judged against it.');
+        $this->deleteJson("/api/v1/shots/$flown->id")->assertUnprocessable()->assertJsonPath(
+            'detail', 'It was flown: 1 take is judged against it.',
+        );
         $this->getJson("/api/v1/shots/$flown->id")->assertOk();
     }
 
@@ -65,7 +67,9 @@ final class ListsTest extends FeatureCase
     {
         $trainer = User::factory()->createOne(['role' => User::TRAINER]);
         $shot = ShotFactory::whole($trainer);
-        $this->actingAs($trainer)->deleteJson("/api/v1/sites/$shot->site_id")->assertUnprocessable()->assertJsonPath('errors.0.place', 'site');
+        $this->actingAs($trainer)->deleteJson(
+            "/api/v1/sites/$shot->site_id",
+        )->assertUnprocessable()->assertJsonPath('errors.0.place', 'site');
         $this->deleteJson("/api/v1/shots/$shot->id")->assertNoContent();
         $this->deleteJson("/api/v1/sites/$shot->site_id")->assertNoContent();
         $this->getJson('/api/v1/sites')->assertOk()->assertJsonCount(0);
@@ -104,8 +108,11 @@ final class ListsTest extends FeatureCase
     private static function day(Shot $shot, string $title, int $number): FlightDay
     {
         return FlightDay::query()->create([
-            'school_id' => $shot->getAttribute('school_id'), 'operator_id' => $shot->operator_id, 'site_id' => $shot->site_id, 'title' => $title,
-            'date' => now()->addDays($number)->toDateString(), 'document' => ['from' => '09:00', 'to' => '10:00', 'batteries' => ['count' => 1, 'minutes' => 20], 'shots' => []], 'version' => 1,
+            'school_id' => $shot->getAttribute('school_id'), 'operator_id' => $shot->operator_id, 'site_id' => $shot->site_id,
+            'title' => $title,
+            'date' => now()->addDays($number)->toDateString(),
+            'document' => ['from' => '09:00', 'to' => '10:00', 'batteries' => ['count' => 1, 'minutes' => 20], 'shots' => []],
+            'version' => 1,
         ]);
     }
 }

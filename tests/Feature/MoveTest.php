@@ -65,8 +65,13 @@ final class MoveTest extends FeatureCase
         $user = User::factory()->createOne();
         $site = Site::factory()->createOne(['school_id' => $user->school_id]);
         $rig = Rig::factory()->createOne(['school_id' => $user->school_id]);
-        foreach (['pan', 'rise', 'side-track', 'reveal-orbit', 'figure-of-eight', 'pad-to-pad', 'top-down-helix', 'sink-turn-tilt', 'combination'] as $move) {
-            $draft = ['site_id' => $site->id, 'rig_id' => $rig->id, 'mode' => 'standard', 'move' => $move, 'subject_id' => 'stones', 'parameters' => (object) []];
+        foreach ([
+            'pan', 'rise', 'side-track', 'reveal-orbit', 'figure-of-eight', 'pad-to-pad', 'top-down-helix', 'sink-turn-tilt', 'combination',
+        ] as $move) {
+            $draft = [
+                'site_id' => $site->id, 'rig_id' => $rig->id, 'mode' => 'standard', 'move' => $move, 'subject_id' => 'stones',
+                'parameters' => (object) [],
+            ];
             if ($move === 'combination') {
                 $draft['parts'] = [['move' => 'push-in'], ['move' => 'rise']];
                 $draft['join'] = 'sequence';
@@ -88,15 +93,25 @@ final class MoveTest extends FeatureCase
     {
         $user = User::factory()->createOne();
         $shot = ShotFactory::whole($user);
-        $fly = fn (array $with): float => (float) Take::query()->where('id', $this->actingAs($user)->postJson("/api/v1/shots/{$shot->id}/flights", ['operator' => 'expert', 'seed' => 5, ...$with])->assertCreated()->json('takes.0'))->sole()->score;
+        $fly = fn (array $with): float => (float) Take::query()->where(
+            'id',
+            $this->actingAs($user)->postJson(
+                "/api/v1/shots/{$shot->id}/flights", ['operator' => 'expert', 'seed' => 5, ...$with],
+            )->assertCreated()->json('takes.0'),
+        )->sole()->score;
         $clean = $fly([]);
         $kicked = $fly(['slips' => [['kind' => 'kick', 'finger' => 'turn', 'at' => 7.0, 'size' => 0.5, 'length' => 0.5]]]);
         $adrift = $fly(['positioning' => false, 'wind' => ['mean_mps' => 1.5, 'from_deg' => 90]]);
 
         self::assertLessThan($clean - 3, $kicked);
         self::assertLessThan($clean, $adrift);
-        foreach ([['slips' => [['kind' => 'sneeze', 'at' => 1]]], ['slips' => array_fill(0, 13, ['kind' => 'kick', 'at' => 1])], ['operator' => 'virtuoso'], ['slips' => 'many']] as $wrong) {
-            $this->actingAs($user)->postJson("/api/v1/shots/{$shot->id}/flights", ['operator' => 'expert', 'seed' => 5, ...$wrong])->assertUnprocessable();
+        foreach ([
+            ['slips' => [['kind' => 'sneeze', 'at' => 1]]], ['slips' => array_fill(0, 13, ['kind' => 'kick', 'at' => 1])],
+            ['operator' => 'virtuoso'], ['slips' => 'many'],
+        ] as $wrong) {
+            $this->actingAs($user)->postJson(
+                "/api/v1/shots/{$shot->id}/flights", ['operator' => 'expert', 'seed' => 5, ...$wrong],
+            )->assertUnprocessable();
         }
     }
 
@@ -104,23 +119,34 @@ final class MoveTest extends FeatureCase
     {
         $user = User::factory()->createOne();
         $shot = ShotFactory::whole($user);
-        $this->actingAs($user)->getJson("/api/v1/shots/{$shot->id}/comparison")->assertOk()->assertJsonPath('best', null)->assertJsonPath('takes', []);
+        $this->actingAs($user)->getJson(
+            "/api/v1/shots/{$shot->id}/comparison",
+        )->assertOk()->assertJsonPath('best', null)->assertJsonPath('takes', []);
         foreach (['steady' => 3, 'flicker' => 4] as $operator => $seed) {
             $this->app?->make(FlyShot::class)($shot, OperatorHabits::named($operator), $operator, Wind::still(), $seed, $user);
         }
         $takes = Take::query()->where('shot_id', $shot->id)->orderByDesc('score')->get();
-        $answer = $this->actingAs($user)->getJson("/api/v1/shots/{$shot->id}/comparison")->assertOk()->assertJsonCount(2, 'takes')->assertJsonPath('best', $takes->first()?->id);
+        $answer = $this->actingAs($user)->getJson(
+            "/api/v1/shots/{$shot->id}/comparison",
+        )->assertOk()->assertJsonCount(2, 'takes')->assertJsonPath('best', $takes->first()?->id);
 
         self::assertStringContainsString('Take 1', $answer->json('reason'));
-        $this->actingAs(User::factory()->createOne(['school_id' => $user->school_id]))->getJson("/api/v1/shots/{$shot->id}/comparison")->assertForbidden();
+        $this->actingAs(User::factory()->createOne([
+            'school_id' => $user->school_id,
+        ]))->getJson("/api/v1/shots/{$shot->id}/comparison")->assertForbidden();
     }
 
     public function test_a_picture_is_solved_for(): void
     {
         $user = User::factory()->createOne();
         $shot = ShotFactory::whole($user);
-        $draft = ['site_id' => $shot->site_id, 'rig_id' => $shot->rig_id, 'mode' => 'standard', 'move' => 'push-in', 'subject_id' => $shot->site->subjects[0]['id'], 'parameters' => ['distance_m' => 40.0]];
-        $ask = fn (array $picture) => $this->actingAs($user)->postJson('/api/v1/compositions', [...$draft, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4, ...$picture]]);
+        $draft = [
+            'site_id' => $shot->site_id, 'rig_id' => $shot->rig_id, 'mode' => 'standard', 'move' => 'push-in',
+            'subject_id' => $shot->site->subjects[0]['id'], 'parameters' => ['distance_m' => 40.0],
+        ];
+        $ask = fn (array $picture) => $this->actingAs($user)->postJson(
+            '/api/v1/compositions', [...$draft, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4, ...$picture]],
+        );
         $horizon = $ask(['horizon_y' => 0.33])->assertOk();
         $height = $ask(['height_m' => 1.7])->assertOk();
 
@@ -129,14 +155,19 @@ final class MoveTest extends FeatureCase
         self::assertEqualsWithDelta($horizon->json('distance_m'), $horizon->json('reached.distance_m'), 0.1);
         $ask(['height_m' => 400.0])->assertUnprocessable();
         $ask(['fills' => 2])->assertUnprocessable()->assertJsonPath('errors.0.place', 'picture.fills');
-        $this->actingAs($user)->postJson('/api/v1/compositions', [...$draft, 'subject_id' => null, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4]])->assertStatus(422);
+        $this->actingAs($user)->postJson(
+            '/api/v1/compositions', [...$draft, 'subject_id' => null, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4]],
+        )->assertStatus(422);
     }
 
     public function test_a_combination_of_nothing_is_refused_where_it_is_wrong(): void
     {
         $user = User::factory()->createOne();
         $shot = ShotFactory::whole($user);
-        $draft = ['site_id' => $shot->site_id, 'rig_id' => $shot->rig_id, 'mode' => 'standard', 'move' => 'combination', 'subject_id' => 'stones', 'parameters' => (object) []];
+        $draft = [
+            'site_id' => $shot->site_id, 'rig_id' => $shot->rig_id, 'mode' => 'standard', 'move' => 'combination', 'subject_id' => 'stones',
+            'parameters' => (object) [],
+        ];
 
         $this->actingAs($user)->postJson('/api/v1/plans', $draft)->assertUnprocessable();
         $this->actingAs($user)->postJson('/api/v1/plans', [...$draft, 'parts' => [['move' => 'rise']]])->assertUnprocessable();

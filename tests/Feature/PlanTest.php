@@ -19,7 +19,8 @@ final class PlanTest extends FeatureCase
         [$user, $draft] = $this->draft();
         $plan = $this->actingAs($user)->postJson('/api/v1/plans', $draft)->assertOk();
 
-        $plan->assertJsonPath('feasible', true)->assertJsonCount(6, 'frames')->assertJsonCount(5, 'presses')->assertJsonPath('phases.onset_s', 3);
+        $plan->assertJsonPath('feasible', true)->assertJsonCount(6, 'frames')->assertJsonCount(5, 'presses')
+            ->assertJsonPath('phases.onset_s', 3);
         self::assertSame(count($plan->json('samples.t')), count($plan->json('fingers.slide')));
     }
 
@@ -67,12 +68,19 @@ final class PlanTest extends FeatureCase
     public function test_a_kept_shot_has_every_parameter_fixed(): void
     {
         [$user, $draft] = $this->draft();
-        $kept = $this->actingAs($user)->postJson('/api/v1/shots', [...$draft, 'parameters' => ['radius_m' => 19], 'title' => 'Close round the stones'])->assertCreated();
+        $kept = $this->actingAs($user)->postJson(
+            '/api/v1/shots', [...$draft, 'parameters' => ['radius_m' => 19], 'title' => 'Close round the stones'],
+        )->assertCreated();
         $shot = Shot::query()->findOrFail((int) $kept->json('id'));
 
-        self::assertSame(['radius_m', 'height_m', 'arc_deg', 'direction', 'pace_mps', 'start_bearing_deg', 'ease_s'], array_keys($shot->intent['parameters']));
+        self::assertSame(
+            ['radius_m', 'height_m', 'arc_deg', 'direction', 'pace_mps', 'start_bearing_deg', 'ease_s'],
+            array_keys($shot->intent['parameters']),
+        );
         $kept->assertJsonPath('subject_id', 'stones')->assertJsonPath('operator.id', $user->id);
-        $this->actingAs($user)->putJson('/api/v1/shots/'.$shot->id, [...$draft, 'mode' => 'slow', 'title' => 'Slower'])->assertOk()->assertJsonPath('title', 'Slower');
+        $this->actingAs($user)->putJson(
+            '/api/v1/shots/'.$shot->id, [...$draft, 'mode' => 'slow', 'title' => 'Slower'],
+        )->assertOk()->assertJsonPath('title', 'Slower');
         self::assertSame('slow', $shot->refresh()->mode);
     }
 
@@ -80,7 +88,9 @@ final class PlanTest extends FeatureCase
     {
         [$user, $draft] = $this->draft();
         $place = ['east_m' => 17.25, 'north_m' => -40.5, 'base_m' => 2.5, 'aim_m' => 1.25];
-        $kept = $this->actingAs($user)->postJson('/api/v1/shots', [...$draft, 'subject_id' => null, 'subject_at' => $place, 'title' => 'Heather'])->assertCreated();
+        $kept = $this->actingAs($user)->postJson(
+            '/api/v1/shots', [...$draft, 'subject_id' => null, 'subject_at' => $place, 'title' => 'Heather'],
+        )->assertCreated();
         $back = $kept->assertJsonPath('subject_id', null)->json('subject_at');
 
         self::assertEqualsWithDelta($place, $back, 0.002);
@@ -95,14 +105,18 @@ final class PlanTest extends FeatureCase
 
         // A shot within every limit, flown as written, is a clean one.
         self::assertGreaterThan(97, $expectation->json('expected.score'));
-        self::assertSame(sprintf('Flown as written it would score %.0f.', $expectation->json('expected.score')), $expectation->json('sentence'));
+        self::assertSame(
+            sprintf('Flown as written it would score %.0f.', $expectation->json('expected.score')), $expectation->json('sentence'),
+        );
         $this->actingAs($user)->postJson('/api/v1/expectations', [...$draft, 'parameters' => ['radius_m' => -4]])->assertUnprocessable();
     }
 
     public function test_a_shot_that_cannot_be_drawn_is_not_kept(): void
     {
         [$user, $draft] = $this->draft();
-        $this->actingAs($user)->postJson('/api/v1/shots', [...$draft, 'parameters' => ['radius_m' => -4], 'title' => 'No'])->assertUnprocessable();
+        $this->actingAs($user)->postJson(
+            '/api/v1/shots', [...$draft, 'parameters' => ['radius_m' => -4], 'title' => 'No'],
+        )->assertUnprocessable();
         self::assertSame(0, Shot::query()->count());
     }
 
@@ -125,9 +139,12 @@ final class PlanTest extends FeatureCase
     public function test_moves_and_rigs_say_what_they_are(): void
     {
         [$user] = $this->draft();
-        $this->actingAs($user)->getJson('/api/v1/moves')->assertOk()->assertJsonPath('0.id', 'push-in')->assertJsonPath('0.parameters.0.unit', 'm')->assertJsonCount(count(Catalogue::ids()));
+        $this->actingAs($user)->getJson('/api/v1/moves')->assertOk()->assertJsonPath('0.id', 'push-in')->assertJsonPath(
+            '0.parameters.0.unit', 'm',
+        )->assertJsonCount(count(Catalogue::ids()));
         $rig = $this->actingAs($user)->getJson('/api/v1/rigs')->assertOk()->assertJsonCount(1)->json('0.id');
-        $this->actingAs($user)->getJson("/api/v1/rigs/{$rig}")->assertOk()->assertJsonPath('craft', 'Lapwing 250')->assertJsonCount(3, 'settings.modes');
+        $this->actingAs($user)->getJson("/api/v1/rigs/{$rig}")->assertOk()->assertJsonPath('craft', 'Lapwing 250')
+            ->assertJsonCount(3, 'settings.modes');
         $this->actingAs($user)->getJson('/api/v1/rigs/'.Rig::factory()->createOne()->id)->assertNotFound();
         $this->actingAs($user)->getJson('/api/v1/sites')->assertOk()->assertJsonCount(1)->assertJsonMissingPath('0.document');
     }
@@ -139,6 +156,12 @@ final class PlanTest extends FeatureCase
         $site = Site::factory()->createOne(['school_id' => $user->school_id]);
         $rig = Rig::factory()->createOne(['school_id' => $user->school_id]);
 
-        return [$user, ['site_id' => $site->id, 'rig_id' => $rig->id, 'mode' => 'standard', 'move' => 'orbit', 'subject_id' => 'stones', 'parameters' => ['radius_m' => 22, 'pace_mps' => 2.2, 'arc_deg' => 90]]];
+        return [
+            $user,
+            [
+                'site_id' => $site->id, 'rig_id' => $rig->id, 'mode' => 'standard', 'move' => 'orbit', 'subject_id' => 'stones',
+                'parameters' => ['radius_m' => 22, 'pace_mps' => 2.2, 'arc_deg' => 90],
+            ],
+        ];
     }
 }

@@ -47,7 +47,9 @@ final class RigTest extends FeatureCase
     {
         $saved = $this->save($this->operator, ['turn_dps' => 41.0])->assertCreated();
 
-        $saved->assertJsonPath('version', 1)->assertJsonPath('operator', $this->operator->name)->assertJsonPath('settings.modes.standard.turn_dps', 41);
+        $saved->assertJsonPath('version', 1)->assertJsonPath('operator', $this->operator->name)->assertJsonPath(
+            'settings.modes.standard.turn_dps', 41,
+        );
         self::assertEqualsWithDelta(58.0, $this->shot->rig->refresh()->document['modes']['standard']['turn_dps'], 1e-9);
         self::assertSame($saved->json('id'), $this->shot->refresh()->rig_id, 'from now on the shot is flown with it');
         $this->actingAs($this->operator)->getJson('/api/v1/rigs')->assertJsonPath('0.id', $saved->json('id'))->assertJsonCount(2);
@@ -55,7 +57,10 @@ final class RigTest extends FeatureCase
 
     public function test_takes_keep_the_version_that_they_were_flown_with(): void
     {
-        $fly = fn () => $this->app?->make(FlyShot::class)($this->shot->refresh()->load(['site', 'rig', 'operator.school']), OperatorHabits::named('steady'), 'steady', Wind::still(), Take::query()->count() + 1, $this->operator);
+        $fly = fn () => $this->app?->make(FlyShot::class)(
+            $this->shot->refresh()->load(['site', 'rig', 'operator.school']), OperatorHabits::named('steady'), 'steady', Wind::still(),
+            Take::query()->count() + 1, $this->operator,
+        );
         $fly();
         $old = $this->shot->rig_id;
         $new = (int) $this->save($this->operator, ['turn_dps' => 30.0])->json('id');
@@ -80,13 +85,19 @@ final class RigTest extends FeatureCase
         $this->save($this->trainer, ['turn_dps' => 35.0, 'run_mps' => 7.0], $base, $this->operator)->assertCreated();
         $refused = $this->save($this->operator, ['turn_dps' => 44.0, 'climb_mps' => 3.0], $base);
 
-        $refused->assertConflict()->assertHeader('Content-Type', 'application/problem+json')->assertJsonPath('latest.version', 2)->assertJsonPath('difference.both', ['modes.standard.turn_dps']);
+        $refused->assertConflict()->assertHeader(
+            'Content-Type', 'application/problem+json',
+        )->assertJsonPath('latest.version', 2)->assertJsonPath(
+            'difference.both', ['modes.standard.turn_dps'],
+        );
         self::assertStringContainsString($this->trainer->name, $refused->json('detail'));
         self::assertEqualsCanonicalizing(['top turn', 'top climb'], array_column($refused->json('difference.mine'), 'name'));
         self::assertEqualsCanonicalizing(['top turn', 'top speed ahead'], array_column($refused->json('difference.theirs'), 'name'));
         self::assertSame(2, Rig::of($this->shot->rig->craft_id, $this->operator->id)->count());
         // Having looked, the second saver puts theirs on top of what was saved.
-        $this->save($this->operator, ['turn_dps' => 44.0, 'climb_mps' => 3.0], (int) $refused->json('latest.id'))->assertCreated()->assertJsonPath('version', 3);
+        $this->save(
+            $this->operator, ['turn_dps' => 44.0, 'climb_mps' => 3.0], (int) $refused->json('latest.id'),
+        )->assertCreated()->assertJsonPath('version', 3);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -94,8 +105,13 @@ final class RigTest extends FeatureCase
     {
         yield 'a limit of nothing' => [['turn_dps' => 0], 'modes.standard.turn_dps'];
         yield 'more than the craft gives' => [['run_mps' => 30], 'modes.standard.run_mps'];
-        yield 'a curve that falls' => [['curves' => ['turn' => ['kind' => 'soft-expo', 'value' => -0.9]]], 'modes.standard.curves.turn.value'];
-        yield 'points that fall' => [['curves' => ['turn' => ['kind' => 'drawn', 'points' => [[0, 0], [0.4, 0.6], [0.7, 0.5], [1, 1]]]]], 'modes.standard.curves.turn.points.2'];
+        yield 'a curve that falls' => [
+            ['curves' => ['turn' => ['kind' => 'soft-expo', 'value' => -0.9]]], 'modes.standard.curves.turn.value',
+        ];
+        yield 'points that fall' => [
+            ['curves' => ['turn' => ['kind' => 'drawn', 'points' => [[0, 0], [0.4, 0.6], [0.7, 0.5], [1, 1]]]]],
+            'modes.standard.curves.turn.points.2',
+        ];
         yield 'a cushion out of range' => [['gimbal' => ['cushion_s' => 40]], 'modes.standard.gimbal.cushion_s'];
         yield 'an answer quicker than the craft' => [['lag_s' => ['travel' => 0.01]], 'modes.standard.lag_s.travel'];
         yield 'text for a number' => [['turn_dps' => 'quick'], 'modes.standard.turn_dps'];
@@ -119,7 +135,10 @@ final class RigTest extends FeatureCase
     {
         $settings = $this->settings();
         $settings['hands'] = ['stick_mode' => 4, 'wheel_up' => 'pull', 'grip' => 'one-finger', 'stick_mm' => 30];
-        $this->actingAs($this->operator)->postJson("/api/v1/rigs/{$this->shot->rig_id}/versions", ['settings' => $settings, 'reason' => 'cold', 'operator_id' => $this->operator->id])->assertCreated();
+        $this->actingAs($this->operator)->postJson(
+            "/api/v1/rigs/{$this->shot->rig_id}/versions",
+            ['settings' => $settings, 'reason' => 'cold', 'operator_id' => $this->operator->id],
+        )->assertCreated();
 
         self::assertSame([4, 'pull'], [$this->operator->refresh()->stick_mode, $this->operator->wheel_up]);
         $this->actingAs($this->operator)->getJson('/api/v1/rigs')->assertOk();
@@ -134,41 +153,63 @@ final class RigTest extends FeatureCase
         $this->save($other, ['turn_dps' => 42.0], $this->shot->rig->id, null, true)->assertForbidden();
         $this->actingAs($other)->getJson("/api/v1/rigs/$own")->assertForbidden();
         $this->save($this->trainer, ['turn_dps' => 42.0], $own, $this->operator)->assertCreated();
-        $this->save($this->trainer, ['turn_dps' => 42.0], Rig::of($this->shot->rig->craft_id, null)->firstOrFail()->id, null, true)->assertCreated();
+        $this->save(
+            $this->trainer, ['turn_dps' => 42.0], Rig::of($this->shot->rig->craft_id, null)->firstOrFail()->id, null, true,
+        )->assertCreated();
     }
 
     public function test_a_dragged_curve_passes_through_the_point_and_is_not_kept(): void
     {
-        $reading = $this->actingAs($this->operator)->postJson("/api/v1/rigs/{$this->shot->rig_id}/reading", ['mode' => 'standard', 'drag' => ['finger' => 'turn', 'travel' => 0.5, 'output' => 0.4]])->assertOk();
+        $reading = $this->actingAs($this->operator)->postJson(
+            "/api/v1/rigs/{$this->shot->rig_id}/reading",
+            ['mode' => 'standard', 'drag' => ['finger' => 'turn', 'travel' => 0.5, 'output' => 0.4]],
+        )->assertOk();
 
-        $reading->assertJsonCount(1, 'fingers')->assertJsonPath('fingers.0.curve', ['kind' => 'half-stick', 'value' => 0.4])->assertJsonPath('changes.0.name', 'curve of turn');
+        $reading->assertJsonCount(1, 'fingers')->assertJsonPath(
+            'fingers.0.curve', ['kind' => 'half-stick', 'value' => 0.4],
+        )->assertJsonPath('changes.0.name', 'curve of turn');
         self::assertEqualsWithDelta(58 * 0.4, $reading->json('fingers.0.half_stick'), 0.01);
         self::assertSame(1, Rig::query()->count());
     }
 
     public function test_a_cushion_is_asked_for_in_seconds_whatever_the_axis_stores(): void
     {
-        $ask = fn (string $finger, float $seconds): TestResponse => $this->actingAs($this->operator)->postJson("/api/v1/rigs/{$this->shot->rig_id}/reading", ['mode' => 'standard', 'cushion' => ['finger' => $finger, 'seconds' => $seconds]]);
-        $ask('turn', 0.9)->assertOk()->assertJsonPath('fingers.1.cushion_s', 0.9)->assertJsonPath('settings.modes.standard.lag_s.turn', 0.3);
-        $ask('tilt', 0.9)->assertOk()->assertJsonPath('fingers.4.cushion_s', 0.9)->assertJsonPath('settings.modes.standard.gimbal.cushion_s', 0.9);
+        $ask = fn (string $finger, float $seconds): TestResponse => $this->actingAs($this->operator)->postJson(
+            "/api/v1/rigs/{$this->shot->rig_id}/reading", ['mode' => 'standard', 'cushion' => ['finger' => $finger, 'seconds' => $seconds]],
+        );
+        $ask('turn', 0.9)->assertOk()->assertJsonPath('fingers.1.cushion_s', 0.9)->assertJsonPath(
+            'settings.modes.standard.lag_s.turn', 0.3,
+        );
+        $ask('tilt', 0.9)->assertOk()->assertJsonPath('fingers.4.cushion_s', 0.9)->assertJsonPath(
+            'settings.modes.standard.gimbal.cushion_s', 0.9,
+        );
         $ask('tilt', 25)->assertUnprocessable()->assertJsonPath('errors.0.place', 'cushion.seconds');
         $ask('turn', 0.1)->assertUnprocessable()->assertJsonPath('errors.0.place', 'modes.standard.lag_s.turn');
     }
 
     public function test_advice_is_given_for_planned_shots_in_the_house_that_is_followed(): void
     {
-        $ask = fn (): TestResponse => $this->actingAs($this->operator->refresh())->postJson("/api/v1/rigs/{$this->shot->rig_id}/advice", ['mode' => 'standard', 'shots' => [$this->shot->id]]);
+        $ask = fn (): TestResponse => $this->actingAs($this->operator->refresh())->postJson(
+            "/api/v1/rigs/{$this->shot->rig_id}/advice", ['mode' => 'standard', 'shots' => [$this->shot->id]],
+        );
         $ask()->assertOk()->assertJsonPath('house', 'middle');
         $this->actingAs($this->trainer)->putJson('/api/v1/house', ['house' => 'limit-the-machine'])->assertOk();
         $limited = $ask()->assertJsonPath('house', 'limit-the-machine')->json('fingers.1.advised.top');
-        $this->actingAs($this->trainer)->putJson("/api/v1/operators/{$this->operator->id}/house", ['house' => 'trust-the-fingers'])->assertJsonPath('followed', 'trust-the-fingers');
+        $this->actingAs($this->trainer)->putJson(
+            "/api/v1/operators/{$this->operator->id}/house", ['house' => 'trust-the-fingers'],
+        )->assertJsonPath('followed', 'trust-the-fingers');
         $trusted = $ask()->assertJsonPath('house', 'trust-the-fingers')->json('fingers.1.advised.top');
         self::assertLessThan($trusted, $limited);
-        $this->actingAs($this->trainer)->putJson("/api/v1/operators/{$this->operator->id}/house", ['house' => null])->assertJsonPath('followed', 'limit-the-machine');
+        $this->actingAs($this->trainer)->putJson(
+            "/api/v1/operators/{$this->operator->id}/house", ['house' => null],
+        )->assertJsonPath('followed', 'limit-the-machine');
         $this->actingAs($this->operator)->putJson('/api/v1/house', ['house' => 'middle'])->assertForbidden();
         // What is advised can be saved as it is.
         $settings = $ask()->json('settings');
-        $this->postJson("/api/v1/rigs/{$this->shot->rig_id}/versions", ['settings' => $settings, 'reason' => 'as advised', 'operator_id' => $this->operator->id])->assertCreated();
+        $this->postJson(
+            "/api/v1/rigs/{$this->shot->rig_id}/versions",
+            ['settings' => $settings, 'reason' => 'as advised', 'operator_id' => $this->operator->id],
+        )->assertCreated();
     }
 
     public function test_history_says_what_changed_and_when_takes_are_too_few_to_tell(): void
@@ -177,12 +218,16 @@ final class RigTest extends FeatureCase
         $second = (int) $this->save($this->operator, ['turn_dps' => 38.0], $this->shot->refresh()->rig_id)->json('id');
         $history = $this->actingAs($this->operator)->getJson("/api/v1/rigs/$second/history")->assertOk();
 
-        $history->assertJsonPath('0.version', 2)->assertJsonPath('0.author', $this->operator->name)->assertJsonPath('0.changes.0.name', 'top turn')->assertJsonPath('0.changes.0.from', 41)->assertJsonPath('0.changes.0.to', 38);
+        $history->assertJsonPath('0.version', 2)->assertJsonPath(
+            '0.author', $this->operator->name,
+        )->assertJsonPath('0.changes.0.name', 'top turn')->assertJsonPath('0.changes.0.from', 41)->assertJsonPath('0.changes.0.to', 38);
         self::assertStringContainsString('Too few', $history->json('0.since.words'));
         self::assertNull($history->json('1.since'));
         // Going back is a new version with the older settings: the history stays whole.
         $older = $this->getJson('/api/v1/rigs/'.$history->json('1.id'))->json('settings');
-        $this->postJson("/api/v1/rigs/$second/versions", ['settings' => $older, 'reason' => 'Back to version 1', 'operator_id' => $this->operator->id])->assertCreated()->assertJsonPath('version', 3)->assertJsonPath('settings.modes.standard.turn_dps', 41);
+        $this->postJson(
+            "/api/v1/rigs/$second/versions", ['settings' => $older, 'reason' => 'Back to version 1', 'operator_id' => $this->operator->id],
+        )->assertCreated()->assertJsonPath('version', 3)->assertJsonPath('settings.modes.standard.turn_dps', 41);
     }
 
     public function test_a_step_test_is_fitted_and_becomes_a_craft(): void
@@ -190,17 +235,42 @@ final class RigTest extends FeatureCase
         $craft = $this->shot->rig->load('model')->model;
         $slower = Rigs::all()['lapwing'];
         $slower['modes']['standard'] = [...$slower['modes']['standard'], 'run_mps' => 7.4, 'turn_dps' => 49.0];
-        $log = Recorder::fair()->record(StepFlight::fly(RigSheet::read(Fields::of($slower)), 'standard', 3), new LocalFrame(new GeoPoint(57.6, -0.4, 4.0)), 3);
-        $fitted = $this->actingAs($this->trainer)->post("/api/v1/crafts/$craft->id/step-tests", ['mode' => 'standard', 'log' => UploadedFile::fake()->createWithContent('steps.csv', Shots::csv($log))], ['Accept' => 'application/json'])->assertOk();
+        $log = Recorder::fair()->record(
+            StepFlight::fly(RigSheet::read(Fields::of($slower)), 'standard', 3), new LocalFrame(new GeoPoint(57.6, -0.4, 4.0)), 3,
+        );
+        $fitted = $this->actingAs($this->trainer)->post(
+            "/api/v1/crafts/$craft->id/step-tests",
+            ['mode' => 'standard', 'log' => UploadedFile::fake()->createWithContent('steps.csv', Shots::csv($log))],
+            ['Accept' => 'application/json'],
+        )->assertOk();
 
         self::assertEqualsWithDelta(7.4, $fitted->json('document.stock.modes.standard.run_mps'), 0.15);
         self::assertEqualsWithDelta(49.0, $fitted->json('document.stock.modes.standard.turn_dps'), 1.0);
         self::assertGreaterThan(0, $fitted->json('fits.2.lag_s.sd'));
-        $this->putJson("/api/v1/crafts/$craft->id", ['document' => $fitted->json('document'), 'revision' => 1, 'measured' => ['standard' => $fitted->json('fits')]])->assertOk()->assertJsonPath('revision', 2);
-        self::assertEqualsWithDelta(9.2, $this->shot->rig->refresh()->document['modes']['standard']['run_mps'], 1e-9, 'a rig keeps what it was');
-        $this->putJson("/api/v1/crafts/$craft->id", ['document' => $fitted->json('document'), 'revision' => 1])->assertUnprocessable()->assertJsonPath('errors.0.place', 'revision');
+        $this->putJson(
+            "/api/v1/crafts/$craft->id",
+            ['document' => $fitted->json('document'), 'version' => 1, 'measured' => ['standard' => $fitted->json('fits')]],
+        )->assertOk()->assertJsonPath('version', 2);
+        self::assertEqualsWithDelta(
+            9.2, $this->shot->rig->refresh()->document['modes']['standard']['run_mps'], 1e-9, 'a rig keeps what it was',
+        );
+        $this->putJson(
+            "/api/v1/crafts/$craft->id", ['document' => $fitted->json('document'), 'version' => 1],
+        )->assertConflict()->assertJsonPath('version', 2);
 
-        $this->post("/api/v1/crafts/$craft->id/step-tests", ['mode' => 'standard', 'log' => UploadedFile::fake()->createWithContent('pass.csv', "t,lat,lon,alt_m,heading_deg,gimbal_tilt_deg\n".implode('', array_map(static fn (int $i): string => "$i,57.6,-0.4,9,0,0\n", range(0, 60))))], ['Accept' => 'application/json'])
+        $this->post(
+            "/api/v1/crafts/$craft->id/step-tests",
+            [
+                'mode' => 'standard',
+                'log' => UploadedFile::fake()->createWithContent(
+                    'pass.csv',
+                    "t,lat,lon,alt_m,heading_deg,gimbal_tilt_deg\n".implode(
+                        '', array_map(static fn (int $i): string => "$i,57.6,-0.4,9,0,0\n", range(0, 60)),
+                    ),
+                ),
+            ],
+            ['Accept' => 'application/json'],
+        )
             ->assertUnprocessable()->assertJsonPath('errors.0.place', 'log');
     }
 
@@ -208,22 +278,36 @@ final class RigTest extends FeatureCase
     {
         $document = Rigs::crafts()['curlew'];
         $document['stock']['craft'] = 'Whimbrel 500';
-        $this->actingAs($this->operator)->postJson('/api/v1/crafts', ['document' => $document])->assertCreated()->assertJsonPath('name', 'Whimbrel 500');
+        $this->actingAs($this->operator)->postJson(
+            '/api/v1/crafts', ['document' => $document],
+        )->assertCreated()->assertJsonPath('name', 'Whimbrel 500');
         self::assertSame('Whimbrel 500', Rig::query()->latest('id')->firstOrFail()->craft);
-        $this->postJson('/api/v1/crafts', ['document' => $document])->assertUnprocessable()->assertJsonPath('errors.0.place', 'document.stock.craft');
-        $this->putJson('/api/v1/crafts/'.Craft::query()->latest('id')->firstOrFail()->id, ['document' => $document, 'revision' => 1])->assertForbidden();
+        $this->postJson(
+            '/api/v1/crafts', ['document' => $document],
+        )->assertUnprocessable()->assertJsonPath('errors.0.place', 'document.stock.craft');
+        $this->putJson(
+            '/api/v1/crafts/'.Craft::query()->latest('id')->firstOrFail()->id, ['document' => $document, 'version' => 1],
+        )->assertForbidden();
         $document['mass_kg'] = -2;
-        $this->postJson('/api/v1/crafts', ['document' => $document])->assertUnprocessable()->assertJsonPath('errors.0.place', 'document.mass_kg');
+        $this->postJson(
+            '/api/v1/crafts', ['document' => $document],
+        )->assertUnprocessable()->assertJsonPath('errors.0.place', 'document.mass_kg');
     }
 
     public function test_a_rig_file_goes_out_and_comes_in_elsewhere(): void
     {
-        $file = $this->actingAs($this->operator)->getJson("/api/v1/rigs/{$this->shot->rig_id}/file")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="lapwing-250-version-1.rig.json"')->json();
+        $file = $this->actingAs($this->operator)->getJson("/api/v1/rigs/{$this->shot->rig_id}/file")->assertOk()->assertHeader(
+            'Content-Disposition', 'attachment; filename="lapwing-250-version-1.rig.json"',
+        )->json();
         $elsewhere = User::factory()->createOne();
         $taken = $this->actingAs($elsewhere)->postJson('/api/v1/rig-files', $file)->assertCreated();
 
-        $taken->assertJsonPath('craft', 'Lapwing 250')->assertJsonPath('operator', $elsewhere->name)->assertJsonPath('settings.modes', $file['rig']['modes']);
-        $this->postJson('/api/v1/rig-files', [...$file, 'schema' => 'larkspur/rig/2'])->assertUnprocessable()->assertJsonPath('errors.0.place', 'schema');
+        $taken->assertJsonPath('craft', 'Lapwing 250')->assertJsonPath('operator', $elsewhere->name)->assertJsonPath(
+            'settings.modes', $file['rig']['modes'],
+        );
+        $this->postJson(
+            '/api/v1/rig-files', [...$file, 'schema' => 'larkspur/rig/2'],
+        )->assertUnprocessable()->assertJsonPath('errors.0.place', 'schema');
         $this->postJson('/api/v1/rig-files', $file)->assertUnprocessable()->assertJsonPath('errors.0.place', 'settings');
         $file['rig']['modes']['fast']['turn_dps'] = 70;
         $this->postJson('/api/v1/rig-files', $file)->assertCreated()->assertJsonPath('version', 2);
@@ -231,7 +315,9 @@ final class RigTest extends FeatureCase
 
     public function test_the_field_card_is_one_page_of_a5_with_the_numbers_on_it(): void
     {
-        $pdf = (string) $this->actingAs($this->operator)->get("/api/v1/rigs/{$this->shot->rig_id}/card")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        $pdf = (string) $this->actingAs($this->operator)->get(
+            "/api/v1/rigs/{$this->shot->rig_id}/card",
+        )->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
 
         self::assertStringStartsWith('%PDF-', $pdf);
         self::assertSame(1, preg_match_all('#/Type /Page\b#', $pdf));
@@ -251,7 +337,13 @@ final class RigTest extends FeatureCase
         foreach ($streams[1] as $stream) {
             $page = @gzuncompress(rtrim($stream, "\r\n"));
             if ($page !== false && preg_match_all('#\[\((.*?)\)\] TJ#s', $page, $pieces) > 0) {
-                $text .= implode(' ', array_map(static fn (string $piece): string => (string) mb_convert_encoding(stripcslashes($piece), 'UTF-8', 'UTF-16BE'), $pieces[1])).' ';
+                $text .= implode(
+                    ' ',
+                    array_map(
+                        static fn (string $piece): string => (string) mb_convert_encoding(stripcslashes($piece), 'UTF-8', 'UTF-16BE'),
+                        $pieces[1],
+                    ),
+                ).' ';
             }
         }
 
@@ -273,9 +365,14 @@ final class RigTest extends FeatureCase
         $base ??= $this->shot->rig_id;
         $settings = $this->settings($base);
         foreach ($change as $name => $value) {
-            $settings['modes']['standard'][$name] = is_array($value) ? array_replace($settings['modes']['standard'][$name], $value) : $value;
+            $settings['modes']['standard'][$name] = is_array($value)
+                ? array_replace($settings['modes']['standard'][$name], $value)
+                : $value;
         }
 
-        return $this->actingAs($author)->postJson("/api/v1/rigs/$base/versions", ['settings' => $settings, 'reason' => 'tried', 'operator_id' => $school ? null : ($operator ?? $author)->id]);
+        return $this->actingAs($author)->postJson(
+            "/api/v1/rigs/$base/versions",
+            ['settings' => $settings, 'reason' => 'tried', 'operator_id' => $school ? null : ($operator ?? $author)->id],
+        );
     }
 }

@@ -26,8 +26,12 @@ final class SessionTest extends FeatureCase
     public function test_a_wrong_password_is_told_without_telling_who_exists(): void
     {
         $user = User::factory()->createOne();
-        $known = $this->withHeaders(self::HEADERS)->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'wrong'])->assertUnprocessable();
-        $unknown = $this->withHeaders(self::HEADERS)->postJson('/api/v1/session', ['email' => 'nobody@skerrow.example', 'password' => 'wrong'])->assertUnprocessable();
+        $known = $this->withHeaders(self::HEADERS)->postJson(
+            '/api/v1/session', ['email' => $user->email, 'password' => 'wrong'],
+        )->assertUnprocessable();
+        $unknown = $this->withHeaders(self::HEADERS)->postJson(
+            '/api/v1/session', ['email' => 'nobody@skerrow.example', 'password' => 'wrong'],
+        )->assertUnprocessable();
 
         self::assertSame($known->json('detail'), $unknown->json('detail'));
         $known->assertHeader('Content-Type', 'application/problem+json');
@@ -37,7 +41,9 @@ final class SessionTest extends FeatureCase
     {
         $user = User::factory()->createOne();
         for ($i = 0; $i < config()->integer('larkspur.sign_in_tries'); $i++) {
-            $this->withHeaders(self::HEADERS)->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'guess'.$i])->assertUnprocessable();
+            $this->withHeaders(self::HEADERS)->postJson(
+                '/api/v1/session', ['email' => $user->email, 'password' => 'guess'.$i],
+            )->assertUnprocessable();
         }
         $this->withHeaders(self::HEADERS)->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'moor-and-wind'])
             ->assertTooManyRequests()->assertJsonPath('title', 'Too many tries');
@@ -47,7 +53,9 @@ final class SessionTest extends FeatureCase
     {
         $user = User::factory()->createOne();
         for ($i = 0; $i < 2 * config()->integer('larkspur.sign_in_tries'); $i++) {
-            $this->withHeaders(self::HEADERS)->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'moor-and-wind'])->assertOk();
+            $this->withHeaders(self::HEADERS)->postJson(
+                '/api/v1/session', ['email' => $user->email, 'password' => 'moor-and-wind'],
+            )->assertOk();
         }
     }
 
@@ -64,10 +72,18 @@ final class SessionTest extends FeatureCase
 
             return true;
         });
-        $this->withHeaders(self::HEADERS)->postJson('/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'short'])->assertUnprocessable();
-        $this->withHeaders(self::HEADERS)->postJson('/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'a-new-long-one'])->assertNoContent();
-        $this->withHeaders(self::HEADERS)->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'a-new-long-one'])->assertOk();
-        $this->withHeaders(self::HEADERS)->postJson('/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'a-second-long-one'])->assertUnprocessable();
+        $this->withHeaders(self::HEADERS)->postJson(
+            '/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'short'],
+        )->assertUnprocessable();
+        $this->withHeaders(self::HEADERS)->postJson(
+            '/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'a-new-long-one'],
+        )->assertNoContent();
+        $this->withHeaders(self::HEADERS)->postJson(
+            '/api/v1/session', ['email' => $user->email, 'password' => 'a-new-long-one'],
+        )->assertOk();
+        $this->withHeaders(self::HEADERS)->postJson(
+            '/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'a-second-long-one'],
+        )->assertUnprocessable();
     }
 
     public function test_an_unknown_address_gets_the_same_answer(): void
@@ -106,9 +122,13 @@ final class SessionTest extends FeatureCase
     public function test_preferences_are_kept_and_checked(): void
     {
         $user = User::factory()->createOne();
-        $this->actingAs($user)->patchJson('/api/v1/me', ['units' => 'feet', 'stick_mode' => 3])->assertOk()->assertJsonPath('units', 'feet');
+        $this->actingAs($user)->patchJson(
+            '/api/v1/me', ['units' => 'feet', 'stick_mode' => 3],
+        )->assertOk()->assertJsonPath('units', 'feet');
         self::assertSame(3, $user->refresh()->stick_mode);
-        $this->actingAs($user)->patchJson('/api/v1/me', ['stick_mode' => 5])->assertUnprocessable()->assertJsonPath('errors.0.place', 'stick_mode');
+        $this->actingAs($user)->patchJson(
+            '/api/v1/me', ['stick_mode' => 5],
+        )->assertUnprocessable()->assertJsonPath('errors.0.place', 'stick_mode');
         $this->actingAs($user)->patchJson('/api/v1/me', ['role' => 'trainer'])->assertOk();
         self::assertSame(User::OPERATOR, $user->refresh()->role);
     }

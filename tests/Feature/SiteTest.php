@@ -20,8 +20,16 @@ final class SiteTest extends FeatureCase
         $user = User::factory()->createOne();
         $shot = ShotFactory::whole($user);
         $site = $this->actingAs($user)->postJson('/api/v1/sites', self::drawing())->assertCreated();
-        $site->assertJsonPath('version', 1)->assertJsonPath('subjects.0.east_m', 10)->assertJsonPath('document.solids.1.shape', 'wire')->assertJsonPath('document.ground.spots.0.up_m', 3);
-        $plan = $this->postJson('/api/v1/plans', ['site_id' => $site->json('id'), 'rig_id' => $shot->rig_id, 'mode' => 'standard', 'move' => 'push-in', 'subject_id' => 'arch', 'parameters' => ['distance_m' => 40.0, 'start_bearing_deg' => 200.0]])->assertOk();
+        $site->assertJsonPath('version', 1)->assertJsonPath('subjects.0.east_m', 10)->assertJsonPath(
+            'document.solids.1.shape', 'wire',
+        )->assertJsonPath('document.ground.spots.0.up_m', 3);
+        $plan = $this->postJson(
+            '/api/v1/plans',
+            [
+                'site_id' => $site->json('id'), 'rig_id' => $shot->rig_id, 'mode' => 'standard', 'move' => 'push-in',
+                'subject_id' => 'arch', 'parameters' => ['distance_m' => 40.0, 'start_bearing_deg' => 200.0],
+            ],
+        )->assertOk();
         self::assertContains('water', array_column($plan->json('findings'), 'id'));
         self::assertSame($site->json('document'), $this->getJson('/api/v1/sites/'.$site->json('id'))->json('document'));
     }
@@ -33,10 +41,14 @@ final class SiteTest extends FeatureCase
         $trainer = User::factory()->createOne(['school_id' => $user->school_id, 'role' => User::TRAINER]);
         $id = $this->actingAs($user)->postJson('/api/v1/sites', self::drawing())->json('id');
         $this->actingAs($other)->putJson("/api/v1/sites/$id", [...self::drawing(), 'version' => 1])->assertForbidden();
-        $this->actingAs($user)->putJson("/api/v1/sites/$id", [...self::drawing(), 'name' => 'Mine', 'version' => 1])->assertOk()->assertJsonPath('version', 2);
+        $this->actingAs($user)->putJson(
+            "/api/v1/sites/$id", [...self::drawing(), 'name' => 'Mine', 'version' => 1],
+        )->assertOk()->assertJsonPath('version', 2);
         $this->actingAs($trainer)->putJson("/api/v1/sites/$id", [...self::drawing(), 'name' => 'Theirs', 'version' => 2])->assertOk();
         // Who saves second is told, and gets what is there now; nothing is overwritten.
-        $this->actingAs($user)->putJson("/api/v1/sites/$id", [...self::drawing(), 'name' => 'Mine again', 'version' => 2])->assertConflict()->assertJsonPath('latest.name', 'Theirs')->assertJsonPath('latest.version', 3);
+        $this->actingAs($user)->putJson(
+            "/api/v1/sites/$id", [...self::drawing(), 'name' => 'Mine again', 'version' => 2],
+        )->assertConflict()->assertJsonPath('latest.name', 'Theirs')->assertJsonPath('latest.version', 3);
         self::assertSame('Theirs', Site::query()->whereKey($id)->firstOrFail()->name);
     }
 
@@ -47,15 +59,34 @@ final class SiteTest extends FeatureCase
         $reading = $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => [$bow]])->assertOk();
         self::assertStringContainsString('crosses itself', $reading->json('fault.message'));
         $bow['points'] = $reading->json('fault.repair');
-        $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => [$bow]])->assertOk()->assertJsonPath('fault', null);
-        $this->postJson('/api/v1/sites', ['name' => 'far', 'subjects' => [], 'document' => ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => [['name' => 'the lighthouse', 'east_m' => 15000, 'north_m' => 0, 'width_m' => 4, 'height_m' => 20]]]])
-            ->assertUnprocessable()->assertJsonPath('errors.0.place', 'document.solids.0')->assertJsonPath('detail', 'The lighthouse lies 15.0 km from take-off.');
+        $this->postJson(
+            '/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => [$bow]],
+        )->assertOk()->assertJsonPath('fault', null);
+        $this->postJson(
+            '/api/v1/sites',
+            [
+                'name' => 'far', 'subjects' => [],
+                'document' => [
+                    'home' => ['lat' => 57.6, 'lon' => -0.4],
+                    'solids' => [['name' => 'the lighthouse', 'east_m' => 15000, 'north_m' => 0, 'width_m' => 4, 'height_m' => 20]],
+                ],
+            ],
+        )
+            ->assertUnprocessable()->assertJsonPath('errors.0.place', 'document.solids.0')->assertJsonPath(
+                'detail', 'The lighthouse lies 15.0 km from take-off.',
+            );
     }
 
     public function test_take_off_put_elsewhere_keeps_everything_where_it_is_on_earth(): void
     {
         $this->actingAs(User::factory()->createOne());
-        $read = $this->postJson('/api/v1/site-readings', ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4], 'solids' => [], 'take_off' => ['east_m' => 100, 'north_m' => -50], 'ground' => ['profile' => [[-200, -5], [200, 5]], 'bearing_deg' => 90]])->assertOk();
+        $read = $this->postJson(
+            '/api/v1/site-readings',
+            [
+                'home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4], 'solids' => [], 'take_off' => ['east_m' => 100, 'north_m' => -50],
+                'ground' => ['profile' => [[-200, -5], [200, 5]], 'bearing_deg' => 90],
+            ],
+        )->assertOk();
         $frame = new LocalFrame(new GeoPoint(57.6, -0.4, 4.0));
         $place = $frame->position(new GeoPoint($read->json('home.lat'), $read->json('home.lon'), $read->json('home.alt_m')));
         self::assertEqualsWithDelta([100.0, -50.0, 2.5], [$place->east, $place->north, $place->up], 0.002);
@@ -73,15 +104,41 @@ final class SiteTest extends FeatureCase
         $user = User::factory()->createOne();
         $site = Site::factory()->createOne(['school_id' => $user->school_id]);
         $this->actingAs($user);
-        $written = (string) $this->get("/api/v1/sites/{$site->id}/file")->assertOk()->assertHeader('Content-Type', 'application/geo+json')->getContent();
-        $import = $this->post('/api/v1/site-imports', ['file' => UploadedFile::fake()->createWithContent('moor.geojson', $written), 'site_id' => $site->id], ['Accept' => 'application/json'])->assertOk();
-        self::assertSame(array_column($site->sheet()->toArray()['solids'], 'id'), array_column(self::byId($import->json('solids'), array_column($site->sheet()->toArray()['solids'], 'id')), 'id'));
+        $written = (string) $this->get("/api/v1/sites/{$site->id}/file")->assertOk()->assertHeader(
+            'Content-Type', 'application/geo+json',
+        )->getContent();
+        $import = $this->post(
+            '/api/v1/site-imports', ['file' => UploadedFile::fake()->createWithContent('moor.geojson', $written), 'site_id' => $site->id],
+            ['Accept' => 'application/json'],
+        )->assertOk();
+        self::assertSame(
+            array_column($site->sheet()->toArray()['solids'], 'id'),
+            array_column(self::byId($import->json('solids'), array_column($site->sheet()->toArray()['solids'], 'id')), 'id'),
+        );
         self::assertSame(1, Site::query()->count(), 'nothing is kept yet');
-        $many = ['type' => 'FeatureCollection', 'features' => array_map(static fn (int $i): array => ['type' => 'Feature', 'properties' => ['height' => 2], 'geometry' => ['type' => 'Point', 'coordinates' => [-0.4046 + $i * 1e-6, 57.6021]]], range(1, 10000))];
-        $this->post('/api/v1/site-imports', ['file' => UploadedFile::fake()->createWithContent('many.json', json_encode($many, JSON_THROW_ON_ERROR)), 'site_id' => $site->id], ['Accept' => 'application/json'])
+        $many = [
+            'type' => 'FeatureCollection',
+            'features' => array_map(
+                static fn (int $i): array => [
+                    'type' => 'Feature', 'properties' => ['height' => 2],
+                    'geometry' => ['type' => 'Point', 'coordinates' => [-0.4046 + $i * 1e-6, 57.6021]],
+                ],
+                range(1, 10000),
+            ),
+        ];
+        $this->post(
+            '/api/v1/site-imports',
+            [
+                'file' => UploadedFile::fake()->createWithContent('many.json', json_encode($many, JSON_THROW_ON_ERROR)),
+                'site_id' => $site->id,
+            ],
+            ['Accept' => 'application/json'],
+        )
             ->assertOk()->assertJsonPath('found', 10000)->assertJsonCount(SiteImport::MOST, 'solids');
         foreach (['{"type":', '<!DOCTYPE kml><kml/>', 'hello'] as $text) {
-            $this->post('/api/v1/site-imports', ['file' => UploadedFile::fake()->createWithContent('bad', $text)], ['Accept' => 'application/json'])->assertUnprocessable();
+            $this->post(
+                '/api/v1/site-imports', ['file' => UploadedFile::fake()->createWithContent('bad', $text)], ['Accept' => 'application/json'],
+            )->assertUnprocessable();
         }
     }
 
@@ -92,7 +149,9 @@ final class SiteTest extends FeatureCase
         $first = $this->getJson($weather)->assertOk()->assertJsonPath('simulated', true)->json();
         self::assertSame($first, $this->getJson($weather)->json());
         self::assertGreaterThanOrEqual($first['mean_mps'], $first['gust_mps']);
-        $heights = $this->postJson('/api/v1/ground-heights', ['home' => ['lat' => 57.6, 'lon' => -0.4]])->assertOk()->assertJsonPath('simulated', true)->json();
+        $heights = $this->postJson(
+            '/api/v1/ground-heights', ['home' => ['lat' => 57.6, 'lon' => -0.4]],
+        )->assertOk()->assertJsonPath('simulated', true)->json();
         self::assertCount(16, $heights['spots']);
         $noon = $this->getJson('/api/v1/light-meter?lat=57.6&lon=-0.4&at=2026-06-03T12:00:00Z')->assertJsonPath('simulated', true)->json('ev');
         $night = $this->getJson('/api/v1/light-meter?lat=57.6&lon=-0.4&at=2026-12-03T00:00:00Z')->json('ev');
@@ -104,12 +163,19 @@ final class SiteTest extends FeatureCase
     private static function drawing(): array
     {
         return [
-            'name' => 'The slip', 'about' => 'drawn by hand', 'subjects' => [['id' => 'arch', 'name' => 'Sea arch', 'east_m' => 10, 'north_m' => 20, 'up_m' => 2.5, 'base_m' => 0.5]],
+            'name' => 'The slip', 'about' => 'drawn by hand',
+            'subjects' => [['id' => 'arch', 'name' => 'Sea arch', 'east_m' => 10, 'north_m' => 20, 'up_m' => 2.5, 'base_m' => 0.5]],
             'document' => [
                 'home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], 'ceiling_m' => 100, 'sight_line_m' => 250,
                 'solids' => [
-                    ['id' => 'yard', 'name' => 'yard', 'role' => 'obstacle', 'shape' => 'polygon', 'points' => [[60, 0], [70, 0], [70, 5], [65, 5], [65, 10], [60, 10]], 'base_m' => 0, 'height_m' => 3],
-                    ['id' => 'wire', 'name' => 'wire', 'role' => 'obstacle', 'shape' => 'wire', 'points' => [[-60, 0], [-60, 20]], 'base_m' => 0, 'height_m' => 6, 'sag_m' => 0.5],
+                    [
+                        'id' => 'yard', 'name' => 'yard', 'role' => 'obstacle', 'shape' => 'polygon',
+                        'points' => [[60, 0], [70, 0], [70, 5], [65, 5], [65, 10], [60, 10]], 'base_m' => 0, 'height_m' => 3,
+                    ],
+                    [
+                        'id' => 'wire', 'name' => 'wire', 'role' => 'obstacle', 'shape' => 'wire', 'points' => [[-60, 0], [-60, 20]],
+                        'base_m' => 0, 'height_m' => 6, 'sag_m' => 0.5,
+                    ],
                 ],
                 'ground' => ['spots' => [['east_m' => 40, 'north_m' => 0, 'up_m' => 3]]],
                 'areas' => [['id' => 'bay', 'name' => 'bay', 'kind' => 'water', 'points' => [[-50, -50], [50, -50], [50, 30], [-50, 30]]]],

@@ -53,13 +53,21 @@ final class TakeTest extends FeatureCase
     {
         $operator = User::factory()->createOne();
         $shot = ShotFactory::whole($operator);
-        $done = $this->actingAs($operator)->postJson("/api/v1/shots/{$shot->id}/flights", ['operator' => 'flicker', 'seed' => 3, 'wind' => ['mean_mps' => 2, 'from_deg' => 90]])->assertCreated();
+        $done = $this->actingAs($operator)->postJson(
+            "/api/v1/shots/{$shot->id}/flights", ['operator' => 'flicker', 'seed' => 3, 'wind' => ['mean_mps' => 2, 'from_deg' => 90]],
+        )->assertCreated();
 
         $done->assertJsonPath('state', 'done')->assertJsonCount(1, 'takes');
-        $this->actingAs($operator)->postJson("/api/v1/shots/{$shot->id}/flights", ['operator' => 'reckless', 'seed' => 3])->assertUnprocessable();
-        $this->actingAs(User::factory()->createOne(['school_id' => $operator->school_id]))->postJson("/api/v1/shots/{$shot->id}/flights", ['operator' => 'steady', 'seed' => 3])->assertForbidden();
+        $this->actingAs($operator)->postJson(
+            "/api/v1/shots/{$shot->id}/flights", ['operator' => 'reckless', 'seed' => 3],
+        )->assertUnprocessable();
+        $this->actingAs(User::factory()->createOne(['school_id' => $operator->school_id]))->postJson(
+            "/api/v1/shots/{$shot->id}/flights", ['operator' => 'steady', 'seed' => 3],
+        )->assertForbidden();
         // The same seed flies the same bytes, and the same bytes are in the logbook already.
-        $this->actingAs($operator)->postJson("/api/v1/shots/{$shot->id}/flights", ['operator' => 'flicker', 'seed' => 3, 'wind' => ['mean_mps' => 2, 'from_deg' => 90]])
+        $this->actingAs($operator)->postJson(
+            "/api/v1/shots/{$shot->id}/flights", ['operator' => 'flicker', 'seed' => 3, 'wind' => ['mean_mps' => 2, 'from_deg' => 90]],
+        )
             ->assertCreated()->assertJsonPath('state', 'refused')->assertJsonPath('takes', []);
     }
 
@@ -67,7 +75,9 @@ final class TakeTest extends FeatureCase
     {
         $operator = User::factory()->createOne();
         $shot = ShotFactory::whole($operator);
-        $import = $this->actingAs($operator)->postJson('/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent('pass 3.csv', $this->csv()), 'shot_id' => $shot->id])->assertStatus(202);
+        $import = $this->actingAs($operator)->postJson(
+            '/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent('pass 3.csv', $this->csv()), 'shot_id' => $shot->id],
+        )->assertStatus(202);
         $done = $this->actingAs($operator)->getJson('/api/v1/imports/'.$import->json('id'))->assertOk();
 
         $done->assertJsonPath('state', 'done')->assertJsonCount(1, 'takes')->assertJsonPath('file_name', 'pass 3.csv');
@@ -82,7 +92,9 @@ final class TakeTest extends FeatureCase
     {
         Queue::fake();
         $operator = User::factory()->createOne();
-        $this->actingAs($operator)->postJson('/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent('a.csv', $this->csv())])->assertStatus(202)->assertJsonPath('state', 'waiting');
+        $this->actingAs($operator)->postJson(
+            '/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent('a.csv', $this->csv())],
+        )->assertStatus(202)->assertJsonPath('state', 'waiting');
         Queue::assertCount(1);
         self::assertCount(1, Storage::files('uploads'));
     }
@@ -98,7 +110,9 @@ final class TakeTest extends FeatureCase
                 $text .= sprintf("%.3f,%s\r\n", (float) $t + $pass * 40, $rest);
             }
         }
-        $this->actingAs($operator)->postJson('/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent('three.csv', $text)])->assertStatus(202);
+        $this->actingAs($operator)->postJson(
+            '/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent('three.csv', $text)],
+        )->assertStatus(202);
         $takes = Take::query()->orderBy('number')->get();
 
         self::assertSame([1, 2, 3], $takes->pluck('number')->all());
@@ -121,10 +135,14 @@ final class TakeTest extends FeatureCase
     public function test_bad_logs_are_refused_and_leave_nothing_behind(string $content, string $place, string $words): void
     {
         $operator = User::factory()->createOne();
-        $import = Import::factory()->createOne(['school_id' => $operator->school_id, 'owner_id' => $operator->id, 'bytes' => strlen($content)]);
+        $import = Import::factory()->createOne([
+            'school_id' => $operator->school_id, 'owner_id' => $operator->id, 'bytes' => strlen($content),
+        ]);
         Storage::put($import->path, $content);
         $this->app?->make(ImportLog::class)($import);
-        $told = $this->actingAs($operator)->getJson('/api/v1/imports/'.$import->id)->assertOk()->assertJsonPath('state', 'refused')->assertJsonPath('place', $place);
+        $told = $this->actingAs($operator)->getJson(
+            '/api/v1/imports/'.$import->id,
+        )->assertOk()->assertJsonPath('state', 'refused')->assertJsonPath('place', $place);
 
         self::assertStringContainsString($words, (string) $told->json('message'));
         self::assertSame(0, Take::query()->count() + FlightLog::query()->count());
@@ -135,8 +153,12 @@ final class TakeTest extends FeatureCase
     {
         $operator = User::factory()->createOne();
         $this->actingAs($operator)->postJson('/api/v1/imports', [])->assertUnprocessable()->assertJsonPath('errors.0.place', 'log');
-        $this->actingAs($operator)->postJson('/api/v1/imports', ['log' => UploadedFile::fake()->create('huge.csv', 270_000)])->assertUnprocessable();
-        $this->actingAs($operator)->postJson('/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent('a.csv', 'x'), 'shot_id' => 99999])->assertNotFound();
+        $this->actingAs($operator)->postJson(
+            '/api/v1/imports', ['log' => UploadedFile::fake()->create('huge.csv', 270_000)],
+        )->assertUnprocessable();
+        $this->actingAs($operator)->postJson(
+            '/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent('a.csv', 'x'), 'shot_id' => 99999],
+        )->assertNotFound();
     }
 
     public function test_another_schools_take_is_not_found_and_anothers_is_forbidden(): void
@@ -156,8 +178,12 @@ final class TakeTest extends FeatureCase
     public function test_deciding_and_changing_ones_mind(): void
     {
         [$operator, $take] = $this->flown();
-        $this->actingAs($operator)->patchJson("/api/v1/takes/{$take->id}", ['decision' => 'keep'])->assertOk()->assertJsonPath('decision', 'keep');
-        $this->actingAs($operator)->patchJson("/api/v1/takes/{$take->id}", ['decision' => null])->assertOk()->assertJsonPath('decision', null);
+        $this->actingAs($operator)->patchJson(
+            "/api/v1/takes/{$take->id}", ['decision' => 'keep'],
+        )->assertOk()->assertJsonPath('decision', 'keep');
+        $this->actingAs($operator)->patchJson(
+            "/api/v1/takes/{$take->id}", ['decision' => null],
+        )->assertOk()->assertJsonPath('decision', null);
         $this->actingAs($operator)->patchJson("/api/v1/takes/{$take->id}", ['decision' => 'burn'])->assertUnprocessable();
     }
 
@@ -165,11 +191,15 @@ final class TakeTest extends FeatureCase
     {
         [$operator, $take] = $this->flown();
         $trainer = User::factory()->trainer()->createOne(['school_id' => $operator->school_id]);
-        $this->actingAs($trainer)->postJson("/api/v1/takes/{$take->id}/comments", ['at_s' => 9.4, 'text' => '  Turn in more softly. '])->assertCreated()->assertJsonPath('text', 'Turn in more softly.');
+        $this->actingAs($trainer)->postJson(
+            "/api/v1/takes/{$take->id}/comments", ['at_s' => 9.4, 'text' => '  Turn in more softly. '],
+        )->assertCreated()->assertJsonPath('text', 'Turn in more softly.');
         $this->actingAs($operator)->postJson("/api/v1/takes/{$take->id}/comments", ['at_s' => 9.4, 'text' => 'No.'])->assertForbidden();
         $this->actingAs($trainer)->postJson("/api/v1/takes/{$take->id}/comments", ['at_s' => 'late', 'text' => ''])->assertUnprocessable();
 
-        $this->actingAs($operator)->getJson('/api/v1/takes/'.$take->id)->assertJsonPath('said.0.at_s', 9.4)->assertJsonPath('said.0.author', $trainer->name);
+        $this->actingAs($operator)->getJson('/api/v1/takes/'.$take->id)->assertJsonPath('said.0.at_s', 9.4)->assertJsonPath(
+            'said.0.author', $trainer->name,
+        );
         $this->actingAs($operator)->getJson('/api/v1/today')->assertOk()->assertJsonPath('comment.text', 'Turn in more softly.');
         self::assertSame(1, Comment::query()->count());
     }
@@ -199,7 +229,9 @@ final class TakeTest extends FeatureCase
         self::assertCount(70, $seen);
         self::assertSame($sorted, $seen);
         $this->actingAs($trainer)->getJson('/api/v1/takes?operator='.$classmate->id)->assertJsonCount(1, 'takes');
-        $this->actingAs($operator)->getJson('/api/v1/takes?operator='.$classmate->id)->assertOk()->assertJsonPath('takes.0.operator.id', $operator->id);
+        $this->actingAs($operator)->getJson(
+            '/api/v1/takes?operator='.$classmate->id,
+        )->assertOk()->assertJsonPath('takes.0.operator.id', $operator->id);
     }
 
     public function test_scores_over_time_come_with_their_medians(): void
@@ -213,7 +245,10 @@ final class TakeTest extends FeatureCase
 
         $own = $this->actingAs($operator)->getJson('/api/v1/trend?operator='.$other->id)->assertOk()->assertJsonCount(1);
         self::assertSame([60, 90, 70, 95, 65, 98], array_map(intval(...), $own->json('0.points.*.score')));
-        self::assertSame([null, null, null, null, 70, 90], array_map(static fn (?float $m): ?int => $m === null ? null : (int) $m, $own->json('0.points.*.median')));
+        self::assertSame(
+            [null, null, null, null, 70, 90],
+            array_map(static fn (?float $m): ?int => $m === null ? null : (int) $m, $own->json('0.points.*.median')),
+        );
         $trainer = User::factory()->createOne(['school_id' => $operator->school_id, 'role' => User::TRAINER]);
         $this->actingAs($trainer)->getJson('/api/v1/trend')->assertOk()->assertJsonCount(2);
         $this->actingAs($trainer)->getJson('/api/v1/trend?operator='.$other->id)->assertOk()->assertJsonCount(1);
@@ -226,7 +261,8 @@ final class TakeTest extends FeatureCase
         $this->actingAs($trainer)->getJson('/api/v1/operators')->assertOk()->assertJsonCount(1)->assertJsonPath('0.name', $operator->name);
         $this->actingAs($operator)->getJson('/api/v1/operators')->assertForbidden();
         $this->actingAs($trainer)->getJson('/api/v1/today')->assertOk()->assertJsonPath('class.0.advice.kind', 'first');
-        $this->actingAs($operator)->getJson('/api/v1/today')->assertOk()->assertJsonPath('advice.kind', 'first')->assertJsonPath('class', []);
+        $this->actingAs($operator)->getJson('/api/v1/today')->assertOk()->assertJsonPath('advice.kind', 'first')
+            ->assertJsonPath('class', []);
     }
 
     public function test_a_take_is_shown_by_the_window_it_was_judged_in(): void
@@ -245,7 +281,10 @@ final class TakeTest extends FeatureCase
     public function test_a_judgement_is_said_to_whoever_reads_it(): void
     {
         [$operator, $take] = $this->flown('hurried');
-        $told = fn (): string => json_encode($this->actingAs($operator->refresh())->getJson('/api/v1/takes/'.$take->id)->assertOk()->json('judgement'), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        $told = fn (): string => json_encode(
+            $this->actingAs($operator->refresh())->getJson('/api/v1/takes/'.$take->id)->assertOk()->json('judgement'),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+        );
         self::assertStringNotContainsString('"say"', $told());
         $two = $told();
         $operator->update(['stick_mode' => 1]);
@@ -254,15 +293,22 @@ final class TakeTest extends FeatureCase
         $feet = $told();
 
         // What is measured stays; the words follow the reader.
-        self::assertSame(array_map(static fn (array $facet): mixed => $facet['score'], json_decode($two, true)['facets']), array_map(static fn (array $facet): mixed => $facet['score'], json_decode($feet, true)['facets']));
-        self::assertDoesNotMatchRegularExpression('/\d m(\/s)?\b/u', implode(' ', array_column(json_decode($feet, true)['faults'], 'picture')));
+        self::assertSame(
+            array_map(static fn (array $facet): mixed => $facet['score'], json_decode($two, true)['facets']),
+            array_map(static fn (array $facet): mixed => $facet['score'], json_decode($feet, true)['facets']),
+        );
+        self::assertDoesNotMatchRegularExpression(
+            '/\d m(\/s)?\b/u', implode(' ', array_column(json_decode($feet, true)['faults'], 'picture')),
+        );
         self::assertSame(array_column(json_decode($two, true)['faults'], 't_s'), array_column(json_decode($one, true)['faults'], 't_s'));
     }
 
     public function test_judging_again_keeps_the_old_judgement(): void
     {
         [, $take] = $this->flown();
-        $take->scores()->create(['school_id' => $take->school_id, 'method' => 'larkspur/score/3', 'intent' => [], 'document' => ['score' => 1]]);
+        $take->scores()->create([
+            'school_id' => $take->school_id, 'method' => 'larkspur/score/3', 'intent' => [], 'document' => ['score' => 1],
+        ]);
 
         self::assertSame(2, Score::query()->where('take_id', $take->id)->count());
         self::assertSame('larkspur/score/3', $take->load('judgement')->judgement?->method);
@@ -272,7 +318,9 @@ final class TakeTest extends FeatureCase
     private function flown(string $hand = 'steady'): array
     {
         $operator = User::factory()->createOne();
-        $import = $this->app?->make(FlyShot::class)(ShotFactory::whole($operator), OperatorHabits::named($hand), $hand, Wind::still(), 7, $operator);
+        $import = $this->app?->make(FlyShot::class)(
+            ShotFactory::whole($operator), OperatorHabits::named($hand), $hand, Wind::still(), 7, $operator,
+        );
         self::assertSame(Import::DONE, $import?->state, json_encode($import?->outcome) ?: '');
 
         return [$operator, Take::query()->with('log')->latest('id')->firstOrFail()];
@@ -285,7 +333,9 @@ final class TakeTest extends FeatureCase
             // The very shot that ShotFactory keeps, flown as planned.
             $site = Sites::all()[0];
             $document = Shots::document(ShotFactory::PARAMETERS, ['site' => $site['document']]);
-            $document['intent']['subject'] = array_intersect_key($site['subjects'][0], ['lat' => 1, 'lon' => 1, 'alt_m' => 1, 'base_alt_m' => 1]);
+            $document['intent']['subject'] = array_intersect_key(
+                $site['subjects'][0], ['lat' => 1, 'lon' => 1, 'alt_m' => 1, 'base_alt_m' => 1],
+            );
             $shot = Shot::read(Fields::of($document));
             $csv = Shots::csv((new Recorder)->record(Planner::plan($shot)->move->flight, $shot->site->frame()));
         }

@@ -25,8 +25,13 @@ use Words\PhraseBook;
 /** What keeps the house as it is described in docs/development.md: where sentences may stand, and that each table of it is true. */
 final class HouseTest extends TestCase
 {
-    /** Texts that are no sentences for anyone: titles of published schemas, notes inside files in open formats, names on the practice stage. */
-    private const NO_ONE_IS_TOLD = ['core/Choreography/ShotSchema.php', 'core/Rig/RigSchema.php', 'core/Telemetry/GpxWriter.php', 'core/Telemetry/KmlWriter.php', 'core/Telemetry/GeoJsonWriter.php'];
+    /**
+     * Texts that are no sentences for anyone: titles of published schemas, notes inside files in open formats, names on the practice stage.
+     */
+    private const NO_ONE_IS_TOLD = [
+        'core/Choreography/ShotSchema.php', 'core/Rig/RigSchema.php', 'core/Telemetry/GpxWriter.php', 'core/Telemetry/KmlWriter.php',
+        'core/Telemetry/GeoJsonWriter.php',
+    ];
 
     public function test_no_sentence_stands_in_core(): void
     {
@@ -45,6 +50,46 @@ final class HouseTest extends TestCase
         }
     }
 
+    public function test_no_line_is_longer_than_140(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $long = [];
+        foreach (['app', 'bin', 'core', 'database', 'demo', 'documents', 'routes', 'tests', 'web', 'words'] as $room) {
+            foreach (self::written($room) as $path) {
+                $text = (string) file_get_contents($path);
+                // What is quoted whole (a file, a query, a phrase) is as long as it is.
+                $plain = (string) preg_replace_callback(
+                    '/<<<[\'"]?(\w+)[\'"]?\n.*?\n\s*\1|'
+                        .'\'(?:[^\'\\\\\n]|\\\\.)*\'|"(?:[^"\\\\\n]|\\\\.)*"|`[^`\n]*`/s',
+                    static fn (array $quoted): string => mb_strlen($quoted[0]) <= 60
+                        ? $quoted[0]
+                        : str_repeat("\n", substr_count($quoted[0], "\n")),
+                    $text,
+                );
+                foreach (explode("\n", $plain) as $k => $line) {
+                    if (mb_strlen($line) > 140) {
+                        $long[] = substr($path, strlen($root) + 1).':'.($k + 1);
+                    }
+                }
+            }
+        }
+        self::assertSame([], $long);
+    }
+
+    /** @return iterable<string> paths of what somebody wrote by hand in a room */
+    private static function written(string $room): iterable
+    {
+        $root = dirname(__DIR__, 2);
+        $folders = new RecursiveDirectoryIterator("$root/$room", RecursiveDirectoryIterator::SKIP_DOTS);
+        foreach (new RecursiveIteratorIterator($folders) as $file) {
+            $name = $file instanceof SplFileInfo ? $file->getPathname() : '';
+            $byHand = preg_match('/\.(php|ts|tsx|css|sh|mjs|py)$|\/bin\/\w+$/', $name) === 1;
+            if ($byHand && ! str_contains($name, '/fixtures/') && ! str_ends_with($name, 'web/api/schema.ts')) {
+                yield $name;
+            }
+        }
+    }
+
     public function test_words_of_a_language_are_written_once(): void
     {
         $seen = [];
@@ -59,7 +104,9 @@ final class HouseTest extends TestCase
     }
 
     /** Called by tests alone, and kept for what they check against the outside: the sun of the almanacs, and the drawn ground of spots. */
-    private const CHECKED_ONLY = ['field', 'refracted', 'shadow', 'fromView', 'ofPart', 'ofSpots', 'movesOf', 'isOptional', 'knows', 'jsonSerialize'];
+    private const CHECKED_ONLY = [
+        'field', 'refracted', 'shadow', 'fromView', 'ofPart', 'ofSpots', 'movesOf', 'isOptional', 'knows', 'jsonSerialize',
+    ];
 
     public function test_nothing_stands_in_core_that_nobody_calls(): void
     {
@@ -84,10 +131,15 @@ final class HouseTest extends TestCase
     /** docs/development.md: a new fault is a class in core/Scoring/Fault, its row in FaultKinds and its phrases. */
     public function test_a_fault_is_one_class_one_row_and_its_phrases(): void
     {
-        $classes = array_filter(array_map(static fn (string $file): string => 'Larkspur\\Scoring\\Fault\\'.basename($file, '.php'), glob(dirname(__DIR__, 2).'/core/Scoring/Fault/*.php') ?: []), static function (string $class): bool {
+        $classes = array_filter(array_map(
+            static fn (string $file): string => 'Larkspur\\Scoring\\Fault\\'.basename($file, '.php'),
+            glob(dirname(__DIR__, 2).'/core/Scoring/Fault/*.php') ?: [],
+        ), static function (string $class): bool {
             assert(class_exists($class) || interface_exists($class));
 
-            return is_a($class, FaultKind::class, true) && ! (new ReflectionClass($class))->isAbstract() && ! (new ReflectionClass($class))->isInterface();
+            return is_a($class, FaultKind::class, true)
+                && ! (new ReflectionClass($class))->isAbstract()
+                && ! (new ReflectionClass($class))->isInterface();
         });
         self::assertSame(count($classes), count(FaultKinds::ids()), 'every kind has its row');
         foreach (FaultKinds::all() as $kind) {
@@ -99,9 +151,13 @@ final class HouseTest extends TestCase
             self::assertGreaterThanOrEqual(0.0, $fault->deduction());
             self::assertGreaterThanOrEqual(0.0, $kind->disturbs($fault, 5.5));
         }
-        foreach (['core/Scoring/Verdict.php', 'core/Scoring/UsableStretches.php', 'core/Training/Lesson.php', 'core/Scoring/Fault/Fault.php'] as $file) {
+        foreach ([
+            'core/Scoring/Verdict.php', 'core/Scoring/UsableStretches.php', 'core/Training/Lesson.php', 'core/Scoring/Fault/Fault.php',
+        ] as $file) {
             foreach (FaultKinds::ids() as $id) {
-                self::assertStringNotContainsString("'$id'", (string) file_get_contents(dirname(__DIR__, 2).'/'.$file), "$file knows a kind by name");
+                self::assertStringNotContainsString(
+                    "'$id'", (string) file_get_contents(dirname(__DIR__, 2).'/'.$file), "$file knows a kind by name",
+                );
             }
         }
     }
@@ -135,7 +191,10 @@ final class HouseTest extends TestCase
     public function test_a_log_format_has_a_reader_a_writer_and_a_media_type(): void
     {
         foreach (['csv', 'gpx', 'kml', 'geojson'] as $ending) {
-            self::assertSame(str_replace('Reader', '', Formats::reader("a.$ending")::class), str_replace('Writer', '', Formats::writer("a.$ending")::class));
+            self::assertSame(
+                str_replace('Reader', '', Formats::reader("a.$ending")::class),
+                str_replace('Writer', '', Formats::writer("a.$ending")::class),
+            );
             self::assertStringContainsString('/', Formats::mediaType("a.$ending"));
         }
         self::assertSame(['gpx', 'geojson'], [Formats::ending('Flight.GPX'), Formats::ending('a.b.geojson')]);
@@ -159,7 +218,9 @@ final class HouseTest extends TestCase
     {
         $root = dirname(__DIR__, 2);
         /** @var SplFileInfo $file */
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("$root/$room", RecursiveDirectoryIterator::SKIP_DOTS)) as $file) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+            "$root/$room", RecursiveDirectoryIterator::SKIP_DOTS,
+        )) as $file) {
             yield $file->getPathname() => substr($file->getPathname(), strlen($root) + 1);
         }
     }

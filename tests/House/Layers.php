@@ -8,12 +8,16 @@ use PHPat\Selector\Selector;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/** Which layer and which room may know which; PHPStan holds the code to it (phpstan.neon). What stands lower knows nothing of what stands higher. */
+/**
+ * Which layer and which room may know which; PHPStan holds the code to it (phpstan.neon). What stands lower knows nothing of what stands
+ * higher.
+ */
 final class Layers
 {
     /** Rooms of core/ from the ground up: each may use those before it. */
     private const ROOMS = [
-        'Measure', 'Geo', 'Controls', 'Xml', 'Camera', 'Site', 'Telemetry', 'Rig', 'Move', 'Choreography', 'Flight', 'TakeAlong', 'FlightDay', 'Scoring', 'Training',
+        'Measure', 'Geo', 'Controls', 'Xml', 'Camera', 'Site', 'Telemetry', 'Rig', 'Move', 'Choreography', 'Flight', 'TakeAlong',
+        'FlightDay', 'Scoring', 'Training',
     ];
 
     public function test_core_knows_no_interface_no_words_and_no_framework(): Rule
@@ -22,7 +26,10 @@ final class Layers
             ->classes(Selector::inNamespace('Larkspur'))
             ->excluding(Selector::inNamespace('Larkspur\CommandLine'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Words'), Selector::inNamespace('Documents'), Selector::inNamespace('Illuminate'), Selector::inNamespace('Demo'))
+            ->classes(
+                Selector::inNamespace('App'), Selector::inNamespace('Words'), Selector::inNamespace('Documents'),
+                Selector::inNamespace('Illuminate'), Selector::inNamespace('Demo'),
+            )
             ->because('core/ gives facts and values; how they are said, sent and shown is decided outside');
     }
 

@@ -15,7 +15,9 @@ final class FactsInCode
 {
     private const ROOMS = ['core', 'app', 'documents', 'bin/support'];
 
-    /** @return iterable<array{string, string, ?list<string>}> place, code, and names of the values; null where they are spread from an array */
+    /**
+     * @return iterable<array{string, string, ?list<string>}> place, code, and names of the values; null where they are spread from an array
+     */
     public static function all(): iterable
     {
         foreach (self::ROOMS as $room) {
@@ -30,7 +32,9 @@ final class FactsInCode
     {
         $root = dirname(__DIR__, 2);
         /** @var SplFileInfo $file */
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("$root/$room", RecursiveDirectoryIterator::SKIP_DOTS)) as $file) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+            "$root/$room", RecursiveDirectoryIterator::SKIP_DOTS,
+        )) as $file) {
             if ($file->getExtension() === 'php') {
                 yield $file->getPathname() => substr($file->getPathname(), strlen($root) + 1);
             }
@@ -67,7 +71,9 @@ final class FactsInCode
         // Braces in quotes are braces.
         $found = self::namesIn((string) preg_replace("/'[{}]'/", '', $phrase));
         $own = array_map(static fn (Finger $finger): string => $finger->value.'_thumb', Finger::cases());
-        $names = array_map(static fn (string $name): string => (string) preg_replace('/^(.*finger)_(axis|thumb)$/', '$1', $name), array_diff($found, $own));
+        $names = array_map(
+            static fn (string $name): string => (string) preg_replace('/^(.*finger)_(axis|thumb)$/', '$1', $name), array_diff($found, $own),
+        );
 
         return array_values(array_unique($names));
     }
@@ -97,9 +103,15 @@ final class FactsInCode
     /** @return iterable<array{string, string, ?list<string>}> */
     private static function inFile(string $path, string $name): iterable
     {
-        $tokens = array_values(array_filter(PhpToken::tokenize((string) file_get_contents($path)), static fn (PhpToken $token): bool => ! $token->is([T_WHITESPACE, T_COMMENT, T_DOC_COMMENT])));
+        $tokens = array_values(array_filter(
+            PhpToken::tokenize((string) file_get_contents($path)),
+            static fn (PhpToken $token): bool => ! $token->is([T_WHITESPACE, T_COMMENT, T_DOC_COMMENT]),
+        ));
         foreach ($tokens as $i => $token) {
-            if ($token->text !== 'Fact' || implode('', array_map(static fn (PhpToken $one): string => $one->text, array_slice($tokens, $i + 1, 3))) !== '::of(') {
+            if (
+                $token->text !== 'Fact'
+                || implode('', array_map(static fn (PhpToken $one): string => $one->text, array_slice($tokens, $i + 1, 3))) !== '::of('
+            ) {
                 continue;
             }
             $first = $tokens[$i + 4] ?? null;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Words;
 
 use Documents\Plan\PlanDocument;
+use Documents\Reading\ReadingDocument;
 use Documents\Score\ScoreDocument;
 use Documents\Wire;
 use Larkspur\Choreography\Brief;
@@ -76,7 +77,10 @@ final class PhraseBookTest extends TestCase
         $facts = [];
         foreach (Catalogue::all() as $move) {
             $about = $move->about();
-            array_push($facts, $about->name(), $about->does(), $about->clean(), $about->group->words(), Fact::of("level.$about->level"), ...array_map($about->cueAgainst(...), $about->faults));
+            array_push(
+                $facts, $about->name(), $about->does(), $about->clean(), $about->group->words(), Fact::of("level.$about->level"),
+                ...array_map($about->cueAgainst(...), $about->faults),
+            );
         }
         foreach (Parameter::vocabulary() as $parameter) {
             $facts[] = $parameter->label();
@@ -84,7 +88,10 @@ final class PhraseBookTest extends TestCase
         foreach (FaultKinds::ids() as $id) {
             array_push($facts, FaultKinds::name($id), FaultKinds::cue($id));
         }
-        array_push($facts, ...array_map(static fn (Petal $petal): Fact => Fact::of("petal.$petal->value"), Petal::cases()), ...array_map(static fn (MetricScale $scale): Fact => Fact::of("scale.$scale->value"), MetricScale::cases()));
+        array_push(
+            $facts, ...array_map(static fn (Petal $petal): Fact => Fact::of("petal.$petal->value"), Petal::cases()),
+            ...array_map(static fn (MetricScale $scale): Fact => Fact::of("scale.$scale->value"), MetricScale::cases()),
+        );
         foreach (Finger::cases() as $finger) {
             array_push($facts, ...$finger->ends());
         }
@@ -93,7 +100,10 @@ final class PhraseBookTest extends TestCase
         }
         self::assertGreaterThan(5, count(Group::cases()));
         // And nothing is said of what no registry holds.
-        $known = array_map(static fn (Fact $fact): string => $fact->code, [...$facts, ...array_filter(array_map(static fn (Move $move): ?Fact => $move->about()->caution(), Catalogue::all()))]);
+        $known = array_map(
+            static fn (Fact $fact): string => $fact->code,
+            [...$facts, ...array_filter(array_map(static fn (Move $move): ?Fact => $move->about()->caution(), Catalogue::all()))],
+        );
         foreach (array_keys((new PhraseBook)->all()) as $code) {
             if (preg_match('/^(parameter|move|fault)\.(?!move-such|one-of)/', $code) === 1) {
                 self::assertContains($code, $known, 'words for nothing');
@@ -110,12 +120,17 @@ final class PhraseBookTest extends TestCase
         self::assertSame(['down', 'up'], array_map(said(...), Finger::Climb->ends()));
     }
 
-    /** Transmitter modes 1 to 4 as they are numbered everywhere (common practice, no published source): which thumb plays climb and turn. */
+    /**
+     * Transmitter modes 1 to 4 as they are numbered everywhere (common practice, no published source): which thumb plays climb and turn.
+     */
     #[DataProvider('modes')]
-    public function test_a_text_that_names_a_thumb_names_the_one_that_plays_it(StickMode $mode, string $climb, string $turn, string $run): void
-    {
+    public function test_a_text_that_names_a_thumb_names_the_one_that_plays_it(
+        StickMode $mode, string $climb, string $turn, string $run,
+    ): void {
         self::assertStringContainsString("the $climb does not climb in a hold", said(FaultKinds::cue('bobbing'), $mode));
-        foreach ([[Finger::Climb, $climb], [Finger::Turn, $turn], [Finger::Run, $run], [Finger::Tilt, 'index finger']] as [$finger, $plays]) {
+        foreach ([
+            [Finger::Climb, $climb], [Finger::Turn, $turn], [Finger::Run, $run], [Finger::Tilt, 'index finger'],
+        ] as [$finger, $plays]) {
             self::assertSame($plays, lcfirst(said(Fact::of((new Reader(sticks: $mode))->thumb($finger)))));
         }
     }
@@ -172,7 +187,10 @@ final class PhraseBookTest extends TestCase
 
     public function test_facts_are_kept_as_json_and_said_later(): void
     {
-        $fact = Fact::all(Fact::of('comparison.ahead', first: 'Take 2', second: 'Take 1', by: Quantity::points(21.0)), Fact::of('comparison.look-yourself'));
+        $fact = Fact::all(
+            Fact::of('comparison.ahead', first: 'Take 2', second: 'Take 1', by: Quantity::points(21.0)),
+            Fact::of('comparison.look-yourself'),
+        );
         $kept = json_decode(json_encode(['reason' => $fact, 'untold' => ['say' => 7]], JSON_THROW_ON_ERROR), true);
 
         self::assertSame(
@@ -193,11 +211,15 @@ final class PhraseBookTest extends TestCase
     {
         static $facts = null;
         if ($facts === null) {
-            $plan = Shots::plan(['radius_m' => 24.0, 'arc_deg' => 200.0, 'pace_mps' => 4.2], ['wind' => ['from_deg' => 210, 'mean_mps' => 5.0, 'gust_mps' => 8.0], 'site' => Shots::stones()]);
+            $plan = Shots::plan(
+                ['radius_m' => 24.0, 'arc_deg' => 200.0, 'pace_mps' => 4.2],
+                ['wind' => ['from_deg' => 210, 'mean_mps' => 5.0, 'gust_mps' => 8.0], 'site' => Shots::stones()],
+            );
             $flight = SimulatedOperator::fly($plan, OperatorHabits::named('hurried', 3), new Wind(3.6, 5.0, 8.0), 3);
             $score = Scorer::score((new Recorder)->record($flight, $plan->shot->site->frame()), $plan->move->intent);
             $facts = self::factsIn([
-                Wire::document(PlanDocument::of($plan), null), Wire::document(ScoreDocument::of($score), null), ShotNotes::of($plan, new Brief, 3840),
+                Wire::document(PlanDocument::of($plan), null), Wire::document(ScoreDocument::of($score), null),
+                Wire::document(ReadingDocument::of(ShotNotes::of($plan, new Brief, 3840)), null),
             ]);
         }
 

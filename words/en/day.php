@@ -77,4 +77,8 @@ return [
     'return-height.set' => 'Set the return height to {height:0} above take-off: {why}, and {margin:0} of margin.',
     'return-height.highest-ground' => 'the highest ground on a way home lies at {top:1}',
     'return-height.over-ceiling' => 'That is over the ceiling on part of the way: choose another place to take off from.',
+
+    'calendar.slot' => "Battery {battery}, {passes, plural, one {# pass} other {# passes}}.\nSet the return height to {height:0} above take-off.",
+    'calendar.must' => '{title} (must)',
+    'calendar.alarm' => 'Pre-flight list',
 ];

@@ -1,6 +1,9 @@
 <?php
 
-/** English, moves and drills: name, what it does to the picture, what a clean one looks like, what to see to first, and the cue against each of its faults. */
+/**
+ * English, moves and drills: name, what it does to the picture, what a clean one looks like, what to see to first, and the cue against each
+ * of its faults.
+ */
 
 declare(strict_types=1);
 

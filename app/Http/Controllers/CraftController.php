@@ -9,77 +9,127 @@ use App\Http\Requests\CraftForm;
 use App\Http\Requests\StepTestRequest;
 use App\Http\Resources\CraftResource;
 use App\Models\Craft;
+use Documents\Rig\HoverPointDocument;
+use Documents\Rig\StepFitDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Larkspur\Rig\Craft as CraftSheet;
 use Larkspur\Telemetry\Analysis\HoverPoint;
-use Larkspur\Telemetry\Analysis\StepFit;
 use Larkspur\Telemetry\Analysis\StepTest;
 use OpenApi\Attributes as OA;
 
 /** Machines: entered by form, or measured by a step test. */
 final class CraftController extends Controller
 {
-    #[OA\Get(path: '/crafts', operationId: 'crafts', responses: [new OA\Response(response: 200, description: 'The craft of the school', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Craft')))])]
+    #[OA\Get(
+        path: '/crafts', operationId: 'crafts',
+        responses: [new OA\Response(
+            response: 200, description: 'The craft of the school',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Craft')),
+        )],
+    )]
     public function index(): AnonymousResourceCollection
     {
         return CraftResource::collection(Craft::query()->orderBy('id')->limit(200)->get());
     }
 
-    #[OA\Get(path: '/crafts/ordinary', operationId: 'ordinaryCraft', parameters: [new OA\Parameter(name: 'name', in: 'query', required: true, schema: new OA\Schema(type: 'string'))], responses: [
-        new OA\Response(response: 200, description: 'A middling craft to begin with; nothing is kept', content: new OA\JsonContent(ref: '#/components/schemas/CraftDocument')),
+    #[OA\Get(path: '/crafts/ordinary', operationId: 'ordinaryCraft', parameters: [new OA\Parameter(
+        name: 'name', in: 'query', required: true, schema: new OA\Schema(type: 'string'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'A middling craft to begin with; nothing is kept',
+            content: new OA\JsonContent(ref: '#/components/schemas/CraftDocument'),
+        ),
     ])]
     public function ordinary(Request $request): JsonResponse
     {
         return $this->answer(CraftSheet::ordinary($request->string('name', 'A craft')->limit(120, '')->toString())->toArray());
     }
 
-    #[OA\Post(path: '/crafts', operationId: 'enterCraft', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/CraftForm')), responses: [
-        new OA\Response(response: 201, description: 'Entered, with a rig of the school as it leaves the box', content: new OA\JsonContent(ref: '#/components/schemas/Craft')),
-        new OA\Response(response: 422, description: 'A number is out of range, or the name is taken', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    #[OA\Post(path: '/crafts', operationId: 'enterCraft', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/CraftForm'),
+    ), responses: [
+        new OA\Response(
+            response: 201, description: 'Entered, with a rig of the school as it leaves the box',
+            content: new OA\JsonContent(ref: '#/components/schemas/Craft'),
+        ),
+        new OA\Response(
+            response: 422, description: 'A number is out of range, or the name is taken',
+            content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function store(CraftForm $request, KeepCraft $keep): JsonResponse
     {
-        return (new CraftResource($keep(null, $request->document(), $request->measured(), 0, $this->user($request))))->response()->setStatusCode(201);
+        return (new CraftResource($keep(
+            null, $request->document(), $request->measured(), 0, $this->user($request),
+        )))->response()->setStatusCode(201);
     }
 
-    #[OA\Put(path: '/crafts/{craft}', operationId: 'changeCraft', parameters: [new OA\Parameter(name: 'craft', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/CraftForm')), responses: [
-        new OA\Response(response: 200, description: 'Changed; rigs of it keep what they are', content: new OA\JsonContent(ref: '#/components/schemas/Craft')),
+    #[OA\Put(path: '/crafts/{craft}', operationId: 'changeCraft', parameters: [new OA\Parameter(
+        name: 'craft', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/CraftForm')), responses: [
+        new OA\Response(
+            response: 200, description: 'Changed; rigs of it keep what they are',
+            content: new OA\JsonContent(ref: '#/components/schemas/Craft'),
+        ),
         new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-        new OA\Response(response: 422, description: 'A number is out of range, or somebody changed it meanwhile', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 422, description: 'A number is out of range, or somebody changed it meanwhile',
+            content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function update(CraftForm $request, Craft $craft, KeepCraft $keep): CraftResource
     {
         $this->authorize('update', $craft);
 
-        return new CraftResource($keep($craft, $request->document(), $request->measured() ?? $craft->measured, $request->integer('revision'), $this->user($request)));
+        return new CraftResource($keep(
+            $craft, $request->document(), $request->measured() ?? $craft->measured, $request->integer('version'), $this->user($request),
+        ));
     }
 
-    #[OA\Post(path: '/crafts/{craft}/step-tests', operationId: 'fitStepTest', parameters: [new OA\Parameter(name: 'craft', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['log', 'mode'], properties: [
-        new OA\Property(property: 'log', description: 'full stick, held, let go: each finger alone', type: 'string', format: 'binary'), new OA\Property(property: 'mode', type: 'string', enum: ['slow', 'standard', 'fast']),
-    ], type: 'object'))), responses: [
-        new OA\Response(response: 200, description: 'What was measured, and the craft as it would be with it; nothing is kept', content: new OA\JsonContent(ref: '#/components/schemas/StepTest')),
-        new OA\Response(response: 422, description: 'No step in it', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[OA\Post(path: '/crafts/{craft}/step-tests', operationId: 'fitStepTest', parameters: [new OA\Parameter(
+        name: 'craft', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data',
+        schema: new OA\Schema(required: ['log', 'mode'], properties: [
+            new OA\Property(property: 'log', description: 'full stick, held, let go: each finger alone', type: 'string', format: 'binary'),
+            new OA\Property(property: 'mode', type: 'string', enum: ['slow', 'standard', 'fast']),
+        ], type: 'object'))), responses: [
+            new OA\Response(response: 200, description: 'What was measured, and the craft as it would be with it; nothing is kept', content: new OA\JsonContent(ref: '#/components/schemas/StepTest')),
+            new OA\Response(response: 422, description: 'No step in it', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
     public function stepTest(StepTestRequest $request, Craft $craft): JsonResponse
     {
         $fits = StepTest::fit($request->log());
         $mode = $request->string('mode')->toString();
 
-        return $this->answer(['mode' => $mode, 'fits' => array_map(static fn (StepFit $fit): array => $fit->toArray(), $fits), 'document' => $craft->sheet()->measured($mode, $fits)->toArray()]);
+        return $this->answer([
+            'mode' => $mode, 'fits' => array_map(StepFitDocument::of(...), $fits),
+            'document' => $craft->sheet()->measured($mode, $fits)->toArray(),
+        ]);
     }
 
-    #[OA\Post(path: '/hover-points', operationId: 'hoverPoint', requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(properties: [
-        new OA\Property(property: 'log', description: 'a hover log', type: 'string', format: 'binary'),
-        new OA\Property(property: 'limit', description: 'throttle limit as it was flown', type: 'number'),
-        new OA\Property(property: 'trials', description: 'in place of a log: throttle, share of full, and climb, m/s', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
-    ], type: 'object'))), responses: [
+    #[OA\Post(path: '/hover-points', operationId: 'hoverPoint', requestBody: new OA\RequestBody(
+        required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(properties: [
+            new OA\Property(property: 'log', description: 'a hover log', type: 'string', format: 'binary'),
+            new OA\Property(property: 'limit', description: 'throttle limit as it was flown', type: 'number'),
+            new OA\Property(
+                property: 'trials', description: 'in place of a log: throttle, share of full, and climb, m/s', type: 'array',
+                items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')),
+            ),
+        ], type: 'object'))
+    ), responses: [
         new OA\Response(response: 200, description: 'Where it hovers', content: new OA\JsonContent(ref: '#/components/schemas/HoverPoint')),
-        new OA\Response(response: 422, description: 'It hovers nowhere in this', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 422, description: 'It hovers nowhere in this', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function hoverPoint(StepTestRequest $request): JsonResponse
     {
-        return $this->answer(($request->hasFile('log') ? HoverPoint::ofLog($request->log(), $request->float('limit', 1.0)) : HoverPoint::ofTrials($request->trials()))->toArray());
+        $hover = $request->hasFile('log')
+            ? HoverPoint::ofLog($request->log(), $request->float('limit', 1.0))
+            : HoverPoint::ofTrials($request->trials());
+
+        return $this->answer(HoverPointDocument::of($hover));
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\DayChanged;
 use App\Actions\LogEntries;
 use App\Actions\MakePdf;
 use App\Actions\PlanDay;
@@ -20,15 +19,20 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 
 /** Days of flying: planned, taken into the field, and what came back from there. */
 final class DayController extends Controller
 {
-    #[OA\Get(path: '/days', operationId: 'days', parameters: [new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'find', description: 'words of its name', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [
-        new OA\Response(response: 200, description: 'Days, the latest first, sixty at most', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Day'))),
+    #[OA\Get(path: '/days', operationId: 'days', parameters: [
+        new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'find', description: 'words of its name', in: 'query', schema: new OA\Schema(type: 'string')),
+    ], responses: [
+        new OA\Response(
+            response: 200, description: 'Days, the latest first, sixty at most',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Day')),
+        ),
     ])]
     public function index(Request $request): AnonymousResourceCollection
     {
@@ -44,21 +48,34 @@ final class DayController extends Controller
         return DayResource::collection($this->found($query, 'title', $request));
     }
 
-    #[OA\Post(path: '/days', operationId: 'keepDay', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/DayForm')), responses: [
+    #[OA\Post(path: '/days', operationId: 'keepDay', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/DayForm'),
+    ), responses: [
         new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/DayDetail')),
-        new OA\Response(response: 422, description: 'Something in it can’t be', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 422, description: 'Something in it can’t be', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function store(DayForm $request, PlanDay $plan): JsonResponse
     {
         $user = $this->user($request);
-        $operator = $user->isTrainer() && $request->filled('operator_id') ? User::query()->where('school_id', $user->school_id)->findOrFail($request->integer('operator_id')) : $user;
-        $day = FlightDay::query()->create([...$this->filled($request), 'school_id' => $user->school_id, 'operator_id' => $operator->id, 'version' => 1]);
+        $operator = $user->isTrainer() && $request->filled('operator_id')
+            ? User::query()->where('school_id', $user->school_id)->findOrFail($request->integer('operator_id'))
+            : $user;
+        $day = FlightDay::query()->create([
+            ...$this->filled($request), 'school_id' => $user->school_id, 'operator_id' => $operator->id, 'version' => 1,
+        ]);
 
         return $this->answer($this->detail($day, $plan, $request), 201);
     }
 
-    #[OA\Get(path: '/days/{day}', operationId: 'day', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'A day, worked out: all that the field needs', content: new OA\JsonContent(ref: '#/components/schemas/DayDetail')),
+    #[OA\Get(path: '/days/{day}', operationId: 'day', parameters: [new OA\Parameter(
+        name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'A day, worked out: all that the field needs',
+            content: new OA\JsonContent(ref: '#/components/schemas/DayDetail'),
+        ),
     ])]
     public function show(Request $request, FlightDay $day, PlanDay $plan): JsonResponse
     {
@@ -67,29 +84,26 @@ final class DayController extends Controller
         return $this->answer($this->detail($day, $plan, $request));
     }
 
-    #[OA\Put(path: '/days/{day}', operationId: 'changeDay', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/DayForm')), responses: [
-        new OA\Response(response: 200, description: 'Changed, and planned anew', content: new OA\JsonContent(ref: '#/components/schemas/DayDetail')),
-        new OA\Response(response: 409, description: 'Somebody saved first', content: new OA\JsonContent(ref: '#/components/schemas/DayChanged')),
+    #[OA\Put(path: '/days/{day}', operationId: 'changeDay', parameters: [new OA\Parameter(
+        name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/DayForm')), responses: [
+        new OA\Response(
+            response: 200, description: 'Changed, and planned anew', content: new OA\JsonContent(ref: '#/components/schemas/DayDetail'),
+        ),
+        new OA\Response(
+            response: 409, description: 'Somebody saved first', content: new OA\JsonContent(ref: '#/components/schemas/SavedFirst'),
+        ),
     ])]
     public function update(DayForm $request, FlightDay $day, PlanDay $plan): JsonResponse
     {
         $this->authorize('update', $day);
-        $day = DB::transaction(function () use ($request, $day): FlightDay {
-            $query = FlightDay::query()->whereKey($day->id);
-            $query->lockForUpdate();
-            $latest = $query->firstOrFail();
-            if ($latest->version !== $request->integer('version')) {
-                throw new DayChanged($latest);
-            }
-            $latest->fill([...$this->filled($request), 'version' => $latest->version + 1])->save();
 
-            return $latest;
-        });
-
-        return $this->answer($this->detail($day, $plan, $request));
+        return $this->answer($this->detail($day->saveOver($request->integer('version'), $this->filled($request)), $plan, $request));
     }
 
-    #[OA\Delete(path: '/days/{day}', operationId: 'removeDay', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+    #[OA\Delete(path: '/days/{day}', operationId: 'removeDay', parameters: [new OA\Parameter(
+        name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
         new OA\Response(response: 204, description: 'Removed'),
     ])]
     public function destroy(FlightDay $day): Response
@@ -100,8 +114,13 @@ final class DayController extends Controller
         return new Response(status: 204);
     }
 
-    #[OA\Post(path: '/days/{day}/entries', operationId: 'logEntries', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/FieldEntries')), responses: [
-        new OA\Response(response: 200, description: 'What holds after all that was entered', content: new OA\JsonContent(ref: '#/components/schemas/FieldLog')),
+    #[OA\Post(path: '/days/{day}/entries', operationId: 'logEntries', parameters: [new OA\Parameter(
+        name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/FieldEntries')), responses: [
+        new OA\Response(
+            response: 200, description: 'What holds after all that was entered',
+            content: new OA\JsonContent(ref: '#/components/schemas/FieldLog'),
+        ),
     ])]
     public function entries(FieldEntries $request, FlightDay $day, LogEntries $log): JsonResponse
     {
@@ -110,26 +129,46 @@ final class DayController extends Controller
         return $this->answer($log($day, $this->user($request), $request->entries())->toArray());
     }
 
-    #[OA\Get(path: '/days/{day}/calendar', operationId: 'dayCalendar', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'The timetable as iCalendar', content: new OA\MediaType(mediaType: 'text/calendar', schema: new OA\Schema(type: 'string', format: 'binary'))),
+    #[OA\Get(path: '/days/{day}/calendar', operationId: 'dayCalendar', parameters: [new OA\Parameter(
+        name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'The timetable as iCalendar',
+            content: new OA\MediaType(mediaType: 'text/calendar', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
     ])]
     public function calendar(FlightDay $day, PlanDay $plan, WriteCalendar $write): Response
     {
         $this->authorize('view', $day);
         $day->load('site');
 
-        return new Response($write($day, $plan($day)), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.self::name($day).'.ics"']);
+        return new Response(
+            $write($day, $plan($day)), 200,
+            ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.self::name($day).'.ics"'],
+        );
     }
 
-    #[OA\Get(path: '/days/{day}/sheet', operationId: 'daySheet', parameters: [new OA\Parameter(name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'The day on paper, A4', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))),
+    #[OA\Get(path: '/days/{day}/sheet', operationId: 'daySheet', parameters: [new OA\Parameter(
+        name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'The day on paper, A4',
+            content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
     ])]
     public function sheet(Request $request, FlightDay $day, PlanDay $plan, MakePdf $pdf): Response
     {
         $this->authorize('view', $day);
         $day->load(['site', 'operator']);
 
-        return new Response($pdf('print.day-sheet', ['day' => $day, 'plan' => $plan($day), 'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y')], 'A4'), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($day).'.pdf"']);
+        return new Response(
+            $pdf(
+                'print.day-sheet',
+                ['day' => $day, 'plan' => $plan($day), 'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y')],
+                'A4',
+            ),
+            200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($day).'.pdf"'],
+        );
     }
 
     /** @return array<string, mixed> */
@@ -140,9 +179,15 @@ final class DayController extends Controller
         // Only shots of the school can be flown, and only at this site.
         $wanted = array_column(is_array($document['shots'] ?? null) ? $document['shots'] : [], 'shot_id');
         $known = Shot::query()->where('site_id', $site->id)->whereIn('id', $wanted)->pluck('id')->all();
-        $document['shots'] = array_values(array_filter(is_array($document['shots'] ?? null) ? $document['shots'] : [], static fn (mixed $one): bool => is_array($one) && in_array($one['shot_id'] ?? null, $known, true)));
+        $document['shots'] = array_values(array_filter(
+            is_array($document['shots'] ?? null) ? $document['shots'] : [],
+            static fn (mixed $one): bool => is_array($one) && in_array($one['shot_id'] ?? null, $known, true),
+        ));
 
-        return ['title' => $request->string('title')->toString(), 'date' => $request->string('date')->toString(), 'site_id' => $site->id, 'document' => $document];
+        return [
+            'title' => $request->string('title')->toString(), 'date' => $request->string('date')->toString(), 'site_id' => $site->id,
+            'document' => $document,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -150,7 +195,13 @@ final class DayController extends Controller
     {
         $day->load(['site', 'operator']);
 
-        return [...(new DayResource($day))->toArray($request), 'document' => [...$day->document, ...isset($day->document['permission']) ? ['permission' => (object) $day->document['permission']] : []], ...$plan($day)];
+        return [
+            ...(new DayResource($day))->toArray($request),
+            'document' => [
+                ...$day->document, ...isset($day->document['permission']) ? ['permission' => (object) $day->document['permission']] : [],
+            ],
+            ...$plan($day),
+        ];
     }
 
     private static function name(FlightDay $day): string

@@ -12,8 +12,12 @@ use OpenApi\Attributes as OA;
 /** Which house of thought about settings is followed: the school's, and otherwise for one operator. */
 final class HouseController extends Controller
 {
-    #[OA\Put(path: '/house', operationId: 'chooseHouse', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ChooseHouse')), responses: [
-        new OA\Response(response: 200, description: 'What is followed now', content: new OA\JsonContent(ref: '#/components/schemas/Houses')),
+    #[OA\Put(path: '/house', operationId: 'chooseHouse', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/ChooseHouse'),
+    ), responses: [
+        new OA\Response(
+            response: 200, description: 'What is followed now', content: new OA\JsonContent(ref: '#/components/schemas/Houses'),
+        ),
         new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
     public function school(ChooseHouse $request): JsonResponse
@@ -25,8 +29,12 @@ final class HouseController extends Controller
         return $this->houses($this->user($request));
     }
 
-    #[OA\Put(path: '/operators/{operator}/house', operationId: 'chooseOperatorsHouse', parameters: [new OA\Parameter(name: 'operator', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ChooseHouse')), responses: [
-        new OA\Response(response: 200, description: 'What is followed now', content: new OA\JsonContent(ref: '#/components/schemas/Houses')),
+    #[OA\Put(path: '/operators/{operator}/house', operationId: 'chooseOperatorsHouse', parameters: [new OA\Parameter(
+        name: 'operator', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ChooseHouse')), responses: [
+        new OA\Response(
+            response: 200, description: 'What is followed now', content: new OA\JsonContent(ref: '#/components/schemas/Houses'),
+        ),
         new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
     public function operator(ChooseHouse $request, User $operator): JsonResponse
@@ -39,6 +47,8 @@ final class HouseController extends Controller
 
     private function houses(User $user): JsonResponse
     {
-        return $this->answer(['school' => $user->school->house_style['house'] ?? 'middle', 'own' => $user->house, 'followed' => $user->housed()->value]);
+        return $this->answer([
+            'school' => $user->school->house_style['house'] ?? 'middle', 'own' => $user->house, 'followed' => $user->housed()->value,
+        ]);
     }
 }

@@ -24,13 +24,21 @@ use RuntimeException;
 /** Flight logs on their way in. */
 final class ImportController extends Controller
 {
-    #[OA\Get(path: '/imports', operationId: 'imports', responses: [new OA\Response(response: 200, description: 'Your latest imports', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Import')))])]
+    #[OA\Get(
+        path: '/imports', operationId: 'imports',
+        responses: [new OA\Response(
+            response: 200, description: 'Your latest imports',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Import')),
+        )],
+    )]
     public function index(Request $request): AnonymousResourceCollection
     {
         return ImportResource::collection(Import::query()->where('owner_id', $this->user($request)->id)->latest('id')->limit(20)->get());
     }
 
-    #[OA\Get(path: '/imports/{import}', operationId: 'import', parameters: [new OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+    #[OA\Get(path: '/imports/{import}', operationId: 'import', parameters: [new OA\Parameter(
+        name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
         new OA\Response(response: 200, description: 'How far it is', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
     ])]
     public function show(Import $import): ImportResource
@@ -40,11 +48,18 @@ final class ImportController extends Controller
         return new ImportResource($import);
     }
 
-    #[OA\Put(path: '/imports/{import}/columns', operationId: 'confirmColumns', parameters: [new OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['columns'], properties: [
-        new OA\Property(property: 'columns', description: 'by quantity: the name of the column and its unit', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/MappedColumn')),
+    #[OA\Put(path: '/imports/{import}/columns', operationId: 'confirmColumns', parameters: [new OA\Parameter(
+        name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['columns'], properties: [
+        new OA\Property(
+            property: 'columns', description: 'by quantity: the name of the column and its unit', type: 'object',
+            additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/MappedColumn'),
+        ),
     ], type: 'object')), responses: [
         new OA\Response(response: 202, description: 'It is read again', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
-        new OA\Response(response: 422, description: 'Something is missing', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 422, description: 'Something is missing', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function columns(ColumnsRequest $request, Import $import, ConfirmColumns $confirm): JsonResponse
     {
@@ -54,11 +69,17 @@ final class ImportController extends Controller
     }
 
     #[OA\Put(path: '/imports/{import}/takes/{number}', operationId: 'nameMove', parameters: [
-        new OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'number', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['move'], properties: [new OA\Property(property: 'move', type: 'string')], type: 'object')), responses: [
-        new OA\Response(response: 200, description: 'Judged and kept', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
-        new OA\Response(response: 422, description: 'It can’t be judged as that', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+        new OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'number', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+    ], requestBody: new OA\RequestBody(required: true,
+        content: new OA\JsonContent(
+            required: ['move'], properties: [new OA\Property(property: 'move', type: 'string')], type: 'object',
+        )), responses: [
+            new OA\Response(response: 200, description: 'Judged and kept', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+            new OA\Response(
+                response: 422, description: 'It can’t be judged as that', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+        ])]
     public function take(NameMoveRequest $request, Import $import, int $number, NameMove $name): ImportResource
     {
         $this->authorize('view', $import);
@@ -67,12 +88,19 @@ final class ImportController extends Controller
         return new ImportResource($import->refresh());
     }
 
-    #[OA\Post(path: '/imports', operationId: 'uploadLog', requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['log'], properties: [
-        new OA\Property(property: 'log', description: 'a flight log (CSV, GPX, KML or GeoJSON), up to 256 MB', type: 'string', format: 'binary'),
-        new OA\Property(property: 'shot_id', type: 'integer'),
-        new OA\Property(property: 'flown_at', type: 'string', format: 'date-time'),
-    ], type: 'object'))), responses: [
-        new OA\Response(response: 202, description: 'Taken; follow it under /imports/{import}', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+    #[OA\Post(path: '/imports', operationId: 'uploadLog', requestBody: new OA\RequestBody(
+        required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['log'], properties: [
+            new OA\Property(
+                property: 'log', description: 'a flight log (CSV, GPX, KML or GeoJSON), up to 256 MB', type: 'string', format: 'binary',
+            ),
+            new OA\Property(property: 'shot_id', type: 'integer'),
+            new OA\Property(property: 'flown_at', type: 'string', format: 'date-time'),
+        ], type: 'object'))
+    ), responses: [
+        new OA\Response(
+            response: 202, description: 'Taken; follow it under /imports/{import}',
+            content: new OA\JsonContent(ref: '#/components/schemas/Import'),
+        ),
         new OA\Response(response: 413, description: 'Larger than 256 MB', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
     public function store(UploadLog $request): JsonResponse
@@ -91,7 +119,8 @@ final class ImportController extends Controller
         Storage::writeStream($path, $stream);
         fclose($stream);
         $import = Import::query()->create([
-            'owner_id' => $shot->operator_id ?? $user->id, 'shot_id' => $shot?->id, 'file_name' => Str::limit(basename($file->getClientOriginalName()), 200, ''),
+            'owner_id' => $shot->operator_id ?? $user->id, 'shot_id' => $shot?->id,
+            'file_name' => Str::limit(basename($file->getClientOriginalName()), 200, ''),
             'path' => $path, 'bytes' => $file->getSize(), 'flown_at' => $request->date('flown_at') ?? now(),
         ]);
         ReadUpload::dispatch($import->id);

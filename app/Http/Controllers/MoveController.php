@@ -22,7 +22,13 @@ final class MoveController extends Controller
     /** Samples of 0.02 s between those sent to the page. */
     private const STRIDE = 10;
 
-    #[OA\Get(path: '/moves', operationId: 'moves', responses: [new OA\Response(response: 200, description: 'All moves and drills, with their parameters', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Move')))])]
+    #[OA\Get(
+        path: '/moves', operationId: 'moves',
+        responses: [new OA\Response(
+            response: 200, description: 'All moves and drills, with their parameters',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Move')),
+        )],
+    )]
     public function index(): JsonResponse
     {
         return $this->answer(array_map(MoveDocument::of(...), Catalogue::all()));
@@ -32,10 +38,18 @@ final class MoveController extends Controller
         new OA\Parameter(name: 'move', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         new OA\Parameter(name: 'rig_id', in: 'query', required: true, schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(name: 'mode', in: 'query', schema: new OA\Schema(type: 'string', enum: ['slow', 'standard', 'fast'])),
-        new OA\Parameter(name: 'fault', description: 'one of the move’s typical faults, put in on purpose', in: 'query', schema: new OA\Schema(type: 'string')),
+        new OA\Parameter(
+            name: 'fault', description: 'one of the move’s typical faults, put in on purpose', in: 'query',
+            schema: new OA\Schema(type: 'string'),
+        ),
     ], responses: [
-        new OA\Response(response: 200, description: 'The move on a plain stage, flown by a simulated hand', content: new OA\JsonContent(ref: '#/components/schemas/Lesson')),
-        new OA\Response(response: 422, description: 'No such move or fault', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 200, description: 'The move on a plain stage, flown by a simulated hand',
+            content: new OA\JsonContent(ref: '#/components/schemas/Lesson'),
+        ),
+        new OA\Response(
+            response: 422, description: 'No such move or fault', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function lesson(AskLesson $request, string $move): JsonResponse
     {
@@ -50,18 +64,32 @@ final class MoveController extends Controller
         ]);
     }
 
-    #[OA\Get(path: '/combinations', operationId: 'combinations', responses: [new OA\Response(response: 200, description: 'Every way in which the five fingers may be pressed at once, and which move it is', content: new OA\JsonContent(ref: '#/components/schemas/Combinations'))])]
+    #[OA\Get(
+        path: '/combinations', operationId: 'combinations',
+        responses: [new OA\Response(response: 200, description: 'Every way in which the five fingers may be pressed at once, and which move it is', content: new OA\JsonContent(ref: '#/components/schemas/Combinations'))],
+    )]
     public function combinations(): JsonResponse
     {
-        $counts = static fn (bool $zoom): array => array_map(static fn (int $axes, int $count): array => ['axes' => $axes, 'count' => $count], array_keys(AxisCombinations::counts($zoom)), AxisCombinations::counts($zoom));
+        $counts = static fn (bool $zoom): array => array_map(
+            static fn (int $axes, int $count): array => ['axes' => $axes, 'count' => $count], array_keys(AxisCombinations::counts($zoom)),
+            AxisCombinations::counts($zoom),
+        );
 
         return $this->answer([
             'with_zoom' => $counts(true), 'without_zoom' => $counts(false),
-            'all' => array_map(static fn (array $one): array => ['axes' => (object) $one['axes'], 'moves' => $one['moves']], AxisCombinations::all(false)),
+            'all' => array_map(
+                static fn (array $one): array => ['axes' => (object) $one['axes'], 'moves' => $one['moves']], AxisCombinations::all(false),
+            ),
         ]);
     }
 
-    #[OA\Get(path: '/glossary', operationId: 'glossary', responses: [new OA\Response(response: 200, description: 'Words of the trade that mean several things', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Word')))])]
+    #[OA\Get(
+        path: '/glossary', operationId: 'glossary',
+        responses: [new OA\Response(
+            response: 200, description: 'Words of the trade that mean several things',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Word')),
+        )],
+    )]
     public function glossary(): JsonResponse
     {
         return $this->answer(Glossary::all());

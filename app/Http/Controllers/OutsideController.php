@@ -4,38 +4,49 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Outside\GroundHeights;
+use App\Actions\FindHeights;
 use App\Outside\LightMeter;
 use App\Outside\WeatherService;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Larkspur\Geo\GeoPoint;
-use Larkspur\Geo\LocalFrame;
-use Larkspur\Geo\Position;
 use OpenApi\Attributes as OA;
 
 /** What the world outside says: weather, heights of the ground, light. Each answer says whether it is simulated; all can be typed over. */
 final class OutsideController extends Controller
 {
     #[OA\Get(path: '/weather', operationId: 'weather', parameters: [
-        new OA\Parameter(name: 'lat', in: 'query', required: true, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'lon', in: 'query', required: true, schema: new OA\Schema(type: 'number')),
-        new OA\Parameter(name: 'at', description: 'such as 2026-06-03T09:00:00Z', in: 'query', required: true, schema: new OA\Schema(type: 'string')),
+        new OA\Parameter(name: 'lat', in: 'query', required: true, schema: new OA\Schema(type: 'number')),
+        new OA\Parameter(name: 'lon', in: 'query', required: true, schema: new OA\Schema(type: 'number')),
+        new OA\Parameter(
+            name: 'at', description: 'such as 2026-06-03T09:00:00Z', in: 'query', required: true, schema: new OA\Schema(type: 'string'),
+        ),
     ], responses: [
-        new OA\Response(response: 200, description: 'Wind, gusts, temperature and cloud', content: new OA\JsonContent(ref: '#/components/schemas/Weather')),
+        new OA\Response(
+            response: 200, description: 'Wind, gusts, temperature and cloud',
+            content: new OA\JsonContent(ref: '#/components/schemas/Weather'),
+        ),
     ])]
     public function weather(Request $request, WeatherService $service): JsonResponse
     {
         [$place, $time] = $this->asked($request);
         $weather = $service->at($place, $time);
 
-        return $this->answer([...array_diff_key($weather->wind->toArray(), ['kind' => 1]), 'temperature_c' => $weather->temperature, 'cloud' => $weather->cloud, 'source' => $weather->source, 'simulated' => $weather->simulated]);
+        return $this->answer([
+            ...array_diff_key($weather->wind->toArray(), ['kind' => 1]), 'temperature_c' => $weather->temperature,
+            'cloud' => $weather->cloud, 'source' => $weather->source, 'simulated' => $weather->simulated,
+        ]);
     }
 
     #[OA\Get(path: '/light-meter', operationId: 'lightMeter', parameters: [
-        new OA\Parameter(name: 'lat', in: 'query', required: true, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'lon', in: 'query', required: true, schema: new OA\Schema(type: 'number')),
+        new OA\Parameter(name: 'lat', in: 'query', required: true, schema: new OA\Schema(type: 'number')),
+        new OA\Parameter(name: 'lon', in: 'query', required: true, schema: new OA\Schema(type: 'number')),
         new OA\Parameter(name: 'at', in: 'query', required: true, schema: new OA\Schema(type: 'string')),
     ], responses: [
-        new OA\Response(response: 200, description: 'What a light meter reads there', content: new OA\JsonContent(ref: '#/components/schemas/MeterReading')),
+        new OA\Response(
+            response: 200, description: 'What a light meter reads there',
+            content: new OA\JsonContent(ref: '#/components/schemas/MeterReading'),
+        ),
     ])]
     public function meter(Request $request, LightMeter $meter): JsonResponse
     {
@@ -44,36 +55,32 @@ final class OutsideController extends Controller
         return $this->answer(['ev' => $meter->read($place, $time), 'simulated' => $meter->isSimulated()]);
     }
 
-    #[OA\Post(path: '/ground-heights', operationId: 'groundHeights', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/HeightsWanted')), responses: [
-        new OA\Response(response: 200, description: 'Spot heights about take-off', content: new OA\JsonContent(ref: '#/components/schemas/Heights')),
+    #[OA\Post(path: '/ground-heights', operationId: 'groundHeights', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/HeightsWanted'),
+    ), responses: [
+        new OA\Response(
+            response: 200, description: 'Spot heights about take-off', content: new OA\JsonContent(ref: '#/components/schemas/Heights'),
+        ),
     ])]
-    public function heights(Request $request, GroundHeights $service): JsonResponse
+    public function heights(Request $request, FindHeights $find): JsonResponse
     {
-        $request->validate(['home.lat' => ['required', 'numeric', 'between:-89.9,89.9'], 'home.lon' => ['required', 'numeric', 'between:-180,180'], 'reach_m' => ['sometimes', 'numeric', 'between:20,1000']]);
-        $home = new GeoPoint($request->float('home.lat'), $request->float('home.lon'));
-        $frame = new LocalFrame($home);
-        $reach = $request->float('reach_m', 150);
-        $places = [new Position(0, 0, 0)];
-        foreach ([0.5, 1.0] as $share) {
-            for ($k = 0; $k < 8; $k++) {
-                $places[] = new Position(round($share * $reach * sin($k * M_PI / 4), 1), round($share * $reach * cos($k * M_PI / 4), 1), 0);
-            }
-        }
-        $heights = $service->at(array_map($frame->geoPoint(...), $places));
-        $spots = [];
-        foreach ($places as $k => $place) {
-            if ($k > 0) {
-                $spots[] = ['east_m' => $place->east, 'north_m' => $place->north, 'up_m' => round($heights[$k] - $heights[0], 2)];
-            }
-        }
+        $request->validate([
+            'home.lat' => ['required', 'numeric', 'between:-89.9,89.9'], 'home.lon' => ['required', 'numeric', 'between:-180,180'],
+            'reach_m' => ['sometimes', 'numeric', 'between:20,1000'],
+        ]);
 
-        return $this->answer(['home_alt_m' => $heights[0], 'spots' => $spots, 'source' => $service->source(), 'simulated' => $service->isSimulated()]);
+        return $this->answer($find(
+            new GeoPoint($request->float('home.lat'), $request->float('home.lon')), $request->float('reach_m', 150),
+        ));
     }
 
     /** @return array{GeoPoint, float} */
     private function asked(Request $request): array
     {
-        $request->validate(['lat' => ['required', 'numeric', 'between:-89.9,89.9'], 'lon' => ['required', 'numeric', 'between:-180,180'], 'at' => ['required', 'date']]);
+        $request->validate([
+            'lat' => ['required', 'numeric', 'between:-89.9,89.9'], 'lon' => ['required', 'numeric', 'between:-180,180'],
+            'at' => ['required', 'date'],
+        ]);
 
         return [new GeoPoint($request->float('lat'), $request->float('lon')), (float) strtotime($request->string('at')->toString())];
     }

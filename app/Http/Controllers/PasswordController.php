@@ -16,7 +16,16 @@ use OpenApi\Attributes as OA;
 /** A forgotten password: a link by mail, and a new one in its place. */
 final class PasswordController extends Controller
 {
-    #[OA\Post(path: '/password/forgot', operationId: 'forgotPassword', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['email'], properties: [new OA\Property(property: 'email', type: 'string', format: 'email')], type: 'object')), responses: [new OA\Response(response: 202, description: 'Sent, if the address is known')])]
+    #[OA\Post(
+        path: '/password/forgot', operationId: 'forgotPassword',
+        requestBody: new OA\RequestBody(
+            required: true,
+            content: new OA\JsonContent(
+                required: ['email'], properties: [new OA\Property(property: 'email', type: 'string', format: 'email')], type: 'object',
+            ),
+        ),
+        responses: [new OA\Response(response: 202, description: 'Sent, if the address is known')],
+    )]
     public function forgot(ForgotPassword $request): JsonResponse
     {
         // The answer is the same for known and unknown addresses: it must not tell who has an account.
@@ -25,9 +34,14 @@ final class PasswordController extends Controller
         return $this->answer(null, 202);
     }
 
-    #[OA\Post(path: '/password/reset', operationId: 'resetPassword', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['token', 'email', 'password'], properties: [
-        new OA\Property(property: 'token', type: 'string'), new OA\Property(property: 'email', type: 'string', format: 'email'), new OA\Property(property: 'password', type: 'string', minLength: 10),
-    ], type: 'object')), responses: [new OA\Response(response: 204, description: 'Changed')])]
+    #[OA\Post(path: '/password/reset', operationId: 'resetPassword', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(required: [
+            'token', 'email', 'password',
+        ], properties: [
+            new OA\Property(property: 'token', type: 'string'), new OA\Property(property: 'email', type: 'string', format: 'email'),
+            new OA\Property(property: 'password', type: 'string', minLength: 10),
+        ], type: 'object')
+    ), responses: [new OA\Response(response: 204, description: 'Changed')])]
     public function reset(ResetPassword $request): JsonResponse
     {
         $status = Password::reset($request->only('token', 'email', 'password'), static function (User $user, string $password): void {

@@ -12,6 +12,7 @@ use App\Models\Rig;
 use App\Models\Site;
 use Documents\Plan\ExpectationDocument;
 use Documents\Plan\PlanDocument;
+use Documents\Reading\ReadingDocument;
 use Illuminate\Http\JsonResponse;
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Notes\ShotNotes;
@@ -28,16 +29,24 @@ final class PlanController extends Controller
     /** Samples of 0.02 s between those sent to the page. */
     private const STRIDE = 10;
 
-    #[OA\Post(path: '/compositions', operationId: 'compose', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/WantedPicture')), responses: [
+    #[OA\Post(path: '/compositions', operationId: 'compose', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/WantedPicture'),
+    ), responses: [
         new OA\Response(response: 200, description: 'Where the lens must be for that picture, and the parameters that bring it there', content: new OA\JsonContent(ref: '#/components/schemas/Composition')),
-        new OA\Response(response: 422, description: 'No such picture can be taken', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 422, description: 'No such picture can be taken', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function compose(WantedPicture $request, DraftShot $draft): JsonResponse
     {
-        return $this->answer(Picture::read(Fields::of($request->array('picture'), 'picture'))->solve($this->shot($request, $this->rig($request), $draft)));
+        return $this->answer(
+            Picture::read(Fields::of($request->array('picture'), 'picture'))->solve($this->shot($request, $this->rig($request), $draft)),
+        );
     }
 
-    #[OA\Post(path: '/plans', operationId: 'plan', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDrag')), responses: [
+    #[OA\Post(path: '/plans', operationId: 'plan', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDrag'),
+    ), responses: [
         new OA\Response(response: 200, description: 'The plan', content: new OA\JsonContent(ref: '#/components/schemas/Plan')),
         new OA\Response(response: 422, description: 'It can’t be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
@@ -51,7 +60,9 @@ final class PlanController extends Controller
         return $this->answer(PlanDocument::of($plan, self::STRIDE, $pulled));
     }
 
-    #[OA\Post(path: '/expectations', operationId: 'expectScore', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
+    #[OA\Post(path: '/expectations', operationId: 'expectScore', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft'),
+    ), responses: [
         new OA\Response(response: 200, description: 'What the plan would score if its thumb sheet were flown as written, in still air: asked when the hand rests', content: new OA\JsonContent(ref: '#/components/schemas/Expectation')),
         new OA\Response(response: 422, description: 'It can’t be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
@@ -60,7 +71,9 @@ final class PlanController extends Controller
         return $this->answer(ExpectationDocument::of(Expectation::of(Planner::plan($this->shot($request, $this->rig($request), $draft)))));
     }
 
-    #[OA\Post(path: '/readings', operationId: 'readShot', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft')), responses: [
+    #[OA\Post(path: '/readings', operationId: 'readShot', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDraft'),
+    ), responses: [
         new OA\Response(response: 200, description: 'What the plan has to say for itself: asked when the hand has let go', content: new OA\JsonContent(ref: '#/components/schemas/Reading')),
         new OA\Response(response: 422, description: 'It can’t be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
@@ -69,7 +82,9 @@ final class PlanController extends Controller
         $rig = $this->rig($request)->load('model');
         $brief = Brief::read($request->filled('brief') ? Fields::of($request->array('brief'), 'brief') : null);
 
-        return $this->answer(ShotNotes::of(Planner::plan($this->shot($request, $rig, $draft)), $brief, $rig->recordedWidth()));
+        return $this->answer(ReadingDocument::of(ShotNotes::of(
+            Planner::plan($this->shot($request, $rig, $draft)), $brief, $rig->recordedWidth(),
+        )));
     }
 
     private function rig(PlanDraft $request): Rig

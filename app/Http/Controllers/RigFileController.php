@@ -19,7 +19,9 @@ use OpenApi\Attributes as OA;
 /** Rigs on paper and as files. */
 final class RigFileController extends Controller
 {
-    #[OA\Get(path: '/rigs/{rig}/file', operationId: 'rigFile', parameters: [new OA\Parameter(name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+    #[OA\Get(path: '/rigs/{rig}/file', operationId: 'rigFile', parameters: [new OA\Parameter(
+        name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
         new OA\Response(response: 200, description: 'The rig and its craft as one file (docs/schemas/rig-1.schema.json)', content: new OA\JsonContent(ref: '#/components/schemas/RigFile')),
     ])]
     public function show(Rig $rig): JsonResponse
@@ -32,9 +34,14 @@ final class RigFileController extends Controller
             ->withHeaders(['Content-Disposition' => 'attachment; filename="'.self::name($rig).'.rig.json"']);
     }
 
-    #[OA\Post(path: '/rig-files', operationId: 'importRig', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/RigFile')), responses: [
+    #[OA\Post(path: '/rig-files', operationId: 'importRig', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/RigFile'),
+    ), responses: [
         new OA\Response(response: 201, description: 'Taken in as a rig of yours, or of the school where a trainer sends it', content: new OA\JsonContent(ref: '#/components/schemas/RigDetail')),
-        new OA\Response(response: 422, description: 'Another schema, or more than its craft can do', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 422, description: 'Another schema, or more than its craft can do',
+            content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function store(Request $request, ImportRig $import): JsonResponse
     {
@@ -44,14 +51,22 @@ final class RigFileController extends Controller
         return (new RigDetail($import($file, $user->isTrainer() ? null : $user, $user)))->response()->setStatusCode(201);
     }
 
-    #[OA\Get(path: '/rigs/{rig}/card', operationId: 'fieldCard', parameters: [new OA\Parameter(name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'Its numbers on a card for the field, A5', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))),
+    #[OA\Get(path: '/rigs/{rig}/card', operationId: 'fieldCard', parameters: [new OA\Parameter(
+        name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'Its numbers on a card for the field, A5',
+            content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
     ])]
     public function card(Request $request, Rig $rig, PrintFieldCard $print): Response
     {
         $this->authorize('view', $rig);
 
-        return new Response($print($rig->load(['model', 'operator']), $this->user($request)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($rig).'.pdf"']);
+        return new Response(
+            $print($rig->load(['model', 'operator']), $this->user($request)), 200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($rig).'.pdf"'],
+        );
     }
 
     private static function name(Rig $rig): string

@@ -17,7 +17,9 @@ use OpenApi\Attributes as OA;
 /** Signing in and out, who is signed in, and how they like things shown. */
 final class SessionController extends Controller
 {
-    #[OA\Post(path: '/session', operationId: 'signIn', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SignIn')), responses: [
+    #[OA\Post(path: '/session', operationId: 'signIn', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/SignIn'),
+    ), responses: [
         new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: '#/components/schemas/User')),
         new OA\Response(response: 422, description: 'Not known', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
@@ -43,13 +45,20 @@ final class SessionController extends Controller
         return $this->answer(null, 204);
     }
 
-    #[OA\Get(path: '/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: '#/components/schemas/User'))])]
+    #[OA\Get(
+        path: '/me', operationId: 'me',
+        responses: [new OA\Response(
+            response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: '#/components/schemas/User'),
+        )],
+    )]
     public function show(Request $request): UserResource
     {
         return new UserResource($this->user($request)->load('school'));
     }
 
-    #[OA\Patch(path: '/me', operationId: 'changePreferences', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Preferences')), responses: [
+    #[OA\Patch(path: '/me', operationId: 'changePreferences', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/Preferences'),
+    ), responses: [
         new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/User')),
     ])]
     public function update(ChangePreferences $request): UserResource

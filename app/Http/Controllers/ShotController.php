@@ -30,8 +30,15 @@ use OpenApi\Attributes as OA;
 /** Shots that were kept, and flights of them. */
 final class ShotController extends Controller
 {
-    #[OA\Get(path: '/shots', operationId: 'shots', parameters: [new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'site', description: 'id', in: 'query', schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'find', description: 'words of its name', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [
-        new OA\Response(response: 200, description: 'Shots, latest first, sixty at most', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shot'))),
+    #[OA\Get(path: '/shots', operationId: 'shots', parameters: [
+        new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'site', description: 'id', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'find', description: 'words of its name', in: 'query', schema: new OA\Schema(type: 'string')),
+    ], responses: [
+        new OA\Response(
+            response: 200, description: 'Shots, latest first, sixty at most',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shot')),
+        ),
     ])]
     public function index(Request $request): AnonymousResourceCollection
     {
@@ -49,7 +56,9 @@ final class ShotController extends Controller
         return ShotResource::collection($this->found($query, 'title', $request));
     }
 
-    #[OA\Get(path: '/shots/{shot}', operationId: 'shot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+    #[OA\Get(path: '/shots/{shot}', operationId: 'shot', parameters: [new OA\Parameter(
+        name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
         new OA\Response(response: 200, description: 'A shot', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
         new OA\Response(response: 404, description: 'Not in your school', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
@@ -60,7 +69,9 @@ final class ShotController extends Controller
         return new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes'));
     }
 
-    #[OA\Post(path: '/shots', operationId: 'saveShot', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotDraft')), responses: [
+    #[OA\Post(path: '/shots', operationId: 'saveShot', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotDraft'),
+    ), responses: [
         new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
         new OA\Response(response: 422, description: 'It can’t be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
@@ -74,7 +85,9 @@ final class ShotController extends Controller
         return (new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes')))->response()->setStatusCode(201);
     }
 
-    #[OA\Put(path: '/shots/{shot}', operationId: 'changeShot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotDraft')), responses: [
+    #[OA\Put(path: '/shots/{shot}', operationId: 'changeShot', parameters: [new OA\Parameter(
+        name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotDraft')), responses: [
         new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
     ])]
     public function update(SaveShot $request, Shot $shot, DraftShot $draft): ShotResource
@@ -85,7 +98,9 @@ final class ShotController extends Controller
         return new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes'));
     }
 
-    #[OA\Delete(path: '/shots/{shot}', operationId: 'removeShot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+    #[OA\Delete(path: '/shots/{shot}', operationId: 'removeShot', parameters: [new OA\Parameter(
+        name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
         new OA\Response(response: 204, description: 'Removed; days that had it fly it no more'),
         new OA\Response(response: 422, description: 'It was flown', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
@@ -101,9 +116,15 @@ final class ShotController extends Controller
         return new Response(status: 204);
     }
 
-    #[OA\Post(path: '/shots/{shot}/flights', operationId: 'flyShot', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/FlyRequest')), responses: [
-        new OA\Response(response: 201, description: 'Flown, by a simulated operator', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
-        new OA\Response(response: 403, description: 'Somebody else’s shot', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    #[OA\Post(path: '/shots/{shot}/flights', operationId: 'flyShot', parameters: [new OA\Parameter(
+        name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/FlyRequest')), responses: [
+        new OA\Response(
+            response: 201, description: 'Flown, by a simulated operator', content: new OA\JsonContent(ref: '#/components/schemas/Import'),
+        ),
+        new OA\Response(
+            response: 403, description: 'Somebody else’s shot', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function fly(FlyRequest $request, Shot $shot, FlyShot $fly): JsonResponse
     {
@@ -111,13 +132,21 @@ final class ShotController extends Controller
         $shot->load(['site', 'rig', 'operator.school']);
         $name = $request->string('operator')->toString();
         $seed = $request->integer('seed');
-        $import = $fly($shot, OperatorHabits::named($name, $seed)->slipping(...$request->slips()), $name, $request->wind(), $seed, $shot->operator, positioning: $request->boolean('positioning', true));
+        $import = $fly(
+            $shot, OperatorHabits::named($name, $seed)->slipping(...$request->slips()), $name, $request->wind(), $seed, $shot->operator,
+            positioning: $request->boolean('positioning', true),
+        );
 
         return (new ImportResource($import))->response()->setStatusCode(201);
     }
 
-    #[OA\Get(path: '/shots/{shot}/comparison', operationId: 'compareTakes', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'Takes of a shot, the best first, and why', content: new OA\JsonContent(ref: '#/components/schemas/Comparison')),
+    #[OA\Get(path: '/shots/{shot}/comparison', operationId: 'compareTakes', parameters: [new OA\Parameter(
+        name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'Takes of a shot, the best first, and why',
+            content: new OA\JsonContent(ref: '#/components/schemas/Comparison'),
+        ),
     ])]
     public function comparison(Shot $shot, CompareTakes $compare): JsonResponse
     {
@@ -136,7 +165,8 @@ final class ShotController extends Controller
         // Every parameter is fixed when a shot is kept, so that its takes are judged against what was planned that day.
         $intent = Planner::plan($drafted['shot'])->move->intent;
         $shot->fill([
-            'school_id' => $operator->school_id, 'site_id' => $site->id, 'rig_id' => $rig->id, 'title' => $request->string('title')->toString(),
+            'school_id' => $operator->school_id, 'site_id' => $site->id, 'rig_id' => $rig->id,
+            'title' => $request->string('title')->toString(),
             'mode' => $request->string('mode')->toString(), 'move' => $intent->move,
             'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters], 'wind' => $drafted['shot']->wind->toArray(),
             ...$request->filled('brief') ? ['brief' => Brief::read(Fields::of($request->array('brief'), 'brief'))->toArray()] : [],

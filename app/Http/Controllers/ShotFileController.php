@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ImportShot;
 use App\Actions\MakePdf;
+use App\Actions\WriteShot;
 use App\Http\Resources\ShotResource;
 use App\Models\Rig;
 use App\Models\Shot;
@@ -23,43 +24,45 @@ use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\FlightDay\Batteries;
 use Larkspur\FlightDay\Cautions;
-use Larkspur\TakeAlong\CueVtt;
-use Larkspur\TakeAlong\ShotGeoJson;
-use Larkspur\TakeAlong\ShotGpx;
-use Larkspur\TakeAlong\ShotKml;
-use Larkspur\TakeAlong\ThumbSheetCsv;
 use OpenApi\Attributes as OA;
 
 /** Shots on paper and as files in open formats. */
 final class ShotFileController extends Controller
 {
-    private const TYPES = ['json' => 'application/json', 'geojson' => 'application/geo+json', 'kml' => 'application/xml', 'gpx' => 'application/gpx+xml', 'csv' => 'text/csv; charset=utf-8', 'vtt' => 'text/vtt; charset=utf-8'];
+    private const TYPES = [
+        'json' => 'application/json', 'geojson' => 'application/geo+json', 'kml' => 'application/xml', 'gpx' => 'application/gpx+xml',
+        'csv' => 'text/csv; charset=utf-8', 'vtt' => 'text/vtt; charset=utf-8',
+    ];
 
     #[OA\Get(path: '/shots/{shot}/files/{format}', operationId: 'shotFile', parameters: [
-        new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['json', 'geojson', 'kml', 'gpx', 'csv', 'vtt'])),
+        new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(
+            name: 'format', in: 'path', required: true,
+            schema: new OA\Schema(type: 'string', enum: ['json', 'geojson', 'kml', 'gpx', 'csv', 'vtt']),
+        ),
     ], responses: [
-        new OA\Response(response: 200, description: 'The shot and its site (json, geojson, kml), its path (gpx), its thumb sheet (csv), its cues (vtt)', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+        new OA\Response(
+            response: 200, description: 'The shot and its site (json, geojson, kml), its path (gpx), its thumb sheet (csv), its cues (vtt)',
+            content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
     ])]
-    public function show(Shot $shot, string $format): Response
+    public function show(Shot $shot, string $format, WriteShot $write): Response
     {
         $this->authorize('view', $shot);
-        $shot->load(['site', 'rig', 'operator.school']);
-        $plan = Planner::plan($shot->planned());
-        $speaker = Spoken::to($plan->shot->sticks);
-        $text = match ($format) {
-            'geojson' => ShotGeoJson::ofPlan($plan, $shot->title),
-            'kml' => ShotKml::of($plan, $shot->title),
-            'gpx' => ShotGpx::of($plan),
-            'csv' => ThumbSheetCsv::of($plan, $speaker->say(...)),
-            'vtt' => CueVtt::of($plan, $shot->title, $speaker->say(...)),
-            default => json_encode(['title' => $shot->title, ...$plan->shot->toArray(), 'subjects' => $shot->site->subjects, 'brief' => $shot->brief()->toArray()], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n",
-        };
+        $name = self::name($shot).($format === 'json' ? '.shot.json' : ".$format");
 
-        return new Response($text, 200, ['Content-Type' => self::TYPES[$format] ?? 'text/plain', 'Content-Disposition' => 'attachment; filename="'.self::name($shot).($format === 'json' ? '.shot.json' : ".$format").'"']);
+        return new Response($write($shot->load(['site', 'rig', 'operator.school']), $format), 200, [
+            'Content-Type' => self::TYPES[$format] ?? 'text/plain', 'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
     }
 
-    #[OA\Get(path: '/shots/{shot}/card', operationId: 'shotCard', parameters: [new OA\Parameter(name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'The shot on a card for the field, A5', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))),
+    #[OA\Get(path: '/shots/{shot}/card', operationId: 'shotCard', parameters: [new OA\Parameter(
+        name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'The shot on a card for the field, A5',
+            content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
     ])]
     public function card(Request $request, Shot $shot, MakePdf $pdf): Response
     {
@@ -68,15 +71,24 @@ final class ShotFileController extends Controller
         $plan = Planner::plan($shot->planned());
         $speaker = Spoken::to($plan->shot->sticks);
         $values = [
-            'shot' => $shot, 'plan' => Wire::document(PlanDocument::of($plan, 10), $speaker), 'cautions' => array_map($speaker->say(...), self::cautions($shot, $plan)),
+            'shot' => $shot, 'plan' => Wire::document(PlanDocument::of($plan, 10), $speaker),
+            'cautions' => array_map($speaker->say(...), self::cautions($shot, $plan)),
             'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y'),
         ];
 
-        return new Response($pdf->onOnePage('print.shot-card', $values, 'A5'), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($shot).'.pdf"']);
+        return new Response(
+            $pdf->onOnePage('print.shot-card', $values, 'A5'), 200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.self::name($shot).'.pdf"'],
+        );
     }
 
-    #[OA\Post(path: '/shot-files', operationId: 'importShot', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotFile')), responses: [
-        new OA\Response(response: 201, description: 'Taken in, with its site, on a rig of yours', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
+    #[OA\Post(path: '/shot-files', operationId: 'importShot', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotFile'),
+    ), responses: [
+        new OA\Response(
+            response: 201, description: 'Taken in, with its site, on a rig of yours',
+            content: new OA\JsonContent(ref: '#/components/schemas/Shot'),
+        ),
         new OA\Response(response: 422, description: 'It can’t be read', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
     public function store(Request $request, ImportShot $import): JsonResponse
@@ -84,7 +96,9 @@ final class ShotFileController extends Controller
         $request->validate(['rig_id' => ['required', 'integer'], 'shot' => ['required', 'array']]);
         $rig = Rig::query()->findOrFail($request->integer('rig_id'));
         $this->authorize('view', $rig);
-        $shot = $import($this->user($request), $rig, Fields::of($request->json('shot')), is_array($request->json('shot')) ? $request->json('shot') : []);
+        $shot = $import(
+            $this->user($request), $rig, Fields::of($request->json('shot')), is_array($request->json('shot')) ? $request->json('shot') : [],
+        );
 
         return (new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes')))->response()->setStatusCode(201);
     }
@@ -96,8 +110,17 @@ final class ShotFileController extends Controller
      */
     private static function cautions(Shot $shot, Plan $plan): array
     {
-        $own = array_map(static fn (Finding $finding): Fact => $finding->text, array_filter($plan->findings, static fn (Finding $finding): bool => $finding->state !== Finding::OK));
-        $asked = array_column(Cautions::of($plan->shot->site, [$shot->id => ['title' => $shot->title, 'plan' => $plan]], new Batteries(1, $plan->shot->rig->batteryMinutes)), 'text', 'id');
+        $own = array_map(
+            static fn (Finding $finding): Fact => $finding->text,
+            array_filter($plan->findings, static fn (Finding $finding): bool => $finding->state !== Finding::OK),
+        );
+        $asked = array_column(
+            Cautions::of(
+                $plan->shot->site, [$shot->id => ['title' => $shot->title, 'plan' => $plan]],
+                new Batteries(1, $plan->shot->rig->batteryMinutes),
+            ),
+            'text', 'id',
+        );
         // Whose air and whose land are asked for every day; what this shot asks comes before.
         $always = array_intersect_key($asked, ['airspace' => 1, 'owner' => 1, 'aircraft' => 1]);
 

@@ -11,6 +11,7 @@ use App\Http\Resources\SiteResource;
 use App\Models\FlightDay;
 use App\Models\Shot;
 use App\Models\Site;
+use Documents\Site\SiteReadingDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
@@ -19,15 +20,10 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Larkspur\Fact;
 use Larkspur\Fields;
-use Larkspur\Geo\GeoPoint;
-use Larkspur\Geo\LocalFrame;
-use Larkspur\Geo\Position;
 use Larkspur\Refusal;
+use Larkspur\Site\DrawnSite;
 use Larkspur\Site\GeoJsonSiteReader;
-use Larkspur\Site\Ground;
 use Larkspur\Site\KmlSiteReader;
-use Larkspur\Site\Outline;
-use Larkspur\Site\Site as SiteSheet;
 use Larkspur\TakeAlong\ShotGeoJson;
 use OpenApi\Attributes as OA;
 
@@ -37,8 +33,13 @@ final class SiteController extends Controller
     /** Largest file of places that is read, kB. */
     private const LARGEST = 20480;
 
-    #[OA\Get(path: '/sites', operationId: 'sites', parameters: [new OA\Parameter(name: 'find', description: 'words of its name', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [
-        new OA\Response(response: 200, description: 'Names of sites of the school, the latest changed first, sixty at most', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SiteName'))),
+    #[OA\Get(path: '/sites', operationId: 'sites', parameters: [new OA\Parameter(
+        name: 'find', description: 'words of its name', in: 'query', schema: new OA\Schema(type: 'string'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'Names of sites of the school, the latest changed first, sixty at most',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SiteName')),
+        ),
     ])]
     public function index(Request $request): AnonymousResourceCollection
     {
@@ -48,7 +49,9 @@ final class SiteController extends Controller
         return SiteNameResource::collection($this->found($query, 'name', $request));
     }
 
-    #[OA\Get(path: '/sites/{site}', operationId: 'site', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+    #[OA\Get(path: '/sites/{site}', operationId: 'site', parameters: [new OA\Parameter(
+        name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
         new OA\Response(response: 200, description: 'A site', content: new OA\JsonContent(ref: '#/components/schemas/Site')),
     ])]
     public function show(Site $site): SiteResource
@@ -56,20 +59,30 @@ final class SiteController extends Controller
         return new SiteResource($site);
     }
 
-    #[OA\Post(path: '/sites', operationId: 'drawSite', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteForm')), responses: [
+    #[OA\Post(path: '/sites', operationId: 'drawSite', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteForm'),
+    ), responses: [
         new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Site')),
-        new OA\Response(response: 422, description: 'It can’t be as it is drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 422, description: 'It can’t be as it is drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function store(SiteForm $request, SaveSite $save): JsonResponse
     {
         return (new SiteResource($save($this->user($request), null, $request->drawn(), 0)))->response()->setStatusCode(201);
     }
 
-    #[OA\Put(path: '/sites/{site}', operationId: 'changeSite', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteForm')), responses: [
+    #[OA\Put(path: '/sites/{site}', operationId: 'changeSite', parameters: [new OA\Parameter(
+        name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteForm')), responses: [
         new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Site')),
         new OA\Response(response: 403, description: 'Somebody else’s', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-        new OA\Response(response: 409, description: 'Somebody saved first', content: new OA\JsonContent(ref: '#/components/schemas/SiteChanged')),
-        new OA\Response(response: 422, description: 'It can’t be as it is drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 409, description: 'Somebody saved first', content: new OA\JsonContent(ref: '#/components/schemas/SiteChanged'),
+        ),
+        new OA\Response(
+            response: 422, description: 'It can’t be as it is drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function update(SiteForm $request, Site $site, SaveSite $save): SiteResource
     {
@@ -78,9 +91,13 @@ final class SiteController extends Controller
         return new SiteResource($save($this->user($request), $site, $request->drawn(), $request->integer('version')));
     }
 
-    #[OA\Delete(path: '/sites/{site}', operationId: 'removeSite', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
+    #[OA\Delete(path: '/sites/{site}', operationId: 'removeSite', parameters: [new OA\Parameter(
+        name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
         new OA\Response(response: 204, description: 'Removed'),
-        new OA\Response(response: 422, description: 'Shots or days use it', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 422, description: 'Shots or days use it', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function destroy(Site $site): Response
     {
@@ -95,70 +112,26 @@ final class SiteController extends Controller
         return new Response(status: 204);
     }
 
-    #[OA\Post(path: '/site-readings', operationId: 'readSite', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteDocument')), responses: [
+    #[OA\Post(path: '/site-readings', operationId: 'readSite', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteDocument'),
+    ), responses: [
         new OA\Response(response: 200, description: 'What is wrong with a drawing, and the nearest that is right', content: new OA\JsonContent(ref: '#/components/schemas/SiteReading')),
     ])]
     public function reading(Request $request): JsonResponse
     {
-        $document = $request->json()->all();
-        $takeOff = self::takeOff(Fields::of($document, 'document'));
-        $moved = ['home' => $takeOff === null ? null : self::frame($document)->geoPoint($takeOff)->toArray(), 'take_off_up_m' => round($takeOff->up ?? 0.0, 2)];
-        try {
-            $sheet = SiteSheet::read(Fields::of($document, 'document'));
-        } catch (Refusal $refusal) {
-            return $this->answer(['fault' => ['place' => $refusal->place, 'message' => $refusal->fact, 'expected' => $refusal->expected ?? '', 'repair' => self::repair($document, $refusal->place)], 'ground' => [], ...$moved]);
-        }
-        $ground = [];
-        for ($east = -300; $east <= 300; $east += 25) {
-            for ($north = -300; $north <= 300; $north += 25) {
-                $ground[] = [$east, $north, round($sheet->ground?->at($east, $north) ?? 0.0, 2)];
-            }
-        }
-
-        return $this->answer(['fault' => null, 'ground' => $sheet->ground === null ? [] : $ground, ...$moved]);
+        return $this->answer(SiteReadingDocument::of(DrawnSite::read(Fields::of($request->json()->all(), 'document'))));
     }
 
-    /** Where take-off is put on the drawing, on the ground there; null where it stays. */
-    private static function takeOff(Fields $document): ?Position
-    {
-        $to = $document->groupOrNull('take_off');
-        if ($to === null) {
-            return null;
-        }
-        $lies = $document->groupOrNull('ground');
-        [$east, $north] = [$to->number('east_m', -5000, 5000, 'm'), $to->number('north_m', -5000, 5000, 'm')];
-
-        return new Position($east, $north, $lies === null ? 0.0 : Ground::read($lies)->at($east, $north));
-    }
-
-    /** @param  array<array-key, mixed>  $document */
-    private static function frame(array $document): LocalFrame
-    {
-        return new LocalFrame(GeoPoint::read(Fields::of($document, 'document')->group('home')));
-    }
-
-    /**
-     * The same corners in an order that does not cross, where that is what is wrong.
-     *
-     * @param  array<array-key, mixed>  $document
-     * @return ?list<array{float, float}>
-     */
-    private static function repair(array $document, string $place): ?array
-    {
-        if (preg_match('/^document\.(solids|areas)\.(\d+)\.points$/', $place, $m) !== 1) {
-            return null;
-        }
-        $points = data_get($document, "$m[1].$m[2].points");
-        $places = array_map(static fn (array $pair): Position => new Position($pair[0], $pair[1], 0.0), Fields::of(['points' => $points])->pairs('points'));
-
-        return count($places) < 4 ? null : array_map(static fn (Position $p): array => [$p->east, $p->north], Outline::untangled($places));
-    }
-
-    #[OA\Post(path: '/site-imports', operationId: 'importSite', requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['file'], properties: [
-        new OA\Property(property: 'file', description: 'GeoJSON or KML', type: 'string', format: 'binary'),
-        new OA\Property(property: 'site_id', description: 'the site that it is for; without one the file has its own', type: 'integer'),
-    ], type: 'object'))), responses: [
-        new OA\Response(response: 200, description: 'What it would put on the site; nothing is kept yet', content: new OA\JsonContent(ref: '#/components/schemas/SiteImport')),
+    #[OA\Post(path: '/site-imports', operationId: 'importSite', requestBody: new OA\RequestBody(
+        required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['file'], properties: [
+            new OA\Property(property: 'file', description: 'GeoJSON or KML', type: 'string', format: 'binary'),
+            new OA\Property(property: 'site_id', description: 'the site that it is for; without one the file has its own', type: 'integer'),
+        ], type: 'object'))
+    ), responses: [
+        new OA\Response(
+            response: 200, description: 'What it would put on the site; nothing is kept yet',
+            content: new OA\JsonContent(ref: '#/components/schemas/SiteImport'),
+        ),
         new OA\Response(response: 422, description: 'It can’t be read', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
     public function import(Request $request): JsonResponse
@@ -182,11 +155,22 @@ final class SiteController extends Controller
         return $stream === false ? throw new Refusal(Fact::of('file.not-opened'), 'file', Fact::of('expected.kml-file')) : $stream;
     }
 
-    #[OA\Get(path: '/sites/{site}/file', operationId: 'siteFile', parameters: [new OA\Parameter(name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'GeoJSON', content: new OA\MediaType(mediaType: 'application/geo+json', schema: new OA\Schema(type: 'string', format: 'binary'))),
+    #[OA\Get(path: '/sites/{site}/file', operationId: 'siteFile', parameters: [new OA\Parameter(
+        name: 'site', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'GeoJSON',
+            content: new OA\MediaType(mediaType: 'application/geo+json', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
     ])]
     public function file(Site $site): Response
     {
-        return new Response(ShotGeoJson::ofSite($site->sheet()), 200, ['Content-Type' => 'application/geo+json', 'Content-Disposition' => 'attachment; filename="'.Str::slug($site->name).'.geojson"']);
+        return new Response(
+            ShotGeoJson::ofSite($site->sheet()), 200,
+            [
+                'Content-Type' => 'application/geo+json',
+                'Content-Disposition' => 'attachment; filename="'.Str::slug($site->name).'.geojson"',
+            ],
+        );
     }
 }

@@ -14,6 +14,7 @@ use App\Http\Resources\TakeResource;
 use App\Models\Comment;
 use App\Models\Rig;
 use App\Models\Take;
+use Documents\Rig\BobIndexDocument;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Storage;
@@ -34,9 +35,13 @@ final class TakeController extends Controller
     #[OA\Get(path: '/takes', operationId: 'takes', parameters: [
         new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(name: 'shot', in: 'query', schema: new OA\Schema(type: 'integer')),
-        new OA\Parameter(name: 'craft', description: 'flown with any rig of this craft', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(
+            name: 'craft', description: 'flown with any rig of this craft', in: 'query', schema: new OA\Schema(type: 'integer'),
+        ),
         new OA\Parameter(name: 'cursor', in: 'query', schema: new OA\Schema(type: 'string')),
-    ], responses: [new OA\Response(response: 200, description: 'A page, newest first', content: new OA\JsonContent(ref: '#/components/schemas/TakePage'))])]
+    ], responses: [new OA\Response(
+        response: 200, description: 'A page, newest first', content: new OA\JsonContent(ref: '#/components/schemas/TakePage'),
+    )])]
     public function index(TakeList $request): JsonResponse
     {
         $page = $this->listed($request)->with(['operator', 'shot'])->withCount('comments')->cursorPaginate(self::PAGE);
@@ -47,7 +52,10 @@ final class TakeController extends Controller
     #[OA\Get(path: '/trend', operationId: 'trend', parameters: [
         new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(name: 'shot', in: 'query', schema: new OA\Schema(type: 'integer')),
-    ], responses: [new OA\Response(response: 200, description: 'Scores over time, oldest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Trend')))])]
+    ], responses: [new OA\Response(
+        response: 200, description: 'Scores over time, oldest first',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Trend')),
+    )])]
     public function trend(TakeList $request): JsonResponse
     {
         $latest = $this->listed($request)->with('operator');
@@ -58,7 +66,8 @@ final class TakeController extends Controller
             $trends[] = [
                 'operator' => $takes[0]->operator->name,
                 'points' => $takes->values()->map(static fn (Take $take, int $i): array => [
-                    'take' => $take->id, 'flown_at' => $take->flown_at->toIso8601ZuluString(), 'score' => $take->score, 'uncertainty' => $take->uncertainty, 'median' => $medians[$i],
+                    'take' => $take->id, 'flown_at' => $take->flown_at->toIso8601ZuluString(), 'score' => $take->score,
+                    'uncertainty' => $take->uncertainty, 'median' => $medians[$i],
                 ])->all(),
             ];
         }
@@ -66,40 +75,65 @@ final class TakeController extends Controller
         return $this->answer($trends);
     }
 
-    #[OA\Get(path: '/takes/{take}', operationId: 'take', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'The take and its judgement', content: new OA\JsonContent(ref: '#/components/schemas/TakeDetail')),
+    #[OA\Get(path: '/takes/{take}', operationId: 'take', parameters: [new OA\Parameter(
+        name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'The take and its judgement', content: new OA\JsonContent(ref: '#/components/schemas/TakeDetail'),
+        ),
         new OA\Response(response: 404, description: 'Not in your school', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
     public function show(Take $take): TakeDetail
     {
         $this->authorize('view', $take);
 
-        return new TakeDetail($take->load(['operator', 'shot.site', 'shot.rig', 'rig', 'log', 'judgement', 'comments.author'])->loadCount('comments'));
+        return new TakeDetail(
+            $take->load(['operator', 'shot.site', 'shot.rig', 'rig', 'log', 'judgement', 'comments.author'])->loadCount('comments'),
+        );
     }
 
-    #[OA\Get(path: '/takes/{take}/bob', operationId: 'bobIndex', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'Whether speed was made with throttle', content: new OA\JsonContent(ref: '#/components/schemas/BobIndex')),
-        new OA\Response(response: 422, description: 'The log does not say what the sticks did', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    #[OA\Get(path: '/takes/{take}/bob', operationId: 'bobIndex', parameters: [new OA\Parameter(
+        name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'Whether speed was made with throttle',
+            content: new OA\JsonContent(ref: '#/components/schemas/BobIndex'),
+        ),
+        new OA\Response(
+            response: 422, description: 'The log does not say what the sticks did',
+            content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
     ])]
     public function bob(Take $take): JsonResponse
     {
         $this->authorize('view', $take);
 
-        return $this->answer(BobIndex::of($take->load('log')->log->read()->between($take->from_s, $take->to_s))->toArray());
+        return $this->answer(BobIndexDocument::of(BobIndex::of($take->load('log')->log->read()->between($take->from_s, $take->to_s))));
     }
 
-    #[OA\Get(path: '/takes/{take}/replay', operationId: 'replay', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'Series for the pictures', content: new OA\JsonContent(ref: '#/components/schemas/Replay')),
+    #[OA\Get(path: '/takes/{take}/replay', operationId: 'replay', parameters: [new OA\Parameter(
+        name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'Series for the pictures', content: new OA\JsonContent(ref: '#/components/schemas/Replay'),
+        ),
     ])]
     public function replay(Take $take, ReplayTake $replay): JsonResponse
     {
         $this->authorize('view', $take);
 
-        return $this->answer($replay($take->load(['operator.school', 'shot.site', 'shot.rig', 'shot.operator.school', 'log', 'judgement'])));
+        return $this->answer($replay($take->load([
+            'operator.school', 'shot.site', 'shot.rig', 'shot.operator.school', 'log', 'judgement',
+        ])));
     }
 
-    #[OA\Get(path: '/takes/{take}/log', operationId: 'takeLog', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [
-        new OA\Response(response: 200, description: 'The log, byte for byte', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+    #[OA\Get(path: '/takes/{take}/log', operationId: 'takeLog', parameters: [new OA\Parameter(
+        name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'The log, byte for byte',
+            content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
     ])]
     public function log(Take $take): StreamedResponse
     {
@@ -110,7 +144,15 @@ final class TakeController extends Controller
         return Storage::download($log->path(), $log->file_name, ['Content-Type' => Formats::mediaType($log->file_name)]);
     }
 
-    #[OA\Patch(path: '/takes/{take}', operationId: 'decide', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['decision'], properties: [new OA\Property(property: 'decision', type: 'string', enum: ['keep', 'drop'], nullable: true)], type: 'object')), responses: [
+    #[OA\Patch(path: '/takes/{take}', operationId: 'decide', parameters: [new OA\Parameter(
+        name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(
+        required: true,
+        content: new OA\JsonContent(
+            required: ['decision'],
+            properties: [new OA\Property(property: 'decision', type: 'string', enum: ['keep', 'drop'], nullable: true)], type: 'object',
+        ),
+    ), responses: [
         new OA\Response(response: 200, description: 'Decided', content: new OA\JsonContent(ref: '#/components/schemas/Take')),
     ])]
     public function update(DecideRequest $request, Take $take): TakeResource
@@ -121,7 +163,9 @@ final class TakeController extends Controller
         return new TakeResource($take->load(['operator', 'shot'])->loadCount('comments'));
     }
 
-    #[OA\Post(path: '/takes/{take}/comments', operationId: 'comment', parameters: [new OA\Parameter(name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['at_s', 'text'], properties: [
+    #[OA\Post(path: '/takes/{take}/comments', operationId: 'comment', parameters: [new OA\Parameter(
+        name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['at_s', 'text'], properties: [
         new OA\Property(property: 'at_s', type: 'number'), new OA\Property(property: 'text', type: 'string', maxLength: 2000),
     ], type: 'object')), responses: [
         new OA\Response(response: 201, description: 'Said', content: new OA\JsonContent(ref: '#/components/schemas/Comment')),
@@ -131,7 +175,8 @@ final class TakeController extends Controller
     {
         $this->authorize('comment', $take);
         $comment = Comment::query()->create([
-            'take_id' => $take->id, 'author_id' => $this->user($request)->id, 'at_s' => $request->float('at_s'), 'text' => $request->string('text')->trim()->toString(),
+            'take_id' => $take->id, 'author_id' => $this->user($request)->id, 'at_s' => $request->float('at_s'),
+            'text' => $request->string('text')->trim()->toString(),
         ]);
 
         return (new CommentResource($comment->load('author')))->response()->setStatusCode(201);

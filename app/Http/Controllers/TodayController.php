@@ -19,13 +19,20 @@ use OpenApi\Attributes as OA;
 /** What to do next, and the class as its trainer sees it. */
 final class TodayController extends Controller
 {
-    #[OA\Get(path: '/today', operationId: 'today', responses: [new OA\Response(response: 200, description: 'What to practise next, and why', content: new OA\JsonContent(ref: '#/components/schemas/Today'))])]
+    #[OA\Get(
+        path: '/today', operationId: 'today',
+        responses: [new OA\Response(
+            response: 200, description: 'What to practise next, and why', content: new OA\JsonContent(ref: '#/components/schemas/Today'),
+        )],
+    )]
     public function today(Request $request, AdviseOperator $advise): JsonResponse
     {
         $user = $this->user($request);
         $takes = Take::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
             ->with(['operator', 'shot'])->withCount('comments')->orderByDesc('flown_at')->orderByDesc('id')->limit(6)->get();
-        $comment = $user->isTrainer() ? null : Comment::query()->whereHas('take', static fn ($query) => $query->where('operator_id', $user->id))->with('author')->latest('id')->first();
+        $comment = $user->isTrainer() ? null : Comment::query()->whereHas(
+            'take', static fn ($query) => $query->where('operator_id', $user->id),
+        )->with('author')->latest('id')->first();
         $shot = Shot::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
             ->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at')->first();
 
@@ -34,12 +41,17 @@ final class TodayController extends Controller
             'class' => $user->isTrainer() ? $this->classAdvice($advise) : [],
             'takes' => TakeResource::collection($takes),
             'shot' => $shot === null ? null : new ShotResource($shot),
-            'comment' => $comment === null ? null : ['take_id' => $comment->take_id, 'at_s' => $comment->at_s, 'text' => $comment->text, 'author' => $comment->author->name],
+            'comment' => $comment === null ? null : [
+                'take_id' => $comment->take_id, 'at_s' => $comment->at_s, 'text' => $comment->text, 'author' => $comment->author->name,
+            ],
         ]);
     }
 
     #[OA\Get(path: '/operators', operationId: 'operators', responses: [
-        new OA\Response(response: 200, description: 'Operators of the class', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Operator'))),
+        new OA\Response(
+            response: 200, description: 'Operators of the class',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Operator')),
+        ),
         new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
     public function operators(Request $request): JsonResponse
@@ -59,7 +71,9 @@ final class TodayController extends Controller
     {
         $class = [];
         foreach ($this->class() as $operator) {
-            $class[] = ['operator' => ['id' => $operator->id, 'name' => $operator->name], 'advice' => AdviceDocument::of($advise($operator, now()))];
+            $class[] = [
+                'operator' => ['id' => $operator->id, 'name' => $operator->name], 'advice' => AdviceDocument::of($advise($operator, now())),
+            ];
         }
 
         return $class;

@@ -11,8 +11,18 @@ use OpenApi\Attributes as OA;
 /** Bearer tokens for scripts. */
 final class TokenController extends Controller
 {
-    #[OA\Post(path: '/tokens', operationId: 'makeToken', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name'], properties: [new OA\Property(property: 'name', type: 'string', maxLength: 80)], type: 'object')), responses: [
-        new OA\Response(response: 201, description: 'Shown once', content: new OA\JsonContent(required: ['token'], properties: [new OA\Property(property: 'token', type: 'string')], type: 'object')),
+    #[OA\Post(path: '/tokens', operationId: 'makeToken', requestBody: new OA\RequestBody(
+        required: true,
+        content: new OA\JsonContent(
+            required: ['name'], properties: [new OA\Property(property: 'name', type: 'string', maxLength: 80)], type: 'object',
+        ),
+    ), responses: [
+        new OA\Response(
+            response: 201, description: 'Shown once',
+            content: new OA\JsonContent(
+                required: ['token'], properties: [new OA\Property(property: 'token', type: 'string')], type: 'object',
+            ),
+        ),
     ])]
     public function store(NameToken $request): JsonResponse
     {

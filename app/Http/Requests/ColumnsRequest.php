@@ -12,7 +12,10 @@ final class ColumnsRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['columns' => ['required', 'array', 'max:40'], 'columns.*' => ['array'], 'columns.*.column' => ['required', 'string', 'max:200'], 'columns.*.unit' => ['sometimes', 'nullable', 'string', 'max:40']];
+        return [
+            'columns' => ['required', 'array', 'max:40'], 'columns.*' => ['array'], 'columns.*.column' => ['required', 'string', 'max:200'],
+            'columns.*.unit' => ['sometimes', 'nullable', 'string', 'max:40'],
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -21,6 +24,9 @@ final class ColumnsRequest extends FormRequest
         /** @var array<string, array{column: string, unit?: ?string}> $columns */
         $columns = $this->validated('columns');
 
-        return array_map(static fn (array $column): array => array_filter($column, static fn (?string $value): bool => $value !== null && $value !== ''), $columns);
+        return array_map(
+            static fn (array $column): array => array_filter($column, static fn (?string $value): bool => $value !== null && $value !== ''),
+            $columns,
+        );
     }
 }

@@ -15,7 +15,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'from', description: 'on the site’s clock, such as 08:30; hours past 24 lie on the next day', type: 'string'),
     new OA\Property(property: 'to', type: 'string'),
     new OA\Property(property: 'batteries', required: ['count', 'minutes'], properties: [
-        new OA\Property(property: 'count', type: 'integer'), new OA\Property(property: 'minutes', type: 'number'), new OA\Property(property: 'reserve', type: 'number'), new OA\Property(property: 'temperature_c', type: 'number'),
+        new OA\Property(property: 'count', type: 'integer'), new OA\Property(property: 'minutes', type: 'number'),
+        new OA\Property(property: 'reserve', type: 'number'), new OA\Property(property: 'temperature_c', type: 'number'),
     ], type: 'object'),
     new OA\Property(property: 'swap_min', type: 'number'),
     new OA\Property(property: 'return_margin_m', type: 'number'),
@@ -28,18 +29,22 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'permission', ref: '#/components/schemas/DayPermission'),
 ], type: 'object')]
 #[OA\Schema(schema: 'DayShot', required: ['shot_id'], properties: [
-    new OA\Property(property: 'shot_id', type: 'integer'), new OA\Property(property: 'passes', type: 'integer'), new OA\Property(property: 'must', type: 'boolean'),
+    new OA\Property(property: 'shot_id', type: 'integer'), new OA\Property(property: 'passes', type: 'integer'),
+    new OA\Property(property: 'must', type: 'boolean'),
 ], type: 'object')]
 #[OA\Schema(schema: 'DayWeather', required: ['from_deg', 'mean_mps', 'gust_mps'], properties: [
-    new OA\Property(property: 'from_deg', type: 'number'), new OA\Property(property: 'mean_mps', type: 'number'), new OA\Property(property: 'gust_mps', type: 'number'),
+    new OA\Property(property: 'from_deg', type: 'number'), new OA\Property(property: 'mean_mps', type: 'number'),
+    new OA\Property(property: 'gust_mps', type: 'number'),
     new OA\Property(property: 'source', type: 'string'), new OA\Property(property: 'simulated', type: 'boolean'),
 ], type: 'object')]
 #[OA\Schema(schema: 'DayPermission', description: 'fields to be filled, never assumed', properties: [
-    new OA\Property(property: 'airspace', type: 'string'), new OA\Property(property: 'authority', type: 'string'), new OA\Property(property: 'owner', type: 'string'),
+    new OA\Property(property: 'airspace', type: 'string'), new OA\Property(property: 'authority', type: 'string'),
+    new OA\Property(property: 'owner', type: 'string'),
     new OA\Property(property: 'rule_source', type: 'string'), new OA\Property(property: 'rule_date', type: 'string'),
 ], type: 'object')]
 #[OA\Schema(schema: 'DayForm', required: ['title', 'date', 'site_id', 'document'], properties: [
-    new OA\Property(property: 'title', type: 'string', maxLength: 120), new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'site_id', type: 'integer'),
+    new OA\Property(property: 'title', type: 'string', maxLength: 120), new OA\Property(property: 'date', type: 'string'),
+    new OA\Property(property: 'site_id', type: 'integer'),
     new OA\Property(property: 'operator_id', description: 'whose day it is; a trainer’s to say', type: 'integer', nullable: true),
     new OA\Property(property: 'document', ref: '#/components/schemas/DayDocument'),
     new OA\Property(property: 'version', description: 'that was worked on; of a day that exists', type: 'integer'),
@@ -52,15 +57,25 @@ final class DayForm extends FormRequest
     public function rules(): array
     {
         return [
-            'title' => ['required', 'string', 'max:120'], 'date' => ['required', 'date_format:Y-m-d'], 'site_id' => ['required', 'integer'], 'operator_id' => ['sometimes', 'nullable', 'integer'], 'version' => ['sometimes', 'integer'],
-            'document' => ['required', 'array'], 'document.from' => ['required', 'string', self::TIME], 'document.to' => ['required', 'string', self::TIME],
-            'document.batteries' => ['required', 'array'], 'document.batteries.count' => ['required', 'integer', 'between:0,60'], 'document.batteries.minutes' => ['required', 'numeric', 'between:0,240'],
-            'document.batteries.reserve' => ['sometimes', 'numeric', 'between:0,0.95'], 'document.batteries.temperature_c' => ['sometimes', 'numeric', 'between:-40,55'],
-            'document.swap_min' => ['sometimes', 'numeric', 'between:0,60'], 'document.return_margin_m' => ['sometimes', 'numeric', 'between:0,200'],
-            'document.weather' => ['sometimes', 'nullable', 'array'], 'document.weather.mean_mps' => ['sometimes', 'numeric', 'between:0,40'], 'document.weather.gust_mps' => ['sometimes', 'numeric', 'between:0,60'], 'document.weather.from_deg' => ['sometimes', 'numeric', 'between:-360,360'],
+            'title' => ['required', 'string', 'max:120'], 'date' => ['required', 'date_format:Y-m-d'], 'site_id' => ['required', 'integer'],
+            'operator_id' => ['sometimes', 'nullable', 'integer'], 'version' => ['sometimes', 'integer'],
+            'document' => ['required', 'array'], 'document.from' => ['required', 'string', self::TIME],
+            'document.to' => ['required', 'string', self::TIME],
+            'document.batteries' => ['required', 'array'], 'document.batteries.count' => ['required', 'integer', 'between:0,60'],
+            'document.batteries.minutes' => ['required', 'numeric', 'between:0,240'],
+            'document.batteries.reserve' => ['sometimes', 'numeric', 'between:0,0.95'],
+            'document.batteries.temperature_c' => ['sometimes', 'numeric', 'between:-40,55'],
+            'document.swap_min' => ['sometimes', 'numeric', 'between:0,60'],
+            'document.return_margin_m' => ['sometimes', 'numeric', 'between:0,200'],
+            'document.weather' => ['sometimes', 'nullable', 'array'],
+            'document.weather.mean_mps' => ['sometimes', 'numeric', 'between:0,40'],
+            'document.weather.gust_mps' => ['sometimes', 'numeric', 'between:0,60'],
+            'document.weather.from_deg' => ['sometimes', 'numeric', 'between:-360,360'],
             'document.weather.source' => ['sometimes', 'string', 'max:80'], 'document.weather.simulated' => ['sometimes', 'boolean'],
-            'document.shots' => ['present', 'array', 'max:60'], 'document.shots.*.shot_id' => ['required', 'integer'], 'document.shots.*.passes' => ['sometimes', 'integer', 'between:1,20'], 'document.shots.*.must' => ['sometimes', 'boolean'],
-            'document.filters' => ['sometimes', 'array', 'max:12'], 'document.filters.*' => ['numeric', 'between:1,100000'], 'document.kelvins' => ['sometimes', 'array', 'max:12'], 'document.kelvins.*' => ['integer', 'between:2000,12000'],
+            'document.shots' => ['present', 'array', 'max:60'], 'document.shots.*.shot_id' => ['required', 'integer'],
+            'document.shots.*.passes' => ['sometimes', 'integer', 'between:1,20'], 'document.shots.*.must' => ['sometimes', 'boolean'],
+            'document.filters' => ['sometimes', 'array', 'max:12'], 'document.filters.*' => ['numeric', 'between:1,100000'],
+            'document.kelvins' => ['sometimes', 'array', 'max:12'], 'document.kelvins.*' => ['integer', 'between:2000,12000'],
             'document.only_must' => ['sometimes', 'boolean'], 'document.replanned' => ['sometimes', 'boolean'],
             'document.permission' => ['sometimes', 'array'], 'document.permission.*' => ['nullable', 'string', 'max:300'],
         ];

@@ -13,8 +13,14 @@ use OpenApi\Attributes as OA;
 
 /** Who flies a shot, in what wind, from which seed. */
 #[OA\Schema(schema: 'FlyRequest', required: ['operator', 'seed'], properties: [
-    new OA\Property(property: 'operator', type: 'string', enum: ['steady', 'hurried', 'flicker', 'drifter', 'novice', 'beginner', 'intermediate', 'advanced', 'expert']),
-    new OA\Property(property: 'slips', description: 'faults put in on purpose, each at its moment', type: 'array', items: new OA\Items(ref: '#/components/schemas/Slip')),
+    new OA\Property(
+        property: 'operator', type: 'string',
+        enum: ['steady', 'hurried', 'flicker', 'drifter', 'novice', 'beginner', 'intermediate', 'advanced', 'expert'],
+    ),
+    new OA\Property(
+        property: 'slips', description: 'faults put in on purpose, each at its moment', type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/Slip'),
+    ),
     new OA\Property(property: 'positioning', description: 'whether the craft holds its place by itself; true where left out', type: 'boolean'),
     new OA\Property(property: 'seed', type: 'integer'),
     new OA\Property(property: 'wind', ref: '#/components/schemas/Wind', nullable: true),

@@ -15,17 +15,22 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'move', type: 'string'),
     new OA\Property(property: 'subject_id', type: 'string', nullable: true),
     new OA\Property(property: 'subject_at', ref: '#/components/schemas/OwnPlace', nullable: true),
-    new OA\Property(property: 'aim', required: ['x', 'y'], properties: [new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')], type: 'object', nullable: true),
-    new OA\Property(property: 'parameters', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')])),
+    new OA\Property(
+        property: 'aim', required: ['x', 'y'],
+        properties: [new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')], type: 'object',
+        nullable: true,
+    ),
+    new OA\Property(
+        property: 'parameters', type: 'object',
+        additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')]),
+    ),
     new OA\Property(property: 'join', description: 'of a combination', type: 'string', enum: ['sequence', 'together']),
-    new OA\Property(property: 'parts', description: 'of a combination: two or three moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/Part')),
+    new OA\Property(
+        property: 'parts', description: 'of a combination: two or three moves', type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/Part'),
+    ),
     new OA\Property(property: 'wind', ref: '#/components/schemas/Wind', nullable: true),
     new OA\Property(property: 'brief', ref: '#/components/schemas/Brief', nullable: true),
-], type: 'object')]
-#[OA\Schema(schema: 'OwnPlace', required: ['east_m', 'north_m'], properties: [
-    new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number'),
-    new OA\Property(property: 'base_m', description: 'height of its foot above the take-off point', type: 'number'),
-    new OA\Property(property: 'aim_m', description: 'height aimed at above the foot', type: 'number'),
 ], type: 'object')]
 class PlanDraft extends FormRequest
 {
@@ -49,11 +54,21 @@ class PlanDraft extends FormRequest
     }
 
     /**
-     * @return array{mode: string, move: string, subject_id?: ?string, subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float}, parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>}
+     * @return array{
+     *     mode: string, move: string, subject_id?: ?string,
+     *     subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float},
+     *     parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>,
+     * }
      */
     public function draft(): array
     {
-        /** @var array{mode: string, move: string, subject_id?: ?string, subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float}, parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>} $draft */
+        /**
+         * @var array{
+         *     mode: string, move: string, subject_id?: ?string,
+         *     subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float},
+         *     parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>,
+         * } $draft
+         */
         $draft = $this->safe(['mode', 'move', 'subject_id', 'subject_at', 'aim', 'parameters', 'join', 'parts', 'wind']);
 
         return $draft;

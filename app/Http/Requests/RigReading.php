@@ -5,21 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
 
 /** Settings as they stand on the page, and what is asked about them. What they may be is core's to say. */
-#[OA\Schema(schema: 'RigDraft', required: ['mode'], properties: [
-    new OA\Property(property: 'mode', type: 'string', enum: ['slow', 'standard', 'fast']),
-    new OA\Property(property: 'settings', description: 'the saved ones where left out', ref: '#/components/schemas/RigSettings'),
-    new OA\Property(property: 'drag', description: 'a point that the curve of a finger is pulled through; travel and share of the full rate', required: ['finger', 'travel', 'output'], properties: [
-        new OA\Property(property: 'finger', type: 'string'), new OA\Property(property: 'travel', type: 'number'), new OA\Property(property: 'output', type: 'number'), new OA\Property(property: 'kind', type: 'string'),
-    ], type: 'object'),
-    new OA\Property(property: 'cushion', description: 'seconds in which a turn or a tilt is to be there', required: ['finger', 'seconds'], properties: [
-        new OA\Property(property: 'finger', type: 'string', enum: ['turn', 'tilt']), new OA\Property(property: 'seconds', type: 'number'),
-    ], type: 'object'),
-    new OA\Property(property: 'focal_mm', type: 'number', nullable: true),
-    new OA\Property(property: 'distance_m', description: 'from how far off a plain move is looked at', type: 'number'),
-], type: 'object')]
 class RigReading extends FormRequest
 {
     /** @return array<string, mixed> */

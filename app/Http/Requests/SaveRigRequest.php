@@ -17,6 +17,9 @@ final class SaveRigRequest extends RigReading
 {
     public function rules(): array
     {
-        return [...parent::rules(), 'mode' => ['sometimes'], 'settings' => ['required', 'array'], 'operator_id' => ['present', 'nullable', 'integer'], 'reason' => ['required', 'string', 'max:200']];
+        return [
+            ...parent::rules(), 'mode' => ['sometimes'], 'settings' => ['required', 'array'],
+            'operator_id' => ['present', 'nullable', 'integer'], 'reason' => ['required', 'string', 'max:200'],
+        ];
     }
 }

@@ -21,7 +21,8 @@ final class SiteForm extends FormRequest
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:120'], 'about' => ['sometimes', 'nullable', 'string', 'max:500'], 'document' => ['required', 'array'],
+            'name' => ['required', 'string', 'max:120'], 'about' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'document' => ['required', 'array'],
             'subjects' => ['present', 'array', 'max:60'], 'subjects.*' => ['array'], 'version' => ['sometimes', 'integer'],
         ];
     }

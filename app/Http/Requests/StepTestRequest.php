@@ -55,7 +55,12 @@ final class StepTestRequest extends FormRequest
     public function trials(): array
     {
         // A form sends its numbers as text.
-        $trials = array_map(static fn (mixed $trial): mixed => is_array($trial) ? array_map(static fn (mixed $value): mixed => is_numeric($value) ? (float) $value : $value, array_values($trial)) : $trial, array_values($this->array('trials')));
+        $trials = array_map(
+            static fn (mixed $trial): mixed => is_array($trial) ? array_map(
+                static fn (mixed $value): mixed => is_numeric($value) ? (float) $value : $value, array_values($trial),
+            ) : $trial,
+            array_values($this->array('trials')),
+        );
 
         return Fields::of(['trials' => $trials])->pairs('trials');
     }

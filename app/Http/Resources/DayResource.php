@@ -14,8 +14,10 @@ use OpenApi\Attributes as OA;
  * @mixin FlightDay
  */
 #[OA\Schema(schema: 'Day', required: ['id', 'title', 'date', 'operator', 'site_id', 'site', 'version', 'shots'], properties: [
-    new OA\Property(property: 'id', type: 'integer'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'date', type: 'string'),
-    new OA\Property(property: 'operator', ref: '#/components/schemas/Person'), new OA\Property(property: 'site_id', type: 'integer'), new OA\Property(property: 'site', type: 'string'),
+    new OA\Property(property: 'id', type: 'integer'), new OA\Property(property: 'title', type: 'string'),
+    new OA\Property(property: 'date', type: 'string'),
+    new OA\Property(property: 'operator', ref: '#/components/schemas/Person'), new OA\Property(property: 'site_id', type: 'integer'),
+    new OA\Property(property: 'site', type: 'string'),
     new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'shots', type: 'integer'),
 ], type: 'object')]
 class DayResource extends Resource
@@ -24,8 +26,10 @@ class DayResource extends Resource
     public function toArray(Request $request): array
     {
         return [
-            'id' => $this->id, 'title' => $this->title, 'date' => $this->day(), 'operator' => ['id' => $this->operator->id, 'name' => $this->operator->name],
-            'site_id' => $this->site_id, 'site' => $this->site->name, 'version' => $this->version, 'shots' => count(is_array($this->document['shots'] ?? null) ? $this->document['shots'] : []),
+            'id' => $this->id, 'title' => $this->title, 'date' => $this->day(),
+            'operator' => ['id' => $this->operator->id, 'name' => $this->operator->name],
+            'site_id' => $this->site_id, 'site' => $this->site->name, 'version' => $this->version,
+            'shots' => count(is_array($this->document['shots'] ?? null) ? $this->document['shots'] : []),
         ];
     }
 }

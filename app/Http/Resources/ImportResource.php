@@ -15,7 +15,9 @@ use OpenApi\Attributes as OA;
  *
  * @mixin Import
  */
-#[OA\Schema(schema: 'Import', required: ['id', 'file_name', 'shot_id', 'state', 'bytes', 'bytes_read', 'message', 'place', 'expected', 'notes', 'takes', 'unsure', 'columns'], properties: [
+#[OA\Schema(schema: 'Import', required: [
+    'id', 'file_name', 'shot_id', 'state', 'bytes', 'bytes_read', 'message', 'place', 'expected', 'notes', 'takes', 'unsure', 'columns',
+], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'file_name', type: 'string'),
     new OA\Property(property: 'shot_id', type: 'integer', nullable: true),
@@ -27,8 +29,14 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'expected', type: 'string'),
     new OA\Property(property: 'notes', type: 'array', items: new OA\Items(ref: '#/components/schemas/LogNote')),
     new OA\Property(property: 'takes', type: 'array', items: new OA\Items(type: 'integer')),
-    new OA\Property(property: 'unsure', description: 'takes whose move the log does not tell', type: 'array', items: new OA\Items(ref: '#/components/schemas/UnsureTake')),
-    new OA\Property(property: 'columns', ref: '#/components/schemas/ColumnQuestion', description: 'what has to be confirmed before it can be read', nullable: true),
+    new OA\Property(
+        property: 'unsure', description: 'takes whose move the log does not tell', type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/UnsureTake'),
+    ),
+    new OA\Property(
+        property: 'columns', ref: '#/components/schemas/ColumnQuestion', description: 'what has to be confirmed before it can be read',
+        nullable: true,
+    ),
 ], type: 'object')]
 class ImportResource extends Resource
 {
@@ -50,7 +58,10 @@ class ImportResource extends Resource
             'notes' => $outcome['notes'] ?? [],
             'takes' => $outcome['takes'] ?? [],
             'unsure' => array_map(static fn (array $one): array => [
-                ...$one, 'candidates' => array_map(static fn (string $move): array => ['id' => $move, 'name' => Catalogue::nameOf($move)], $one['candidates']),
+                ...$one,
+                'candidates' => array_map(
+                    static fn (string $move): array => ['id' => $move, 'name' => Catalogue::nameOf($move)], $one['candidates'],
+                ),
             ], $outcome['unsure'] ?? []),
             'columns' => $this->state !== Import::COLUMNS ? null : [
                 'headers' => $outcome['headers'] ?? [], 'guess' => (object) ($outcome['guess']['columns'] ?? []),

@@ -13,7 +13,10 @@ use OpenApi\Attributes as OA;
  *
  * @mixin Shot
  */
-#[OA\Schema(schema: 'Shot', required: ['id', 'title', 'operator', 'site_id', 'site', 'rig_id', 'craft', 'rig_version', 'mode', 'move', 'intent', 'subject_id', 'subject_at', 'wind', 'brief', 'takes', 'updated_at'], properties: [
+#[OA\Schema(schema: 'Shot', required: [
+    'id', 'title', 'operator', 'site_id', 'site', 'rig_id', 'craft', 'rig_version', 'mode', 'move', 'intent', 'subject_id', 'subject_at',
+    'wind', 'brief', 'takes', 'updated_at',
+], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'title', type: 'string'),
     new OA\Property(property: 'operator', ref: '#/components/schemas/Person'),

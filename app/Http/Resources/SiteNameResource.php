@@ -15,13 +15,17 @@ use OpenApi\Attributes as OA;
  */
 #[OA\Schema(schema: 'SiteName', required: ['id', 'name', 'about', 'version', 'subjects'], properties: [
     new OA\Property(property: 'id', type: 'integer'), new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'about', type: 'string'), new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'subjects', description: 'how many things can be filmed there', type: 'integer'),
+    new OA\Property(property: 'about', type: 'string'), new OA\Property(property: 'version', type: 'integer'),
+    new OA\Property(property: 'subjects', description: 'how many things can be filmed there', type: 'integer'),
 ], type: 'object')]
 class SiteNameResource extends Resource
 {
     /** @return array{id: int, name: string, about: string, version: int, subjects: int} */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'about' => $this->about, 'version' => $this->version, 'subjects' => count($this->subjects)];
+        return [
+            'id' => $this->id, 'name' => $this->name, 'about' => $this->about, 'version' => $this->version,
+            'subjects' => count($this->subjects),
+        ];
     }
 }

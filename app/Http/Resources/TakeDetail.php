@@ -15,7 +15,8 @@ use OpenApi\Attributes as OA;
     new OA\Schema(required: ['judgement', 'log', 'craft', 'rig_version', 'site_id', 'said'], properties: [
         new OA\Property(property: 'judgement', ref: '#/components/schemas/Score'),
         new OA\Property(property: 'log', required: ['file_name', 'source', 'samples', 'rate_hz', 'notes'], properties: [
-            new OA\Property(property: 'file_name', type: 'string'), new OA\Property(property: 'source', type: 'string', enum: ['imported', 'simulated']),
+            new OA\Property(property: 'file_name', type: 'string'),
+            new OA\Property(property: 'source', type: 'string', enum: ['imported', 'simulated']),
             new OA\Property(property: 'samples', type: 'integer'), new OA\Property(property: 'rate_hz', type: 'number'),
             new OA\Property(property: 'notes', type: 'array', items: new OA\Items(ref: '#/components/schemas/LogNote')),
         ], type: 'object'),
@@ -32,7 +33,10 @@ final class TakeDetail extends TakeResource
         return [
             ...parent::toArray($request),
             'judgement' => $this->judgement === null ? null : $this->judged($this->judgement->document),
-            'log' => ['file_name' => $this->log->file_name, 'source' => $this->log->source, 'samples' => $this->log->samples, 'rate_hz' => $this->log->rate_hz, 'notes' => $this->speaker()->saidThroughout($this->log->notes)],
+            'log' => [
+                'file_name' => $this->log->file_name, 'source' => $this->log->source, 'samples' => $this->log->samples,
+                'rate_hz' => $this->log->rate_hz, 'notes' => $this->speaker()->saidThroughout($this->log->notes),
+            ],
             'craft' => $this->rig->craft ?? '',
             'rig_version' => $this->rig?->version,
             'site_id' => $this->shot?->site_id,

@@ -14,7 +14,10 @@ use OpenApi\Attributes as OA;
  *
  * @mixin Take
  */
-#[OA\Schema(schema: 'Take', required: ['id', 'operator', 'shot_id', 'title', 'move', 'mode', 'direction', 'flown_at', 'from_s', 'to_s', 'score', 'uncertainty', 'facets', 'verdict', 'usable_s', 'decision', 'automated', 'comments'], properties: [
+#[OA\Schema(schema: 'Take', required: [
+    'id', 'operator', 'shot_id', 'title', 'move', 'mode', 'direction', 'flown_at', 'from_s', 'to_s', 'score', 'uncertainty', 'facets',
+    'verdict', 'usable_s', 'decision', 'automated', 'comments',
+], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'operator', ref: '#/components/schemas/Person'),
     new OA\Property(property: 'shot_id', type: 'integer', nullable: true),

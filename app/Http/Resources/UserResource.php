@@ -13,7 +13,9 @@ use OpenApi\Attributes as OA;
  *
  * @mixin User
  */
-#[OA\Schema(schema: 'User', required: ['id', 'name', 'email', 'role', 'school', 'crop_budget', 'comfort', 'house', 'school_house', 'stick_mode', 'wheel_up', 'units', 'theme'], properties: [
+#[OA\Schema(schema: 'User', required: [
+    'id', 'name', 'email', 'role', 'school', 'crop_budget', 'comfort', 'house', 'school_house', 'stick_mode', 'wheel_up', 'units', 'theme',
+], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'email', type: 'string'),

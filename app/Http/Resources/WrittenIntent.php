@@ -15,7 +15,9 @@ final class WrittenIntent
     {
         $intent['parameters'] = (object) ($intent['parameters'] ?? []);
         if (isset($intent['parts']) && is_array($intent['parts'])) {
-            $intent['parts'] = array_map(static fn (array $part): array => [...$part, 'parameters' => (object) ($part['parameters'] ?? [])], $intent['parts']);
+            $intent['parts'] = array_map(
+                static fn (array $part): array => [...$part, 'parameters' => (object) ($part['parameters'] ?? [])], $intent['parts'],
+            );
         }
 
         return $intent;

@@ -67,17 +67,30 @@ final readonly class DepthNotes
         $down = -$view->tilt + $plan->shot->intent->lens->vertical() / 2;
         if ($above > 0.5 && $down > 2 * Angle::DEGREE) {
             $away = $down >= M_PI_2 ? 0.0 : $above / tan($down);
-            $place = new Position($view->position->east + $away * sin($view->heading), $view->position->north + $away * cos($view->heading), $ground);
-            $layers[] = ['name' => Fact::of('depth.ground-lower-edge'), 'distance' => hypot($away, $above), 'speed' => self::speed($plan, $at, $place)];
+            $place = new Position(
+                $view->position->east + $away * sin($view->heading), $view->position->north + $away * cos($view->heading), $ground,
+            );
+            $layers[] = [
+                'name' => Fact::of('depth.ground-lower-edge'), 'distance' => hypot($away, $above),
+                'speed' => self::speed($plan, $at, $place),
+            ];
         }
         if (abs($view->horizon()) <= 0.5) {
-            $place = new Position($view->position->east + self::FAR * sin($view->heading), $view->position->north + self::FAR * cos($view->heading), $view->position->up);
+            $place = new Position(
+                $view->position->east + self::FAR * sin($view->heading), $view->position->north + self::FAR * cos($view->heading),
+                $view->position->up,
+            );
             $layers[] = ['name' => Fact::of('depth.the-horizon'), 'distance' => self::FAR, 'speed' => self::speed($plan, $at, $place)];
         }
         usort($layers, static fn (array $a, array $b): int => $a['distance'] <=> $b['distance']);
-        $pace = $flight->position($at + self::HALF)->minus($flight->position($at - self::HALF))->length() / (2 * self::HALF * MovePlan::STEP);
+        $pace = $flight->position($at + self::HALF)->minus(
+            $flight->position($at - self::HALF),
+        )->length() / (2 * self::HALF * MovePlan::STEP);
 
-        return new self($layers[0] ?? null, count($layers) > 1 ? $layers[count($layers) - 1] : null, $pace, $above, $above > 0.1 ? $pace / $above : 0.0, Checks::crossingSeconds($plan->shot, $move));
+        return new self(
+            $layers[0] ?? null, count($layers) > 1 ? $layers[count($layers) - 1] : null, $pace, $above, $above > 0.1 ? $pace / $above : 0.0,
+            Checks::crossingSeconds($plan->shot, $move),
+        );
     }
 
     /** Widths of the picture a second that a still place crosses. */
@@ -89,35 +102,17 @@ final readonly class DepthNotes
             return 0.0;
         }
 
-        return hypot($after->u - $before->u, ($after->v - $before->v) / $plan->shot->intent->lens->aspect) / (2 * self::HALF * MovePlan::STEP);
+        return hypot(
+            $after->u - $before->u, ($after->v - $before->v) / $plan->shot->intent->lens->aspect,
+        ) / (2 * self::HALF * MovePlan::STEP);
     }
 
     /** Picture speed of the near layer over that of the far one; null where one of them is missing or stands still. */
     public function ratio(): ?float
     {
-        return $this->near === null || $this->far === null || $this->far['speed'] < 1e-5 ? null : $this->near['speed'] / $this->far['speed'];
-    }
-
-    /**
-     * @param  ?array{name: Fact, distance: float, speed: float}  $one
-     * @return ?array{name: Fact, distance_m: float, widths_ps: float}
-     */
-    private static function layer(?array $one): ?array
-    {
-        return $one === null ? null : ['name' => $one['name'], 'distance_m' => round($one['distance'], 1), 'widths_ps' => round($one['speed'], 4)];
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        $ratio = $this->ratio();
-
-        return [
-            'near' => self::layer($this->near), 'far' => self::layer($this->far), 'ratio' => $ratio === null ? null : round(min(9999, $ratio), 2),
-            'pace_mps' => round($this->pace, 2), 'height_m' => round($this->height, 2), 'felt_ps' => round($this->felt, 4),
-            'crossing_s' => is_finite($this->crossing) ? round($this->crossing, 1) : null, 'crossing_least_s' => Checks::CROSSING,
-            'sentences' => $this->sentences(),
-        ];
+        return $this->near === null || $this->far === null || $this->far['speed'] < 1e-5
+            ? null
+            : $this->near['speed'] / $this->far['speed'];
     }
 
     /** @return list<Fact> */
@@ -128,7 +123,10 @@ final readonly class DepthNotes
         if ($this->near === null || $this->far === null) {
             $out[] = Fact::of('depth.only-one-layer-stands');
         } else {
-            $out[] = Fact::of('depth.near-width-second-far', name: $this->near['name'], distance: Quantity::metres($this->near['distance']), speed: Quantity::share($this->near['speed']), name2: $this->far['name'], speed2: Quantity::share($this->far['speed']));
+            $out[] = Fact::of(
+                'depth.near-width-second-far', name: $this->near['name'], distance: Quantity::metres($this->near['distance']),
+                speed: Quantity::share($this->near['speed']), name2: $this->far['name'], speed2: Quantity::share($this->far['speed']),
+            );
             $out[] = match (true) {
                 $ratio === null => Fact::of('depth.far-layer-stands-still'),
                 $ratio < 1 => Fact::of('depth.far-layer-moves-times', ratio: 1 / max(1e-6, $ratio)),
@@ -136,14 +134,23 @@ final readonly class DepthNotes
                 default => Fact::of('depth.near-layer-moves-times-2', ratio: $ratio),
             };
         }
-        $out[] = Fact::of('depth.feels-like-eye-level', pace: Quantity::metresPerSecond($this->pace), height: Quantity::metres($this->height), felt: Quantity::metresPerSecond($this->felt * 1.6));
+        $out[] = Fact::of(
+            'depth.feels-like-eye-level', pace: Quantity::metresPerSecond($this->pace), height: Quantity::metres($this->height),
+            felt: Quantity::metresPerSecond($this->felt * 1.6),
+        );
         $out[] = is_finite($this->crossing) && $this->crossing < 999
-            ? Fact::of('depth.what-stands-still-crosses', crossing: Quantity::seconds($this->crossing), crossing2: Quantity::seconds(Checks::CROSSING))
+            ? Fact::of(
+                'depth.what-stands-still-crosses', crossing: Quantity::seconds($this->crossing),
+                crossing2: Quantity::seconds(Checks::CROSSING),
+            )
             : Fact::of('depth.picture-does-not-pan');
         if ($this->near !== null && $this->far !== null && $this->near['distance'] > 1) {
             // A lens of twice the length keeps the subject's size from twice as far: every distance grows by what is backed off.
             $more = $this->near['distance'];
-            $out[] = Fact::of('depth.lens-twice-long-much', distance: $this->far['distance'] / $this->near['distance'], more: ($this->far['distance'] + $more) / ($this->near['distance'] + $more));
+            $out[] = Fact::of(
+                'depth.lens-twice-long-much', distance: $this->far['distance'] / $this->near['distance'],
+                more: ($this->far['distance'] + $more) / ($this->near['distance'] + $more),
+            );
         }
 
         return $out;

@@ -29,8 +29,10 @@ final readonly class EditNotes
      * @param  float  $stray  greatest drift, as a share of the width, that can be recentred after levelling
      * @param  list<Fact>  $moving  what moves by itself in the picture
      */
-    private function __construct(public float $hold, public float $use, public float $spare, public int $recorded, public int $delivered, public float $scale, public float $level, public float $stray, public array $moving)
-    {
+    private function __construct(
+        public float $hold, public float $use, public float $spare, public int $recorded, public int $delivered, public float $scale,
+        public float $level, public float $stray, public array $moving,
+    ) {
     }
 
     /** @param  int  $recorded  width of what the camera records, pixels */
@@ -42,7 +44,10 @@ final readonly class EditNotes
         // Recentring a drift of x takes a scale of 1 / (1 - 2x); the scales multiply.
         $stray = max(0.0, (1 - $level / max(1e-6, $scale)) / 2);
 
-        return new self($hold, $brief->use, $hold - $brief->use - 2 * self::HANDLE, $recorded, $brief->delivered, $scale, $level, $stray, self::moving($plan));
+        return new self(
+            $hold, $brief->use, $hold - $brief->use - 2 * self::HANDLE, $recorded, $brief->delivered, $scale, $level, $stray,
+            self::moving($plan),
+        );
     }
 
     /** @return list<Fact> */
@@ -58,7 +63,9 @@ final readonly class EditNotes
             $seen = static fn (Position $place): bool => $view->project($place)?->isInside() === true;
             foreach ($plan->shot->site->solids as $solid) {
                 $middle = $solid->body->middle();
-                if (($solid->moves || $solid->shape === 'canopy') && ($seen($middle) || $seen($middle->plus(0, 0, $solid->body->top() - $middle->up)))) {
+                if (($solid->moves || $solid->shape === 'canopy') && ($seen($middle) || $seen($middle->plus(
+                    0, 0, $solid->body->top() - $middle->up,
+                )))) {
                     $moving[] = Fact::name($solid->name);
                 }
             }
@@ -72,29 +79,28 @@ final readonly class EditNotes
         return Fact::unique($moving);
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'hold_s' => round($this->hold, 1), 'use_s' => $this->use, 'handle_s' => self::HANDLE, 'spare_s' => round($this->spare, 1),
-            'recorded_px' => $this->recorded, 'delivered_px' => $this->delivered, 'scale' => round($this->scale, 3), 'level_scale' => round($this->level, 3),
-            'stray_percent' => round(100 * $this->stray, 1), 'speed_up' => $this->moving === [], 'moving' => $this->moving,
-            'safe' => round(min(1.0, 1 / max(1.0, $this->scale)), 4),
-            'sentences' => $this->sentences(),
-        ];
-    }
-
     /** @return list<Fact> */
     public function sentences(): array
     {
         return [
             $this->spare >= 0
-                ? Fact::of('edit.hold-use-handle-each', hold: Quantity::seconds($this->hold), use: Quantity::seconds($this->use), handle: Quantity::seconds(self::HANDLE), spare: Quantity::seconds($this->spare))
-                : Fact::of('edit.hold-too-few-use', hold: Quantity::seconds($this->hold), spare: Quantity::seconds(-$this->spare), use: Quantity::seconds($this->use), handle: Quantity::seconds(self::HANDLE)),
+                ? Fact::of(
+                    'edit.hold-use-handle-each', hold: Quantity::seconds($this->hold), use: Quantity::seconds($this->use),
+                    handle: Quantity::seconds(self::HANDLE), spare: Quantity::seconds($this->spare),
+                )
+                : Fact::of(
+                    'edit.hold-too-few-use', hold: Quantity::seconds($this->hold), spare: Quantity::seconds(-$this->spare),
+                    use: Quantity::seconds($this->use), handle: Quantity::seconds(self::HANDLE),
+                ),
             match (true) {
                 $this->scale < 1 => Fact::of('edit.recorded-pixels-wide-delivered', recorded: $this->recorded, delivered: $this->delivered),
-                $this->stray <= 0 => Fact::of('edit.recorded-pixels-wide-room', recorded: $this->recorded, delivered: $this->delivered, level: $this->level),
-                default => Fact::of('edit.recorded-pixels-wide-1', recorded: $this->recorded, delivered: $this->delivered, level: $this->level, stray: Quantity::share($this->stray)),
+                $this->stray <= 0 => Fact::of(
+                    'edit.recorded-pixels-wide-room', recorded: $this->recorded, delivered: $this->delivered, level: $this->level,
+                ),
+                default => Fact::of(
+                    'edit.recorded-pixels-wide-1', recorded: $this->recorded, delivered: $this->delivered, level: $this->level,
+                    stray: Quantity::share($this->stray),
+                ),
             },
             $this->moving === []
                 ? Fact::of('edit.nothing-drawn-moves-itself')

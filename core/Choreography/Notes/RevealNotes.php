@@ -77,7 +77,10 @@ final readonly class RevealNotes
             $tilts = $press->finger === Finger::Tilt && ! $press->rests() ? $press->onset : $tilts;
         }
 
-        return new self($first, $last, self::fills($plan, $to), $appears, 0.5 - $plan->view($to)->horizon(), $tilts, self::tiltLatest($plan, $from, $to), self::needed($plan, $to, $screens));
+        return new self(
+            $first, $last, self::fills($plan, $to), $appears, 0.5 - $plan->view($to)->horizon(), $tilts,
+            self::tiltLatest($plan, $from, $to), self::needed($plan, $to, $screens),
+        );
     }
 
     /** @param  list<array{from: float, until: ?float, solid: Solid}>  $screens */
@@ -105,7 +108,11 @@ final readonly class RevealNotes
         $low = INF;
         $high = -INF;
         foreach ($plan->shot->site->solids as $solid) {
-            if ($solid->isSubject && $plan->move->subject !== null && $solid->distance($plan->move->subject->at($plan->move->flight->t[$index])) < 1.0) {
+            if (
+                $solid->isSubject
+                && $plan->move->subject !== null
+                && $solid->distance($plan->move->subject->at($plan->move->flight->t[$index])) < 1.0
+            ) {
                 foreach ($solid->silhouettes($plan->view($index)) as $outline) {
                     $v = array_column($outline, 1);
                     [$low, $high] = [min($low, ...$v), max($high, ...$v)];
@@ -116,7 +123,9 @@ final readonly class RevealNotes
         return $high < $low ? null : $high - $low;
     }
 
-    /** Had the tilt stayed as it is at first motion, the subject would leave the frame then; null where it never would, or was never in it. */
+    /**
+     * Had the tilt stayed as it is at first motion, the subject would leave the frame then; null where it never would, or was never in it.
+     */
     private static function tiltLatest(Plan $plan, int $from, int $to): ?float
     {
         $flight = $plan->move->flight;
@@ -173,19 +182,6 @@ final readonly class RevealNotes
         return $this->last->code === self::SEEN && ($this->fills === null || $this->fills >= self::READABLE);
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'first' => $this->first, 'last' => $this->last, 'hidden_first' => $this->isHiddenFirst(), 'readable' => $this->readable(),
-            'fills' => $this->fills === null ? null : round($this->fills, 4), 'appears_s' => $this->appears === null ? null : round($this->appears, 2),
-            'horizon' => round(max(-20.0, min(20.0, $this->horizon)), 4), 'sky' => round(max(0.0, min(1.0, $this->horizon)), 4),
-            'tilt_begins_s' => $this->tiltBegins === null ? null : round($this->tiltBegins, 2), 'tilt_latest_s' => $this->tiltLatest === null ? null : round($this->tiltLatest, 2),
-            'needed_height_m' => $this->needed === null ? null : round($this->needed, 1),
-            'sentences' => $this->sentences(),
-        ];
-    }
-
     /** @return list<Fact> */
     public function sentences(): array
     {
@@ -199,19 +195,27 @@ final readonly class RevealNotes
             $out[] = match (true) {
                 $this->last->code !== self::SEEN => Fact::of('reveal.last-frame', last: $this->last),
                 $this->fills === null => Fact::of('reveal.last-frame-seen'),
-                default => Fact::of($this->readable() ? 'reveal.last-frame-fills-height' : 'reveal.last-frame-too-small', fills: Quantity::share($this->fills)),
+                default => Fact::of(
+                    $this->readable() ? 'reveal.last-frame-fills-height' : 'reveal.last-frame-too-small',
+                    fills: Quantity::share($this->fills),
+                ),
             };
         }
         $out[] = match (true) {
             $this->horizon < 0 => Fact::of('reveal.last-frame-sky'),
             $this->horizon > 1 => Fact::of('reveal.last-frame-all-sky'),
-            abs($this->horizon - 0.5) < self::HALF_SKY => Fact::of('reveal.horizon-ends-top-half', horizon: Quantity::share($this->horizon)),
+            abs($this->horizon - 0.5) < self::HALF_SKY => Fact::of(
+                'reveal.horizon-ends-top-half', horizon: Quantity::share($this->horizon),
+            ),
             default => Fact::of('reveal.horizon-ends-top-upper', horizon: Quantity::share($this->horizon)),
         };
         if ($this->tiltLatest !== null) {
             $out[] = $this->tiltBegins === null
                 ? Fact::of('reveal.wheel-rest-subject-leaves', tiltLatest: Quantity::moment($this->tiltLatest))
-                : Fact::of('reveal.wheel-sets-out-later', tiltBegins: Quantity::moment($this->tiltBegins), tiltLatest: Quantity::moment($this->tiltLatest));
+                : Fact::of(
+                    'reveal.wheel-sets-out-later', tiltBegins: Quantity::moment($this->tiltBegins),
+                    tiltLatest: Quantity::moment($this->tiltLatest),
+                );
         } elseif ($this->tiltBegins !== null) {
             $out[] = Fact::of('reveal.wheel-sets-out', tiltBegins: Quantity::moment($this->tiltBegins));
         }

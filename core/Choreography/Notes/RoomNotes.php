@@ -31,11 +31,14 @@ final readonly class RoomNotes
     /**
      * @param  list<array{id: string, name: string, distance: float, at: float, margin: float}>  $solids  nearest first
      * @param  ?array{left: string, right: string, width: float, needed: float, at: float}  $gap
-     * @param  ?array{metres: float, name: ?string}  $behind  free way behind where it ends a backward stretch; the name is of what stands there
+     * @param  ?array{metres: float, name: ?string}  $behind  free way behind where it ends a backward stretch; the name is of what
+     *     stands there
      * @param  array{least: float, most: float, launch: float, ceiling: float}  $height
      */
-    private function __construct(public array $solids, public ?array $gap, public ?array $behind, public array $height, public float $farthest, public float $sightLine, public ?float $people, public float $peopleLeast)
-    {
+    private function __construct(
+        public array $solids, public ?array $gap, public ?array $behind, public array $height, public float $farthest,
+        public float $sightLine, public ?float $people, public float $peopleLeast,
+    ) {
     }
 
     public static function of(Plan $plan): self
@@ -44,7 +47,10 @@ final readonly class RoomNotes
         $solids = [];
         foreach ($shot->site->solids as $solid) {
             [$distance, $at] = SiteChecks::nearest($solid, $plan->move);
-            $solids[] = ['id' => $solid->id, 'name' => $solid->name, 'distance' => $distance, 'at' => $at, 'margin' => SiteChecks::margin($shot, $solid)];
+            $solids[] = [
+                'id' => $solid->id, 'name' => $solid->name, 'distance' => $distance, 'at' => $at,
+                'margin' => SiteChecks::margin($shot, $solid),
+            ];
         }
         usort($solids, static fn (array $a, array $b): int => $a['distance'] <=> $b['distance']);
         $flight = $plan->move->flight;
@@ -94,7 +100,10 @@ final readonly class RoomNotes
             if ($sides['left'] !== null && $sides['right'] !== null) {
                 $width = $sides['left'][0] + $sides['right'][0];
                 if ($narrowest === null || $width < $narrowest['width']) {
-                    $narrowest = ['left' => $sides['left'][1], 'right' => $sides['right'][1], 'width' => $width, 'needed' => self::needed($plan), 'at' => $flight->t[$i]];
+                    $narrowest = [
+                        'left' => $sides['left'][1], 'right' => $sides['right'][1], 'width' => $width, 'needed' => self::needed($plan),
+                        'at' => $flight->t[$i],
+                    ];
                 }
             }
         }
@@ -149,41 +158,38 @@ final readonly class RoomNotes
         return ['metres' => 40.0, 'name' => null];
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'solids' => array_map(static fn (array $one): array => ['id' => $one['id'], 'name' => $one['name'], 'distance_m' => round($one['distance'], 2), 'at_s' => round($one['at'], 1), 'margin_m' => round($one['margin'], 2), 'ok' => $one['distance'] >= $one['margin']], $this->solids),
-            'gap' => $this->gap === null ? null : ['left' => $this->gap['left'], 'right' => $this->gap['right'], 'width_m' => round($this->gap['width'], 2), 'needed_m' => round($this->gap['needed'], 2), 'at_s' => round($this->gap['at'], 1), 'ok' => $this->gap['width'] >= $this->gap['needed']],
-            'behind' => $this->behind === null ? null : ['metres' => round($this->behind['metres'], 1), 'name' => $this->behind['name']],
-            'height' => ['least_m' => round($this->height['least'], 1), 'most_m' => round($this->height['most'], 1), 'above_launch_m' => round($this->height['launch'], 1), 'ceiling_m' => $this->height['ceiling']],
-            'farthest_m' => round($this->farthest, 0), 'sight_line_m' => $this->sightLine,
-            'people_m' => $this->people === null ? null : round($this->people, 0), 'people_least_m' => $this->peopleLeast,
-            'sentences' => $this->sentences(),
-        ];
-    }
-
     /** @return list<Fact> */
     public function sentences(): array
     {
         $out = [];
         if ($this->gap !== null) {
-            $out[] = Fact::of('room.between-craft-error-position', left: $this->gap['left'], right: $this->gap['right'], width: Quantity::metres($this->gap['width']), needed: Quantity::metres($this->gap['needed']));
+            $out[] = Fact::of(
+                'room.between-craft-error-position', left: $this->gap['left'], right: $this->gap['right'],
+                width: Quantity::metres($this->gap['width']), needed: Quantity::metres($this->gap['needed']),
+            );
             $out[] = Fact::of($this->gap['width'] >= $this->gap['needed'] ? 'room.it-fits' : 'room.do-not-plan-way');
         }
         if ($this->behind !== null) {
             $out[] = $this->behind['name'] === null
                 ? Fact::of('room.flies-backward-nothing-drawn', metres: Quantity::metres($this->behind['metres']))
-                : Fact::of('room.flies-backward-stands-behind', name: $this->behind['name'], metres: Quantity::metres($this->behind['metres']));
+                : Fact::of(
+                    'room.flies-backward-stands-behind', name: $this->behind['name'], metres: Quantity::metres($this->behind['metres']),
+                );
         }
         $off = $this->height['launch'] - $this->height['most'];
-        $out[] = Fact::of('room.above-ground-ceiling-craft', least: Quantity::metres($this->height['least']), most: Quantity::metres($this->height['most']), ceiling: Quantity::metres($this->height['ceiling']), launch: Quantity::metres($this->height['launch']));
+        $out[] = Fact::of(
+            'room.above-ground-ceiling-craft', least: Quantity::metres($this->height['least']),
+            most: Quantity::metres($this->height['most']), ceiling: Quantity::metres($this->height['ceiling']),
+            launch: Quantity::metres($this->height['launch']),
+        );
         if (abs($off) > 2) {
             $out[] = Fact::of('room.two-differ-ceiling-counts');
         }
         $out[] = Fact::of('room.you-farthest', farthest: Quantity::metres($this->farthest), sightLine: Quantity::metres($this->sightLine));
         if ($this->people !== null) {
-            $out[] = Fact::of('room.people-nearest-what-site', people: Quantity::metres($this->people), peopleLeast: Quantity::metres($this->peopleLeast));
+            $out[] = Fact::of(
+                'room.people-nearest-what-site', people: Quantity::metres($this->people), peopleLeast: Quantity::metres($this->peopleLeast),
+            );
         }
 
         return $out;

@@ -19,7 +19,10 @@ use Larkspur\Refusal;
 final class Variants
 {
     /**
-     * @return list<array{id: string, title: Fact, why: Fact, feasible: bool, ...<string, mixed>}> also move, parameters, join and parts
+     * @return list<array{
+     *     id: string, title: Fact, why: Fact, move: string, parameters: array<string, float|string>, join: 'sequence'|'together'|null,
+     *     parts: ?list<array{move: string, parameters: array<string, float|string>}>, feasible: bool,
+     * }>
      */
     public static function of(Plan $plan): array
     {
@@ -28,27 +31,43 @@ final class Variants
         $out = [];
         $opposite = $move->opposite($plan->move);
         if ($opposite !== []) {
-            $out[] = self::one($plan, 'opposite', Fact::of('variants.other-way'), Fact::of('variants.both-directions-always-one'), parameters: $opposite);
+            $out[] = self::one(
+                $plan, 'opposite', Fact::of('variants.other-way'), Fact::of('variants.both-directions-always-one'), parameters: $opposite,
+            );
         }
         $height = $intent->number('height_m');
         if ($height !== null && $height > 0) {
             $lower = max(2.0, round($height * 0.55 * 2) / 2);
             if ($lower < $height - 0.4) {
-                $out[] = self::one($plan, 'lower', Fact::of('variants.lower'), Fact::of('variants.feels-faster', height: Quantity::metres($lower), times: $height / $lower), parameters: ['height_m' => $lower]);
+                $out[] = self::one(
+                    $plan, 'lower', Fact::of('variants.lower'),
+                    Fact::of('variants.feels-faster', height: Quantity::metres($lower), times: $height / $lower),
+                    parameters: ['height_m' => $lower],
+                );
             }
             $higher = round($height * 1.6 * 2) / 2;
-            $out[] = self::one($plan, 'higher', Fact::of('variants.higher'), Fact::of('variants.shows-how-things-lie'), parameters: ['height_m' => $higher]);
+            $out[] = self::one(
+                $plan, 'higher', Fact::of('variants.higher'), Fact::of('variants.shows-how-things-lie'),
+                parameters: ['height_m' => $higher],
+            );
         }
         $tilted = $move->about()->withTilt;
         if ($tilted !== '') {
-            $kept = array_intersect_key($intent->parameters, array_flip(array_diff(Parameter::names(Catalogue::move($tilted)->parameters()), ['tilt_start_deg'])));
-            $out[] = self::one($plan, 'tilt', Fact::of('variants.with-tilt'), Fact::of('variants.one-finger-more-picture'), move: $tilted, parameters: $kept);
+            $kept = array_intersect_key(
+                $intent->parameters, array_flip(array_diff(Parameter::names(Catalogue::move($tilted)->parameters()), ['tilt_start_deg'])),
+            );
+            $out[] = self::one(
+                $plan, 'tilt', Fact::of('variants.with-tilt'), Fact::of('variants.one-finger-more-picture'), move: $tilted,
+                parameters: $kept,
+            );
         }
         if ($intent->move !== 'combination' && $move->about()->group !== Group::Drill) {
             $away = $intent->move === 'pull-away' ? 'orbit' : 'pull-away';
             $out[] = self::one(
-                $plan, 'joined', $away === 'orbit' ? Fact::of('variants.then-go-round') : Fact::of('variants.then-leave-behind'), Fact::of('variants.two-moves-one-take'),
-                move: 'combination', parameters: [], parts: [['move' => $intent->move, 'parameters' => $intent->parameters], ['move' => $away, 'parameters' => []]],
+                $plan, 'joined', $away === 'orbit' ? Fact::of('variants.then-go-round') : Fact::of('variants.then-leave-behind'),
+                Fact::of('variants.two-moves-one-take'),
+                move: 'combination', parameters: [],
+                parts: [['move' => $intent->move, 'parameters' => $intent->parameters], ['move' => $away, 'parameters' => []]],
             );
         }
 
@@ -58,10 +77,14 @@ final class Variants
     /**
      * @param  array<string, float|string>  $parameters
      * @param  ?list<array{move: string, parameters: array<string, float|string>}>  $parts
-     * @return array{id: string, title: Fact, why: Fact, feasible: bool, ...<string, mixed>}
+     * @return array{
+     *     id: string, title: Fact, why: Fact, move: string, parameters: array<string, float|string>, join: 'sequence'|'together'|null,
+     *     parts: ?list<array{move: string, parameters: array<string, float|string>}>, feasible: bool,
+     * }
      */
-    private static function one(Plan $plan, string $id, Fact $title, Fact $why, ?string $move = null, array $parameters = [], ?array $parts = null): array
-    {
+    private static function one(
+        Plan $plan, string $id, Fact $title, Fact $why, ?string $move = null, array $parameters = [], ?array $parts = null,
+    ): array {
         $intent = $plan->move->intent;
         $other = match (true) {
             $parts !== null => $intent->joining($parts),
@@ -70,7 +93,9 @@ final class Variants
         };
         try {
             $planned = Planner::plan($plan->shot->withIntent($other));
-            $broken = array_values(array_filter($planned->findings, static fn (Finding $finding): bool => $finding->state === Finding::BROKEN));
+            $broken = array_values(array_filter(
+                $planned->findings, static fn (Finding $finding): bool => $finding->state === Finding::BROKEN,
+            ));
             $why = Fact::all($why, $broken === [] ? null : $broken[0]->text);
             $flyable = $broken === [];
         } catch (Refusal $refusal) {
@@ -78,9 +103,10 @@ final class Variants
         }
 
         return [
-            'id' => $id, 'title' => $title, 'why' => $why, 'move' => $other->move, 'parameters' => (object) ($other->parts === [] ? $parameters : []),
+            'id' => $id, 'title' => $title, 'why' => $why, 'move' => $other->move,
+            'parameters' => $other->parts === [] ? $parameters : [],
             'join' => $other->parts === [] ? null : $other->join,
-            'parts' => $other->parts === [] ? null : array_map(static fn (array $part): array => [...$part, 'parameters' => (object) $part['parameters']], $other->parts),
+            'parts' => $other->parts === [] ? null : $other->parts,
             'feasible' => $flyable,
         ];
     }
@@ -94,10 +120,15 @@ final class Variants
     public static function passes(Brief $brief, array $variants): array
     {
         $passes = [];
-        $other = array_values(array_filter($variants, static fn (array $one): bool => $one['feasible'] && $one['id'] !== 'joined'))[0] ?? null;
+        $other = array_values(array_filter(
+            $variants, static fn (array $one): bool => $one['feasible'] && $one['id'] !== 'joined',
+        ))[0] ?? null;
         for ($k = 1; $k <= $brief->passes; $k++) {
             $isOther = $k === $brief->passes && $k >= 3 && $other !== null;
-            $passes[] = ['pass' => $k, 'title' => $isOther ? $other['title'] : Fact::of($k === 1 ? 'variants.as-planned' : 'variants.again-planned'), 'variant' => $isOther ? $other['id'] : null];
+            $passes[] = [
+                'pass' => $k, 'title' => $isOther ? $other['title'] : Fact::of($k === 1 ? 'variants.as-planned' : 'variants.again-planned'),
+                'variant' => $isOther ? $other['id'] : null,
+            ];
         }
 
         return $passes;

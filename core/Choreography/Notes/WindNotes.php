@@ -38,7 +38,7 @@ final readonly class WindNotes
         public float $rated,
         private float $height,
         private float $worstCourse,
-        private bool $holdsRadius,
+        public bool $holdsRadius,
         private bool $isRound,
         private bool $nosesDown,
     ) {
@@ -77,20 +77,12 @@ final readonly class WindNotes
         $more = max(0.0, $gust - $wind->meanAt($highest));
 
         return new self(
-            $wind->meanAt($highest), $gust, $samples === 0 ? 0.0 : $head, $cross, $samples === 0 ? 0.0 : $shares / $samples, $upwind, is_finite($downwind) ? $downwind : 0.0,
-            $top, $plan->shot->rig->windLimit, $highest, $worst, $upwind + $more <= max($mode->run, $mode->slide), $plan->move->intent->number('radius_m') !== null,
+            $wind->meanAt($highest), $gust, $samples === 0 ? 0.0 : $head, $cross, $samples === 0 ? 0.0 : $shares / $samples, $upwind,
+            is_finite($downwind) ? $downwind : 0.0,
+            $top, $plan->shot->rig->windLimit, $highest, $worst, $upwind + $more <= max($mode->run, $mode->slide),
+            $plan->move->intent->number('radius_m') !== null,
             $plan->shot->mode === 'fast' && $upwind > 0.7 * $mode->run,
         );
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'mean_mps' => round($this->mean, 1), 'gust_mps' => round($this->gust, 1), 'head_mps' => round($this->head, 1), 'cross_mps' => round($this->cross, 1), 'cross_share' => round($this->share, 2),
-            'upwind_mps' => round($this->upwind, 1), 'downwind_mps' => round($this->downwind, 1), 'top_mps' => round($this->top, 1), 'rated_mps' => $this->rated, 'holds' => $this->holdsRadius,
-            'sentences' => $this->sentences(),
-        ];
     }
 
     /** @return list<Fact> */
@@ -100,9 +92,17 @@ final readonly class WindNotes
             return [Fact::of('wind-notes.planned-still-air-set')];
         }
         $out = [
-            Fact::of('wind-notes.gusts-craft-rated', mean: Quantity::metresPerSecond($this->mean), height: Quantity::metres($this->height), gust: Quantity::metresPerSecond($this->gust), rated: Quantity::metresPerSecond($this->rated)),
-            Fact::of('wind-notes.comes-across-way-average', share: Quantity::share($this->share), cross: Quantity::metresPerSecond($this->cross)),
-            Fact::of('wind-notes.ground-speed-takes-through', upwind: Quantity::metresPerSecond($this->upwind), worstCourse: Quantity::degrees($this->worstCourse), downwind: Quantity::metresPerSecond($this->downwind)),
+            Fact::of(
+                'wind-notes.gusts-craft-rated', mean: Quantity::metresPerSecond($this->mean), height: Quantity::metres($this->height),
+                gust: Quantity::metresPerSecond($this->gust), rated: Quantity::metresPerSecond($this->rated),
+            ),
+            Fact::of(
+                'wind-notes.comes-across-way-average', share: Quantity::share($this->share), cross: Quantity::metresPerSecond($this->cross),
+            ),
+            Fact::of(
+                'wind-notes.ground-speed-takes-through', upwind: Quantity::metresPerSecond($this->upwind),
+                worstCourse: Quantity::degrees($this->worstCourse), downwind: Quantity::metresPerSecond($this->downwind),
+            ),
         ];
         if ($this->isRound) {
             $out[] = $this->holdsRadius ? Fact::of('wind-notes.gusts-can-hold-radius') : Fact::of('wind-notes.gusts-mode-cant-hold');

@@ -48,17 +48,24 @@ final readonly class CircleFixedHeading extends Drill
     {
         $plan = parent::plan($intent, $assumed, $frame);
         $radius = self::value($intent, 'radius_m', 3.0);
-        $stroke = new Stroke(2 * M_PI * self::value($intent, 'turns', 1.0), $plan->onset, $plan->stop, self::value($intent, 'ease_s', self::USUAL_EASE));
+        $stroke = new Stroke(
+            2 * M_PI * self::value($intent, 'turns', 1.0), $plan->onset, $plan->stop, self::value($intent, 'ease_s', self::USUAL_EASE),
+        );
         $start = $plan->flight->position(0);
         $heading = $plan->flight->heading[0];
         $way = Stance::way($intent, 'direction');
         // The thumb starts at twelve, so the middle lies to the side that the circle bends to.
-        $flight = MovePlan::sample($plan->flight->duration(), static function (float $t) use ($stroke, $start, $heading, $way, $radius): array {
+        $flight = MovePlan::sample($plan->flight->duration(), static function (float $t) use (
+            $stroke, $start, $heading, $way, $radius,
+        ): array {
             $angle = $stroke->at($t);
             $ahead = $radius * sin($angle);
             $right = $way * $radius * (1 - cos($angle));
 
-            return [$start->plus($ahead * sin($heading) + $right * cos($heading), $ahead * cos($heading) - $right * sin($heading), 0.0), $heading, 0.0];
+            return [
+                $start->plus($ahead * sin($heading) + $right * cos($heading), $ahead * cos($heading) - $right * sin($heading), 0.0),
+                $heading, 0.0,
+            ];
         });
 
         return $plan->flying($flight);

@@ -18,7 +18,9 @@ final readonly class CloseToObject extends Drill
 {
     public function about(): About
     {
-        return new About('close-to-object', Group::Drill, 4, 'run*', ['slowest-line', 'nose-in-bay'], faults: ['kick', 'drift'], caution: true);
+        return new About(
+            'close-to-object', Group::Drill, 4, 'run*', ['slowest-line', 'nose-in-bay'], faults: ['kick', 'drift'], caution: true,
+        );
     }
 
     public function parameters(): array

@@ -35,7 +35,8 @@ final readonly class CoordinatedCircle extends Drill
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'radius_m' => 5.0, 'radius_end_m' => 3.6, 'direction' => Stance::CLOCKWISE, 'pace_mps' => 1.2, 'height_m' => 1.8, 'heading_deg' => 0.0,
+            'radius_m' => 5.0, 'radius_end_m' => 3.6, 'direction' => Stance::CLOCKWISE, 'pace_mps' => 1.2, 'height_m' => 1.8,
+            'heading_deg' => 0.0,
         ];
     }
 
@@ -50,7 +51,10 @@ final readonly class CoordinatedCircle extends Drill
         $from = Pace::SETTLE + $ease;
         // Two laps' worth of turn at the wide radius, and what a tight lap in the middle asks beside it.
         $turn = new Stroke($way * $pace / $wide * ($laps - $ease), $from, $from + $laps, $ease);
-        $more = new Stroke($way * $pace * (1 / $tight - 1 / $wide) * (2 * M_PI * $tight / $pace), $from + 2 * M_PI * $wide / $pace, $from + 2 * M_PI * ($wide + $tight) / $pace + $ease, $ease);
+        $more = new Stroke(
+            $way * $pace * (1 / $tight - 1 / $wide) * (2 * M_PI * $tight / $pace), $from + 2 * M_PI * $wide / $pace,
+            $from + 2 * M_PI * ($wide + $tight) / $pace + $ease, $ease,
+        );
 
         return self::begin($intent)
             ->with(Finger::Run, new Stroke($pace * ($laps + $ease), Pace::SETTLE, $from + $laps + $ease, $ease))

@@ -26,7 +26,9 @@ final readonly class FigureOfEight extends Drill
 {
     public function about(): About
     {
-        return new About('figure-of-eight', Group::Drill, 3, 'run+ > turn*', ['coordinated-circle'], faults: ['off-mark', 'uneven', 'bobbing']);
+        return new About(
+            'figure-of-eight', Group::Drill, 3, 'run+ > turn*', ['coordinated-circle'], faults: ['off-mark', 'uneven', 'bobbing'],
+        );
     }
 
     public function parameters(): array

@@ -18,7 +18,10 @@ final readonly class IndoorTour extends Drill
 {
     public function about(): About
     {
-        return new About('indoor-tour', Group::Drill, 4, 'run+ turn*', ['speed-by-pitch', 'square-with-turns'], faults: ['throttle-bounce', 'kick', 'off-mark'], caution: true);
+        return new About(
+            'indoor-tour', Group::Drill, 4, 'run+ turn*', ['speed-by-pitch', 'square-with-turns'],
+            faults: ['throttle-bounce', 'kick', 'off-mark'], caution: true,
+        );
     }
 
     public function parameters(): array

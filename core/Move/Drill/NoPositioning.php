@@ -18,7 +18,9 @@ final readonly class NoPositioning extends Drill
 {
     public function about(): About
     {
-        return new About('no-positioning', Group::Drill, 5, '', ['square-with-turns', 'close-to-object'], faults: ['drift', 'kick'], caution: true);
+        return new About(
+            'no-positioning', Group::Drill, 5, '', ['square-with-turns', 'close-to-object'], faults: ['drift', 'kick'], caution: true,
+        );
     }
 
     public function parameters(): array

@@ -20,7 +20,9 @@ final readonly class NoseInBay extends Drill
 {
     public function about(): About
     {
-        return new About('nose-in-bay', Group::Drill, 3, 'run* slide*', ['out-and-back', 'figure-of-eight'], faults: ['wrong-way', 'leak', 'kick']);
+        return new About(
+            'nose-in-bay', Group::Drill, 3, 'run* slide*', ['out-and-back', 'figure-of-eight'], faults: ['wrong-way', 'leak', 'kick'],
+        );
     }
 
     public function parameters(): array

@@ -18,7 +18,9 @@ final readonly class ReturnHome extends Drill
 {
     public function about(): About
     {
-        return new About('return-home', Group::Drill, 2, 'climb* run+ (tilt*)', ['ceiling-climb'], faults: ['off-mark', 'leak'], caution: true);
+        return new About(
+            'return-home', Group::Drill, 2, 'climb* run+ (tilt*)', ['ceiling-climb'], faults: ['off-mark', 'leak'], caution: true,
+        );
     }
 
     public function parameters(): array

@@ -19,7 +19,9 @@ final readonly class ReturnToCentre extends Drill
 {
     public function about(): About
     {
-        return new About('return-to-centre', Group::Drill, 1, '(climb*) (turn*) (run*) (slide*) (tilt*)', [], faults: ['flick-stop', 'leak']);
+        return new About(
+            'return-to-centre', Group::Drill, 1, '(climb*) (turn*) (run*) (slide*) (tilt*)', [], faults: ['flick-stop', 'leak'],
+        );
     }
 
     public function parameters(): array

@@ -41,7 +41,9 @@ final readonly class SquareFixedHeading extends Drill
         $legs = self::begin($intent);
         for ($round = 1, $rounds = (int) self::value($intent, 'turns', 1.0); $round <= $rounds; $round++) {
             $legs = $legs->leg(['run' => $side], 0.9, Mark::CORNER)->leg(['slide' => $way * $side], 0.9, Mark::CORNER)
-                ->leg(['run' => -$side], 0.9, Mark::CORNER)->leg(['slide' => -$way * $side], 0.9, $round === $rounds ? Mark::CLOSE : Mark::CORNER);
+                ->leg(['run' => -$side], 0.9, Mark::CORNER)->leg(
+                    ['slide' => -$way * $side], 0.9, $round === $rounds ? Mark::CLOSE : Mark::CORNER,
+                );
         }
 
         return $legs;

@@ -19,7 +19,9 @@ final readonly class SquareWithTurns extends Drill
 {
     public function about(): About
     {
-        return new About('square-with-turns', Group::Drill, 2, 'run+ turn*', ['square-fixed-heading', 'hover-and-turn'], faults: ['off-mark', 'leak']);
+        return new About(
+            'square-with-turns', Group::Drill, 2, 'run+ turn*', ['square-fixed-heading', 'hover-and-turn'], faults: ['off-mark', 'leak'],
+        );
     }
 
     public function parameters(): array
@@ -41,7 +43,9 @@ final readonly class SquareWithTurns extends Drill
         $legs = self::begin($intent);
         for ($round = 1, $rounds = (int) self::value($intent, 'turns', 1.0); $round <= $rounds; $round++) {
             for ($corner = 1; $corner <= 4; $corner++) {
-                $legs = $legs->leg(['run' => $side], 0.9)->leg(['turn' => $way * 90.0], 24.0, $corner === 4 && $round === $rounds ? Mark::CLOSE : Mark::CORNER);
+                $legs = $legs->leg(['run' => $side], 0.9)->leg(
+                    ['turn' => $way * 90.0], 24.0, $corner === 4 && $round === $rounds ? Mark::CLOSE : Mark::CORNER,
+                );
             }
         }
 

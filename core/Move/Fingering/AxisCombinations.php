@@ -81,7 +81,9 @@ final class AxisCombinations
     {
         ksort($axes);
 
-        return implode(' ', array_map(static fn (string $axis, int $way): string => $axis.($way > 0 ? '+' : '-'), array_keys($axes), $axes));
+        return implode(
+            ' ', array_map(static fn (string $axis, int $way): string => $axis.($way > 0 ? '+' : '-'), array_keys($axes), $axes),
+        );
     }
 
     /**

@@ -26,7 +26,8 @@ final readonly class Fingering
         $parts = [];
         foreach ($text === '' ? [] : explode(' > ', $text) as $group => $together) {
             foreach (explode(' ', $together) as $word) {
-                preg_match('/^(\(?)(climb|turn|run|slide|tilt)(\+|-|±|∓|=|\*)\)?$/u', $word, $found) === 1 || throw new \LogicException("“{$word}” is no fingering.");
+                preg_match('/^(\(?)(climb|turn|run|slide|tilt)(\+|-|±|∓|=|\*)\)?$/u', $word, $found) === 1
+                    || throw new \LogicException("“{$word}” is no fingering.");
                 /** @var array{string, string, string, '+'|'-'|'±'|'∓'|'='|'*'} $found */
                 $parts[] = ['finger' => Finger::from($found[2]), 'sign' => $found[3], 'group' => $group, 'optional' => $found[1] !== ''];
             }

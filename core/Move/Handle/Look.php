@@ -9,7 +9,10 @@ use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\MovePlan;
 
-/** Where the lens looks at the place that a move is built from: the heading. It stands before the subject, where the way that is flown has mostly ended. */
+/**
+ * Where the lens looks at the place that a move is built from: the heading. It stands before the subject, where the way that is flown has
+ * mostly ended.
+ */
 final readonly class Look extends OneParameter
 {
     /** How far off it stands, as a share of the distance to the subject, and at least, m. */

@@ -14,8 +14,9 @@ abstract readonly class OneParameter extends Handle
      * @param  float  $grain  to which the parameter is rounded when it is pulled
      * @param  float  $step  of an arrow key
      */
-    public function __construct(string $id, Sheet $sheet, public string $parameter, protected float $grain, protected float $step, ?Finger $finger = null)
-    {
+    public function __construct(
+        string $id, Sheet $sheet, public string $parameter, protected float $grain, protected float $step, ?Finger $finger = null,
+    ) {
         parent::__construct($id, $sheet, $finger);
     }
 
@@ -29,7 +30,9 @@ abstract readonly class OneParameter extends Handle
 
     public function nudge(MovePlan $plan, float $right, float $up): array
     {
-        return [$this->parameter => self::within($plan, $this->parameter, $this->now($plan) + $this->step($plan) * ($right + $up), min($this->grain, $this->step))];
+        return [$this->parameter => self::within(
+            $plan, $this->parameter, $this->now($plan) + $this->step($plan) * ($right + $up), min($this->grain, $this->step),
+        )];
     }
 
     /** What an arrow key adds to the parameter. */

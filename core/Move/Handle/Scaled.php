@@ -45,16 +45,21 @@ final readonly class Scaled extends OneParameter
     /** The farthest point of a figure, which grows with its size. */
     public static function figure(string $parameter): self
     {
-        return new self(Fact::of('handle.size'), 'size', $parameter, static fn (MovePlan $plan): Position => $plan->at(0.0), static function (MovePlan $plan): Position {
-            $start = $plan->at(0.0);
-            $far = $start;
-            for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 5) {
-                $here = $plan->flight->position($i);
-                $far = $here->minus($start)->ground() > $far->minus($start)->ground() + 1e-6 ? $here : $far;
-            }
+        return new self(
+            Fact::of('handle.size'), 'size', $parameter, static fn (MovePlan $plan): Position => $plan->at(0.0), self::farthest(...),
+        );
+    }
 
-            return $far;
-        });
+    private static function farthest(MovePlan $plan): Position
+    {
+        $start = $plan->at(0.0);
+        $far = $start;
+        for ($i = 0, $n = $plan->flight->count(); $i < $n; $i += 5) {
+            $here = $plan->flight->position($i);
+            $far = $here->minus($start)->ground() > $far->minus($start)->ground() + 1e-6 ? $here : $far;
+        }
+
+        return $far;
     }
 
     /** The first corner of a figure. */

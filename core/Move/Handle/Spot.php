@@ -9,8 +9,8 @@ use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 
 /**
- * Where a handle is put: a place on the site sheet, a height or a tilt on the side sheet, a time on the thumb sheet. What its sheet does not
- * tell is 0.
+ * Where a handle is put: a place on the site sheet, a height or a tilt on the side sheet, a time on the thumb sheet. What its sheet does
+ * not tell is 0.
  */
 final readonly class Spot
 {

@@ -12,23 +12,46 @@ use Larkspur\Move\Shape\Round;
 final readonly class Judging
 {
     /** Weights of the method's table (docs/scoring.md, section 5); a new move takes those of its nearest relative. */
-    private const ORBIT = ['path' => 0.18, 'framing' => 0.24, 'steady' => 0.18, 'ease' => 0.14, 'smooth' => 0.14, 'clean' => 0.08, 'pace' => 0.02, 'completion' => 0.02];
+    private const ORBIT = [
+        'path' => 0.18, 'framing' => 0.24, 'steady' => 0.18, 'ease' => 0.14, 'smooth' => 0.14, 'clean' => 0.08, 'pace' => 0.02,
+        'completion' => 0.02,
+    ];
 
-    private const SPIRAL = ['path' => 0.16, 'framing' => 0.24, 'steady' => 0.20, 'ease' => 0.14, 'smooth' => 0.16, 'clean' => 0.06, 'pace' => 0.02, 'completion' => 0.02];
+    private const SPIRAL = [
+        'path' => 0.16, 'framing' => 0.24, 'steady' => 0.20, 'ease' => 0.14, 'smooth' => 0.16, 'clean' => 0.06, 'pace' => 0.02,
+        'completion' => 0.02,
+    ];
 
-    private const DOLLY = ['path' => 0.12, 'framing' => 0.14, 'steady' => 0.30, 'ease' => 0.10, 'smooth' => 0.14, 'clean' => 0.16, 'pace' => 0.02, 'completion' => 0.02];
+    private const DOLLY = [
+        'path' => 0.12, 'framing' => 0.14, 'steady' => 0.30, 'ease' => 0.10, 'smooth' => 0.14, 'clean' => 0.16, 'pace' => 0.02,
+        'completion' => 0.02,
+    ];
 
-    private const HELD = ['path' => 0.10, 'framing' => 0.26, 'steady' => 0.20, 'ease' => 0.16, 'smooth' => 0.14, 'clean' => 0.10, 'pace' => 0.02, 'completion' => 0.02];
+    private const HELD = [
+        'path' => 0.10, 'framing' => 0.26, 'steady' => 0.20, 'ease' => 0.16, 'smooth' => 0.14, 'clean' => 0.10, 'pace' => 0.02,
+        'completion' => 0.02,
+    ];
 
-    private const REVEAL = ['path' => 0.10, 'framing' => 0.18, 'steady' => 0.24, 'ease' => 0.20, 'smooth' => 0.12, 'clean' => 0.12, 'pace' => 0.02, 'completion' => 0.02];
+    private const REVEAL = [
+        'path' => 0.10, 'framing' => 0.18, 'steady' => 0.24, 'ease' => 0.20, 'smooth' => 0.12, 'clean' => 0.12, 'pace' => 0.02,
+        'completion' => 0.02,
+    ];
 
-    private const TRACK = ['path' => 0.12, 'framing' => 0.28, 'steady' => 0.18, 'ease' => 0.12, 'smooth' => 0.14, 'clean' => 0.12, 'pace' => 0.02, 'completion' => 0.02];
+    private const TRACK = [
+        'path' => 0.12, 'framing' => 0.28, 'steady' => 0.18, 'ease' => 0.12, 'smooth' => 0.14, 'clean' => 0.12, 'pace' => 0.02,
+        'completion' => 0.02,
+    ];
 
-    private const TOP_DOWN = ['path' => 0.14, 'framing' => 0.18, 'steady' => 0.24, 'ease' => 0.18, 'smooth' => 0.12, 'clean' => 0.10, 'pace' => 0.02, 'completion' => 0.02];
+    private const TOP_DOWN = [
+        'path' => 0.14, 'framing' => 0.18, 'steady' => 0.24, 'ease' => 0.18, 'smooth' => 0.12, 'clean' => 0.10, 'pace' => 0.02,
+        'completion' => 0.02,
+    ];
 
     /**
      * @param  array<value-of<Axis>, Role>  $roles
-     * @param  array{path: float, framing: float, steady: float, ease: float, smooth: float, clean: float, pace: float, completion: float}  $weights
+     * @param array{
+     *     path: float, framing: float, steady: float, ease: float, smooth: float, clean: float, pace: float, completion: float,
+     * } $weights
      * @param  bool  $straightDown  whether the lens looks straight down, where a turn only spins the picture
      */
     public function __construct(
@@ -94,7 +117,10 @@ final readonly class Judging
     {
         $turns = $roles[2] === 'A';
 
-        return new self(PathKind::Vertical, self::roles($roles), self::HELD, $turns ? Framed::Sweep : Framed::Heading, $turns ? Crossing::Turn : Crossing::Upright);
+        return new self(
+            PathKind::Vertical, self::roles($roles), self::HELD, $turns ? Framed::Sweep : Framed::Heading,
+            $turns ? Crossing::Turn : Crossing::Upright,
+        );
     }
 
     /** Nothing but the lens moves. */
@@ -149,7 +175,9 @@ final readonly class Judging
         };
 
         return new self(
-            $this->path, [...$this->roles, ...array_fill_keys(array_map(static fn (Axis $axis): string => $axis->value, $unknown), Role::Free)], $this->weights,
+            $this->path,
+            [...$this->roles, ...array_fill_keys(array_map(static fn (Axis $axis): string => $axis->value, $unknown), Role::Free)],
+            $this->weights,
             array_intersect(array_column($needed, 'value'), array_column($unknown, 'value')) === [] ? $this->framed : Framed::Free,
             $this->crossing, $this->straightDown,
         );
@@ -163,7 +191,10 @@ final readonly class Judging
     {
         $roles = array_map(static fn (Role $role): Role => $role === Role::Coupled ? Role::Free : $role, $this->roles);
 
-        return new self($this->path === PathKind::Beside ? PathKind::Line : $this->path, $roles, $this->weights, Framed::Free, $this->crossing, $this->straightDown);
+        return new self(
+            $this->path === PathKind::Beside ? PathKind::Line : $this->path, $roles, $this->weights, Framed::Free, $this->crossing,
+            $this->straightDown,
+        );
     }
 
     public function hasSubject(): bool

@@ -16,7 +16,8 @@ final readonly class TakeTarget
      * @param  ?float  $sweep  by how much the heading was to change, rad, clockwise positive
      * @param  ?float  $viewing  distance of what is looked at, m
      * @param  float  $widening  by which a radius was to grow over the way, m
-     * @param  list<float>  $profile  planned speed at equal shares of the way, from its first metre to its last, m/s; empty where it is even
+     * @param  list<float>  $profile  planned speed at equal shares of the way, from its first metre to its last, m/s; empty where it is
+     *     even
      * @param  ?float  $gap  width of an opening that is flown through, m
      */
     public function __construct(
@@ -38,11 +39,17 @@ final readonly class TakeTarget
     /** The same with the subject in the middle of the frame. */
     public function centred(): self
     {
-        return new self(0.0, 0.0, $this->lead, $this->extent, $this->tiltStart, $this->tiltEnd, null, $this->sweep, $this->viewing, $this->widening, $this->profile, $this->gap);
+        return new self(
+            0.0, 0.0, $this->lead, $this->extent, $this->tiltStart, $this->tiltEnd, null, $this->sweep, $this->viewing, $this->widening,
+            $this->profile, $this->gap,
+        );
     }
 
     public function withLead(float $lead): self
     {
-        return new self($this->aimU, $this->aimV, $lead, $this->extent, $this->tiltStart, $this->tiltEnd, $this->lastV, $this->sweep, $this->viewing, $this->widening, $this->profile, $this->gap);
+        return new self(
+            $this->aimU, $this->aimV, $lead, $this->extent, $this->tiltStart, $this->tiltEnd, $this->lastV, $this->sweep, $this->viewing,
+            $this->widening, $this->profile, $this->gap,
+        );
     }
 }

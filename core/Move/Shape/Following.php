@@ -58,7 +58,10 @@ abstract readonly class Following extends PacedMove
     {
         $tracked = $asked->track !== [];
 
-        return [$tracked ? null : Scaled::way($this->pivot()), $this->takes('distance_m') ? Scaled::beside() : null, $tracked ? null : new SubjectCourse(false)];
+        return [
+            $tracked ? null : Scaled::way($this->pivot()), $this->takes('distance_m') ? Scaled::beside() : null,
+            $tracked ? null : new SubjectCourse(false),
+        ];
     }
 
     public function wanted(Intent $intent): TakeTarget
@@ -93,7 +96,9 @@ abstract readonly class Following extends PacedMove
         [$ahead, $right, $above] = $this->place($intent);
         $course = ($intent->number('subject_course_deg') ?? 0.0) * Angle::DEGREE;
         $down = $this->straightDown();
-        $flight = MovePlan::sample($pace->duration(), static function (float $t) use (&$course, $subject, $joined, $ahead, $right, $above, $foot, $down, $intent): array {
+        $flight = MovePlan::sample($pace->duration(), static function (float $t) use (
+            &$course, $subject, $joined, $ahead, $right, $above, $foot, $down, $intent,
+        ): array {
             $then = $joined($t);
             $course = $subject->course($then, 1.0) ?? $course;
             $at = $subject->at($then);
@@ -110,12 +115,15 @@ abstract readonly class Following extends PacedMove
                 $foot + $above,
             );
 
-            return $down ? [$place, $course, -M_PI_2] : [$place, ...View::aim($place, $subject->at($t), $intent->lens, $intent->u(), $intent->v())];
+            return $down ? [$place, $course, -M_PI_2] : [
+                $place, ...View::aim($place, $subject->at($t), $intent->lens, $intent->u(), $intent->v()),
+            ];
         });
 
         return new MovePlan(
             $intent, $assumed, $flight, $pace->onset(), $pace->holdFrom(), $pace->holdTo(), $pace->stop(),
-            $subject, $foot, max(1.0, $flight->position($flight->indexAt($pace->holdFrom()))->minus($subject->at($pace->holdFrom()))->length()), 0.0, 0.0,
+            $subject, $foot,
+            max(1.0, $flight->position($flight->indexAt($pace->holdFrom()))->minus($subject->at($pace->holdFrom()))->length()), 0.0, 0.0,
         );
     }
 

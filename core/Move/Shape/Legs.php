@@ -50,7 +50,9 @@ final readonly class Legs
         $strokes = $this->strokes;
         foreach ($amounts as $finger => $amount) {
             if (abs($amount) > 1e-9) {
-                $strokes[$finger][] = new Stroke($amount * (Finger::from($finger)->rotates() ? Angle::DEGREE : 1.0), $this->now, $to, $this->ease);
+                $strokes[$finger][] = new Stroke(
+                    $amount * (Finger::from($finger)->rotates() ? Angle::DEGREE : 1.0), $this->now, $to, $this->ease,
+                );
             }
         }
 

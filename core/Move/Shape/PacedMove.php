@@ -100,7 +100,9 @@ abstract readonly class PacedMove implements Move
         }
         $pace = $plan->intent->number(static::MEASURE[1]);
 
-        return $pace === null || ! $this->takes(static::MEASURE[1]) ? [] : [static::MEASURE[1] => ($pace <=> 0.0) * max(0.1, floor(abs($pace) * $share * 100) / 100)];
+        return $pace === null || ! $this->takes(static::MEASURE[1])
+            ? []
+            : [static::MEASURE[1] => ($pace <=> 0.0) * max(0.1, floor(abs($pace) * $share * 100) / 100)];
     }
 
     /** A slower pace: a longer way may lead anywhere. */
@@ -170,7 +172,10 @@ abstract readonly class PacedMove implements Move
     /** The timing of the move. */
     protected function pace(Intent $intent): Pace
     {
-        return new Pace(max(0.01, $this->amount($intent) ?? 1.0), max(0.01, abs($intent->number(static::MEASURE[1]) ?? 1.0)), $intent->number('ease_s') ?? self::EASE, static::MEASURE[1]);
+        return new Pace(
+            max(0.01, $this->amount($intent) ?? 1.0), max(0.01, abs($intent->number(static::MEASURE[1]) ?? 1.0)),
+            $intent->number('ease_s') ?? self::EASE, static::MEASURE[1],
+        );
     }
 
     public function wanted(Intent $intent): TakeTarget

@@ -27,7 +27,9 @@ abstract readonly class Passing extends Played
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'subject_mps', 'subject_course_deg', 'side', 'distance_m', 'height_m', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'subject_mps', 'subject_course_deg', 'side', 'distance_m', 'height_m', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     protected function pivot(): float
@@ -45,13 +47,18 @@ abstract readonly class Passing extends Played
     {
         $tracked = $asked->track !== [];
 
-        return [$tracked ? null : Scaled::way($this->pivot()), $this->takes('distance_m') ? Scaled::beside() : null, $tracked ? null : new SubjectCourse(true)];
+        return [
+            $tracked ? null : Scaled::way($this->pivot()), $this->takes('distance_m') ? Scaled::beside() : null,
+            $tracked ? null : new SubjectCourse(true),
+        ];
     }
 
     public function wanted(Intent $intent): TakeTarget
     {
         // Looking ahead, what lies ahead is seen move, not the subject at the side.
-        return new TakeTarget(extent: $this->amount($intent), viewing: $this->firstTilt($intent) < -1.4 ? $intent->number('height_m') : null);
+        return new TakeTarget(
+            extent: $this->amount($intent), viewing: $this->firstTilt($intent) < -1.4 ? $intent->number('height_m') : null,
+        );
     }
 
     protected function staged(Intent $intent, LocalFrame $frame, Pace $pace): array
@@ -65,7 +72,9 @@ abstract readonly class Passing extends Played
             $from = $subject->first();
             $duration = $pace->duration();
             // Half-way along it stands where the intent puts it.
-            $at = static fn (float $t): Position => $from->plus(($t - $middle) * $speed * sin($course), ($t - $middle) * $speed * cos($course), 0.0);
+            $at = static fn (float $t): Position => $from->plus(
+                ($t - $middle) * $speed * sin($course), ($t - $middle) * $speed * cos($course), 0.0,
+            );
             $subject = MovingPoint::track([0.0, $duration], [$at(0.0), $at($duration)]);
             $intent = $intent->following($subject, $frame, 0.0, $duration);
         } else {

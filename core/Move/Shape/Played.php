@@ -47,7 +47,9 @@ abstract readonly class Played extends PacedMove
         if ($distance === null || $this->amount($intent) === null) {
             return $distance;
         }
-        $run = array_sum(array_map(static fn (Stroke $stroke): float => $stroke->amount, $this->strokes($intent, $this->pace($intent))['run'] ?? []));
+        $run = array_sum(array_map(
+            static fn (Stroke $stroke): float => $stroke->amount, $this->strokes($intent, $this->pace($intent))['run'] ?? [],
+        ));
 
         return max(3.0, $distance - $run * (0.5 - $this->pivot()));
     }
@@ -93,7 +95,9 @@ abstract readonly class Played extends PacedMove
         $cos = cos($first);
         [$ahead, $right, $risen] = $way[$anchor];
         $tilt = $this->firstTilt($intent);
-        $flight = MovePlan::sample($stop + Pace::REST, static function (float $t) use ($stance, $way, $turned, $ahead, $right, $risen, $sin, $cos, $first, $tilt, $strokes): array {
+        $flight = MovePlan::sample($stop + Pace::REST, static function (float $t) use (
+            $stance, $way, $turned, $ahead, $right, $risen, $sin, $cos, $first, $tilt, $strokes,
+        ): array {
             $k = (int) round($t / MovePlan::STEP);
             $f = $way[$k][0] - $ahead;
             $r = $way[$k][1] - $right;
@@ -110,7 +114,9 @@ abstract readonly class Played extends PacedMove
         return new MovePlan(
             $intent, $assumed, $flight, $onset, $pace->holdFrom(), $pace->holdTo(), $stop,
             $stance->subject, $stance->ground,
-            $stance->subject === null ? max(15.0, 1.5 * $middle->up) : max(1.0, $middle->minus($stance->subject->at($pace->holdFrom()))->length()),
+            $stance->subject === null
+                ? max(15.0, 1.5 * $middle->up)
+                : max(1.0, $middle->minus($stance->subject->at($pace->holdFrom()))->length()),
             $spin === [] ? 0.0 : max(array_map(static fn (Stroke $stroke): float => abs($stroke->rate), $spin)),
             0.0,
             $this->marks($intent),

@@ -86,7 +86,10 @@ abstract readonly class Round extends SubjectHeld
 
     protected function pace(Intent $intent): Pace
     {
-        return new Pace(($intent->number('arc_deg') ?? 180.0) * Angle::DEGREE * self::tangent($intent), $intent->number('pace_mps') ?? 1.0, $intent->number('ease_s') ?? self::EASE);
+        return new Pace(
+            ($intent->number('arc_deg') ?? 180.0) * Angle::DEGREE * self::tangent($intent), $intent->number('pace_mps') ?? 1.0,
+            $intent->number('ease_s') ?? self::EASE,
+        );
     }
 
     protected function pan(Intent $intent, Pace $pace): float

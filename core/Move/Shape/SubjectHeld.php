@@ -44,18 +44,24 @@ abstract readonly class SubjectHeld extends PacedMove
         $first = $this->wanted($intent)->aimV;
         $wander = ($this->wanted($intent)->lastV ?? $first) - $first;
         $before = $pace->before($intent);
-        $place = static fn (float $reach, float $bearing, float $height): Position => new Position($centre->east + $reach * sin($bearing), $centre->north + $reach * cos($bearing), $foot + $height);
+        $place = static fn (float $reach, float $bearing, float $height): Position => new Position(
+            $centre->east + $reach * sin($bearing), $centre->north + $reach * cos($bearing), $foot + $height,
+        );
         // The aim depends on the bearing by a turn alone: it is solved from due north, and once while reach, height and mark stay.
         $solved = $from = null;
         $aim = static function (float $reach, float $height, float $v) use (&$solved, &$from, $centre, $foot, $intent): array {
             if ($solved === null || $from !== [$reach, $height, $v]) {
-                $solved = View::aim(new Position(0.0, $reach, $foot + $height), new Position(0.0, 0.0, $centre->up), $intent->lens, $intent->u(), $v);
+                $solved = View::aim(
+                    new Position(0.0, $reach, $foot + $height), new Position(0.0, 0.0, $centre->up), $intent->lens, $intent->u(), $v,
+                );
                 $from = [$reach, $height, $v];
             }
 
             return $solved;
         };
-        $flight = MovePlan::sample($pace->duration(), static function (float $t) use ($path, $place, $aim, $pace, $before, $lead, $first, $wander): array {
+        $flight = MovePlan::sample($pace->duration(), static function (float $t) use (
+            $path, $place, $aim, $pace, $before, $lead, $first, $wander,
+        ): array {
             $way = $pace->travelled($t);
             $v = $first + $wander * $way / $pace->length;
             [$reach, $bearing, $height] = $path($way - $before);

@@ -31,7 +31,10 @@ abstract readonly class SubjectHeldLine extends SubjectHeld
         $height = $intent->number('height_m') ?? 0.0;
         $bearing = ($intent->number('start_bearing_deg') ?? 0.0) * Angle::DEGREE;
         if ($distance + $outward * $pace->length < 1.0) {
-            throw new Refusal(Fact::of('held-line.way-ends-beyond-subject'), 'intent.parameters.length_m', Fact::of('held-line.most-distance', distance: Quantity::metres(max(0.1, $distance - 1.0))));
+            throw new Refusal(
+                Fact::of('held-line.way-ends-beyond-subject'), 'intent.parameters.length_m',
+                Fact::of('held-line.most-distance', distance: Quantity::metres(max(0.1, $distance - 1.0))),
+            );
         }
 
         return static fn (float $way): array => [$distance + $outward * $way, $bearing, $height + $upward * $way];

@@ -19,12 +19,18 @@ final readonly class AscentLateTilt extends Played
 {
     public function about(): About
     {
-        return new About('ascent-late-tilt', Group::Reveal, 3, 'climb+ run+ > tilt-', ['rise-and-advance', 'tilt'], faults: ['off-mark', 'flick-stop', 'out-of-step'], family: 'push-in-from-high');
+        return new About(
+            'ascent-late-tilt', Group::Reveal, 3, 'climb+ run+ > tilt-', ['rise-and-advance', 'tilt'],
+            faults: ['off-mark', 'flick-stop', 'out-of-step'], family: 'push-in-from-high',
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'climb_m+', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'climb_m+', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m',
+            'start_bearing_deg', 'heading_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -35,13 +41,18 @@ final readonly class AscentLateTilt extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 20.0, 'climb_m' => 22.0, 'pace_mps' => min(self::comfortable($mode, Finger::Run, 1.4), self::comfortable($mode, Finger::Climb, 1.2)), 'tilt_after_s' => 7.0, 'tilt_end_deg' => -30.0,
+            'length_m' => 20.0, 'climb_m' => 22.0,
+            'pace_mps' => min(self::comfortable($mode, Finger::Run, 1.4), self::comfortable($mode, Finger::Climb, 1.2)),
+            'tilt_after_s' => 7.0, 'tilt_end_deg' => -30.0,
             'distance_m' => 42.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => 0.0,
         ];
     }
 
     protected function strokes(Intent $intent, Pace $pace): array
     {
-        return ['run' => [$pace->stroke], 'climb' => [$pace->stroke->of($intent->number('climb_m') ?? 20.0)], 'tilt' => [self::tilted($intent, $pace)]];
+        return [
+            'run' => [$pace->stroke], 'climb' => [$pace->stroke->of($intent->number('climb_m') ?? 20.0)],
+            'tilt' => [self::tilted($intent, $pace)],
+        ];
     }
 }

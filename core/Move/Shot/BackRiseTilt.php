@@ -19,12 +19,18 @@ final readonly class BackRiseTilt extends Played
 {
     public function about(): About
     {
-        return new About('back-rise-tilt', Group::Away, 3, 'climb+ run- > tilt+', ['reverse-tilt-up'], faults: ['out-of-step', 'flick-stop', 'half-sky'], family: 'pull-away', caution: true);
+        return new About(
+            'back-rise-tilt', Group::Away, 3, 'climb+ run- > tilt+', ['reverse-tilt-up'], faults: ['out-of-step', 'flick-stop', 'half-sky'],
+            family: 'pull-away', caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'climb_m+', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'climb_m+', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m',
+            'start_bearing_deg', 'heading_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -35,13 +41,17 @@ final readonly class BackRiseTilt extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 30.0, 'climb_m' => 9.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0, 'tilt_end_deg' => self::horizonOnThird($intent),
+            'length_m' => 30.0, 'climb_m' => 9.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0,
+            'tilt_end_deg' => self::horizonOnThird($intent),
             'distance_m' => 6.0, 'height_m' => 8.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -50.0,
         ];
     }
 
     protected function strokes(Intent $intent, Pace $pace): array
     {
-        return ['run' => [$pace->stroke->of(-$pace->length)], 'climb' => [$pace->stroke->of(abs($intent->number('climb_m') ?? 9.0))], 'tilt' => [self::tilted($intent, $pace)]];
+        return [
+            'run' => [$pace->stroke->of(-$pace->length)], 'climb' => [$pace->stroke->of(abs($intent->number('climb_m') ?? 9.0))],
+            'tilt' => [self::tilted($intent, $pace)],
+        ];
     }
 }

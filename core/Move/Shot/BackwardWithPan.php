@@ -19,12 +19,17 @@ final readonly class BackwardWithPan extends Played
 {
     public function about(): About
     {
-        return new About('backward-with-pan', Group::Away, 4, 'run- > turn±', ['straight-back', 'pan'], faults: ['out-of-step', 'uneven', 'kick'], family: 'backward-with-pan', caution: true);
+        return new About(
+            'backward-with-pan', Group::Away, 4, 'run- > turn±', ['straight-back', 'pan'], faults: ['out-of-step', 'uneven', 'kick'],
+            family: 'backward-with-pan', caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -36,7 +41,8 @@ final readonly class BackwardWithPan extends Played
     {
         return [
             'length_m' => 28.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.8), 'turn_deg' => 50.0,
-            'distance_m' => 14.0, 'height_m' => 6.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::lookingAt($intent, 14.0, 6.0),
+            'distance_m' => 14.0, 'height_m' => 6.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+            'tilt_start_deg' => self::lookingAt($intent, 14.0, 6.0),
         ];
     }
 

@@ -18,7 +18,10 @@ final readonly class Chase extends Following
 {
     public function about(): About
     {
-        return new About('chase', Group::Follow, 3, 'run+ > (turn*) (tilt*)', ['follow', 'ground-to-horizon'], faults: ['off-mark', 'uneven', 'leak', 'kick'], family: 'push-in', caution: true);
+        return new About(
+            'chase', Group::Follow, 3, 'run+ > (turn*) (tilt*)', ['follow', 'ground-to-horizon'],
+            faults: ['off-mark', 'uneven', 'leak', 'kick'], family: 'push-in', caution: true,
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -29,7 +32,8 @@ final readonly class Chase extends Following
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'subject_mps' => self::comfortable($mode, Finger::Run, 3.2), 'subject_course_deg' => 0.0, 'length_m' => 36.0, 'distance_m' => 12.0, 'height_m' => 7.0,
+            'subject_mps' => self::comfortable($mode, Finger::Run, 3.2), 'subject_course_deg' => 0.0, 'length_m' => 36.0,
+            'distance_m' => 12.0, 'height_m' => 7.0,
         ];
     }
 

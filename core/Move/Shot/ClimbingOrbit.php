@@ -17,7 +17,10 @@ final readonly class ClimbingOrbit extends Round
 {
     public function about(): About
     {
-        return new About('climbing-orbit', Group::Around, 4, 'slide± climb* > turn∓ (tilt*)', ['orbit', 'rise-and-rotate'], faults: ['off-mark', 'uneven', 'drift'], family: 'climbing-orbit', withTilt: 'climbing-orbit-with-tilt');
+        return new About(
+            'climbing-orbit', Group::Around, 4, 'slide± climb* > turn∓ (tilt*)', ['orbit', 'rise-and-rotate'],
+            faults: ['off-mark', 'uneven', 'drift'], family: 'climbing-orbit', withTilt: 'climbing-orbit-with-tilt',
+        );
     }
 
     public function parameters(): array

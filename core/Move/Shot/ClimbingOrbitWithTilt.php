@@ -17,7 +17,10 @@ final readonly class ClimbingOrbitWithTilt extends Round
 {
     public function about(): About
     {
-        return new About('climbing-orbit-with-tilt', Group::Around, 5, 'slide± climb* > turn∓ (tilt*)', ['climbing-orbit', 'reveal-orbit'], faults: ['off-mark', 'out-of-step', 'uneven'], family: 'climbing-orbit');
+        return new About(
+            'climbing-orbit-with-tilt', Group::Around, 5, 'slide± climb* > turn∓ (tilt*)', ['climbing-orbit', 'reveal-orbit'],
+            faults: ['off-mark', 'out-of-step', 'uneven'], family: 'climbing-orbit',
+        );
     }
 
     public function parameters(): array

@@ -20,12 +20,18 @@ final readonly class CurvedRetreat extends Played
 {
     public function about(): About
     {
-        return new About('curved-retreat', Group::Away, 4, 'run- slide± > turn=', ['diagonal-dolly', 'backward-with-pan'], faults: ['uneven', 'out-of-step', 'drift'], family: 'backward-with-pan', caution: true);
+        return new About(
+            'curved-retreat', Group::Away, 4, 'run- slide± > turn=', ['diagonal-dolly', 'backward-with-pan'],
+            faults: ['uneven', 'out-of-step', 'drift'], family: 'backward-with-pan', caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'side', 'pace_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'side', 'pace_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg',
+            'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

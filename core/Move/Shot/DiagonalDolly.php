@@ -21,12 +21,16 @@ final readonly class DiagonalDolly extends Played
 {
     public function about(): About
     {
-        return new About('diagonal-dolly', Group::Across, 2, 'run+ slide±', ['pure-axis'], faults: ['leak', 'uneven'], family: 'diagonal-dolly');
+        return new About(
+            'diagonal-dolly', Group::Across, 2, 'run+ slide±', ['pure-axis'], faults: ['leak', 'uneven'], family: 'diagonal-dolly',
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'side', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'side', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -38,7 +42,8 @@ final readonly class DiagonalDolly extends Played
     {
         return [
             'length_m' => 24.0, 'side' => 'right', 'pace_mps' => self::comfortable($mode, Finger::Run, 1.8),
-            'distance_m' => 32.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::lookingAt($intent, 32.0, 3.0),
+            'distance_m' => 32.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+            'tilt_start_deg' => self::lookingAt($intent, 32.0, 3.0),
         ];
     }
 

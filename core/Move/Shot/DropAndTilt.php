@@ -21,7 +21,10 @@ final readonly class DropAndTilt extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About('drop-and-tilt', Group::Upright, 3, 'climb- > tilt+', ['lift-and-tilt'], faults: ['flick-start', 'off-mark', 'leak'], family: 'lift-and-tilt');
+        return new About(
+            'drop-and-tilt', Group::Upright, 3, 'climb- > tilt+', ['lift-and-tilt'], faults: ['flick-start', 'off-mark', 'leak'],
+            family: 'lift-and-tilt',
+        );
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];
@@ -39,7 +42,8 @@ final readonly class DropAndTilt extends SubjectHeldLine
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'climb_m' => -12.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 1.1, 0.45), 'distance_m' => 20.0, 'height_m' => 17.0, 'start_bearing_deg' => 0.0,
+            'climb_m' => -12.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 1.1, 0.45), 'distance_m' => 20.0, 'height_m' => 17.0,
+            'start_bearing_deg' => 0.0,
         ];
     }
 

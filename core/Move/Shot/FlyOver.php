@@ -21,7 +21,10 @@ final readonly class FlyOver extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About('fly-over', Group::Toward, 4, 'run+ > tilt-', ['over-the-edge'], faults: ['off-mark', 'uneven', 'flick-stop'], family: 'over-the-edge', withTilt: 'over-the-edge');
+        return new About(
+            'fly-over', Group::Toward, 4, 'run+ > tilt-', ['over-the-edge'], faults: ['off-mark', 'uneven', 'flick-stop'],
+            family: 'over-the-edge', withTilt: 'over-the-edge',
+        );
     }
 
     public function parameters(): array
@@ -37,7 +40,8 @@ final readonly class FlyOver extends SubjectHeldLine
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 45.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 3.0), 'distance_m' => 60.0, 'height_m' => 22.0, 'start_bearing_deg' => 0.0,
+            'length_m' => 45.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 3.0), 'distance_m' => 60.0, 'height_m' => 22.0,
+            'start_bearing_deg' => 0.0,
         ];
     }
 

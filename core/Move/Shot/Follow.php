@@ -18,7 +18,10 @@ final readonly class Follow extends Following
 {
     public function about(): About
     {
-        return new About('follow', Group::Follow, 2, 'run+', ['push-in'], faults: ['off-mark', 'uneven', 'leak', 'drift'], family: 'push-in', caution: true);
+        return new About(
+            'follow', Group::Follow, 2, 'run+', ['push-in'], faults: ['off-mark', 'uneven', 'leak', 'drift'], family: 'push-in',
+            caution: true,
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -29,7 +32,8 @@ final readonly class Follow extends Following
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'subject_mps' => self::comfortable($mode, Finger::Run, 2.6), 'subject_course_deg' => 0.0, 'length_m' => 36.0, 'distance_m' => 10.0, 'height_m' => 3.0,
+            'subject_mps' => self::comfortable($mode, Finger::Run, 2.6), 'subject_course_deg' => 0.0, 'length_m' => 36.0,
+            'distance_m' => 10.0, 'height_m' => 3.0,
         ];
     }
 

@@ -20,7 +20,10 @@ final readonly class Gap extends Played
 {
     public function about(): About
     {
-        return new About('gap', Group::Toward, 4, 'run+', ['push-in', 'close-to-object'], faults: ['sway-off-centre', 'leak', 'uneven'], family: 'push-in', caution: true);
+        return new About(
+            'gap', Group::Toward, 4, 'run+', ['push-in', 'close-to-object'], faults: ['sway-off-centre', 'leak', 'uneven'],
+            family: 'push-in', caution: true,
+        );
     }
 
     public function parameters(): array
@@ -36,7 +39,8 @@ final readonly class Gap extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.6), 'gap_m' => 5.0, 'height_m' => max(1.0, round(self::above($intent), 1)), 'heading_deg' => 0.0, 'tilt_start_deg' => 0.0,
+            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.6), 'gap_m' => 5.0,
+            'height_m' => max(1.0, round(self::above($intent), 1)), 'heading_deg' => 0.0, 'tilt_start_deg' => 0.0,
         ];
     }
 

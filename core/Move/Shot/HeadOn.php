@@ -18,7 +18,9 @@ final readonly class HeadOn extends Passing
 {
     public function about(): About
     {
-        return new About('head-on', Group::Follow, 4, 'run+', ['overtake'], faults: ['leak', 'uneven', 'kick'], family: 'push-in', caution: true);
+        return new About(
+            'head-on', Group::Follow, 4, 'run+', ['overtake'], faults: ['leak', 'uneven', 'kick'], family: 'push-in', caution: true,
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -29,7 +31,8 @@ final readonly class HeadOn extends Passing
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 50.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.4), 'subject_mps' => 1.8, 'subject_course_deg' => 0.0, 'side' => 'right', 'distance_m' => 5.0, 'height_m' => 4.0, 'tilt_start_deg' => -5.0,
+            'length_m' => 50.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.4), 'subject_mps' => 1.8, 'subject_course_deg' => 0.0,
+            'side' => 'right', 'distance_m' => 5.0, 'height_m' => 4.0, 'tilt_start_deg' => -5.0,
         ];
     }
 

@@ -21,12 +21,17 @@ final readonly class LateralDolly extends Played
 {
     public function about(): About
     {
-        return new About('lateral-dolly', Group::Across, 1, 'slide±', ['pure-axis'], faults: ['leak', 'uneven', 'too-quick'], family: 'lateral-dolly', withTilt: 'slide-with-pan');
+        return new About(
+            'lateral-dolly', Group::Across, 1, 'slide±', ['pure-axis'], faults: ['leak', 'uneven', 'too-quick'], family: 'lateral-dolly',
+            withTilt: 'slide-with-pan',
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'side', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'side', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -38,7 +43,8 @@ final readonly class LateralDolly extends Played
     {
         return [
             'length_m' => 24.0, 'side' => 'right', 'pace_mps' => self::comfortable($mode, Finger::Slide, 2.0),
-            'distance_m' => 22.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::lookingAt($intent, 22.0, 3.0),
+            'distance_m' => 22.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+            'tilt_start_deg' => self::lookingAt($intent, 22.0, 3.0),
         ];
     }
 

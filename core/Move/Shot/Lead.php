@@ -18,7 +18,10 @@ final readonly class Lead extends Following
 {
     public function about(): About
     {
-        return new About('lead', Group::Follow, 4, 'run-', ['follow', 'straight-back'], faults: ['off-mark', 'uneven', 'leak', 'drift'], family: 'straight-back', caution: true);
+        return new About(
+            'lead', Group::Follow, 4, 'run-', ['follow', 'straight-back'], faults: ['off-mark', 'uneven', 'leak', 'drift'],
+            family: 'straight-back', caution: true,
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -29,7 +32,8 @@ final readonly class Lead extends Following
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'subject_mps' => self::comfortable($mode, Finger::Run, 2.0), 'subject_course_deg' => 0.0, 'length_m' => 36.0, 'distance_m' => 12.0, 'height_m' => 3.0,
+            'subject_mps' => self::comfortable($mode, Finger::Run, 2.0), 'subject_course_deg' => 0.0, 'length_m' => 36.0,
+            'distance_m' => 12.0, 'height_m' => 3.0,
         ];
     }
 

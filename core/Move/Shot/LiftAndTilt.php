@@ -24,7 +24,10 @@ final readonly class LiftAndTilt extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About('lift-and-tilt', Group::Upright, 2, 'climb+ > tilt-', ['rise', 'tilt'], faults: ['off-mark', 'flick-start', 'leak'], family: 'lift-and-tilt');
+        return new About(
+            'lift-and-tilt', Group::Upright, 2, 'climb+ > tilt-', ['rise', 'tilt'], faults: ['off-mark', 'flick-start', 'leak'],
+            family: 'lift-and-tilt',
+        );
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];
@@ -42,7 +45,8 @@ final readonly class LiftAndTilt extends SubjectHeldLine
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'climb_m' => 12.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 1.2, 0.45), 'distance_m' => 20.0, 'height_m' => 4.0, 'start_bearing_deg' => 0.0,
+            'climb_m' => 12.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 1.2, 0.45), 'distance_m' => 20.0, 'height_m' => 4.0,
+            'start_bearing_deg' => 0.0,
         ];
     }
 

@@ -40,7 +40,8 @@ final readonly class LockedOff extends Played
     {
         return [
             'duration_s' => 14.0,
-            'distance_m' => 20.0, 'height_m' => 4.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::lookingAt($intent, 20.0, 4.0),
+            'distance_m' => 20.0, 'height_m' => 4.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+            'tilt_start_deg' => self::lookingAt($intent, 20.0, 4.0),
         ];
     }
 

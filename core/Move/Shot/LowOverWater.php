@@ -20,12 +20,17 @@ final readonly class LowOverWater extends Played
 {
     public function about(): About
     {
-        return new About('low-over-water', Group::Toward, 3, 'run+', ['push-in'], faults: ['bobbing', 'leak', 'uneven'], family: 'push-in', caution: true);
+        return new About(
+            'low-over-water', Group::Toward, 3, 'run+', ['push-in'], faults: ['bobbing', 'leak', 'uneven'], family: 'push-in',
+            caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

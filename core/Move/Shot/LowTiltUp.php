@@ -19,12 +19,18 @@ final readonly class LowTiltUp extends Played
 {
     public function about(): About
     {
-        return new About('low-tilt-up', Group::Reveal, 2, 'run+ > tilt+', ['tilt'], faults: ['bobbing', 'flick-stop', 'too-quick'], family: 'ground-to-horizon', caution: true);
+        return new About(
+            'low-tilt-up', Group::Reveal, 2, 'run+ > tilt+', ['tilt'], faults: ['bobbing', 'flick-stop', 'too-quick'],
+            family: 'ground-to-horizon', caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg',
+            'heading_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

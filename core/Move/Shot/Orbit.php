@@ -16,6 +16,9 @@ final readonly class Orbit extends Round
 {
     public function about(): About
     {
-        return new About('orbit', Group::Around, 3, 'slide± > turn∓', ['slide-with-pan', 'coordinated-circle'], faults: ['off-mark', 'uneven', 'drift'], family: 'orbit', withTilt: 'climbing-orbit-with-tilt');
+        return new About(
+            'orbit', Group::Around, 3, 'slide± > turn∓', ['slide-with-pan', 'coordinated-circle'], faults: ['off-mark', 'uneven', 'drift'],
+            family: 'orbit', withTilt: 'climbing-orbit-with-tilt',
+        );
     }
 }

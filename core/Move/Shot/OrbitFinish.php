@@ -15,7 +15,10 @@ final readonly class OrbitFinish extends Round
 {
     public function about(): About
     {
-        return new About('orbit-finish', Group::Around, 4, 'slide± > turn∓', ['orbit'], faults: ['flick-stop', 'out-of-step', 'off-mark'], family: 'orbit');
+        return new About(
+            'orbit-finish', Group::Around, 4, 'slide± > turn∓', ['orbit'], faults: ['flick-stop', 'out-of-step', 'off-mark'],
+            family: 'orbit',
+        );
     }
 
     protected function usual(Intent $intent, ModeTune $mode): array

@@ -15,7 +15,10 @@ final readonly class OrbitYourself extends Round
 {
     public function about(): About
     {
-        return new About('orbit-yourself', Group::Around, 3, 'slide± > turn∓', ['coordinated-circle'], faults: ['off-mark', 'uneven', 'drift'], family: 'orbit', caution: true);
+        return new About(
+            'orbit-yourself', Group::Around, 3, 'slide± > turn∓', ['coordinated-circle'], faults: ['off-mark', 'uneven', 'drift'],
+            family: 'orbit', caution: true,
+        );
     }
 
     protected function usual(Intent $intent, ModeTune $mode): array

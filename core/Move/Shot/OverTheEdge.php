@@ -19,12 +19,18 @@ final readonly class OverTheEdge extends Played
 {
     public function about(): About
     {
-        return new About('over-the-edge', Group::Reveal, 3, 'run+ > tilt-', ['push-in', 'tilt'], faults: ['too-quick', 'flick-stop', 'off-mark'], family: 'over-the-edge');
+        return new About(
+            'over-the-edge', Group::Reveal, 3, 'run+ > tilt-', ['push-in', 'tilt'], faults: ['too-quick', 'flick-stop', 'off-mark'],
+            family: 'over-the-edge',
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m', 'start_bearing_deg',
+            'heading_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

@@ -18,7 +18,9 @@ final readonly class Overtake extends Passing
 {
     public function about(): About
     {
-        return new About('overtake', Group::Follow, 4, 'run+', ['follow'], faults: ['uneven', 'leak', 'kick'], family: 'push-in', caution: true);
+        return new About(
+            'overtake', Group::Follow, 4, 'run+', ['follow'], faults: ['uneven', 'leak', 'kick'], family: 'push-in', caution: true,
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -29,7 +31,8 @@ final readonly class Overtake extends Passing
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 50.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 4.0), 'subject_mps' => 1.6, 'subject_course_deg' => 0.0, 'side' => 'right', 'distance_m' => 5.0, 'height_m' => 4.0, 'tilt_start_deg' => -5.0,
+            'length_m' => 50.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 4.0), 'subject_mps' => 1.6, 'subject_course_deg' => 0.0,
+            'side' => 'right', 'distance_m' => 5.0, 'height_m' => 4.0, 'tilt_start_deg' => -5.0,
         ];
     }
 

@@ -29,7 +29,9 @@ final readonly class Pan extends Played
 
     public function parameters(): array
     {
-        return Parameter::common('turn_deg', 'spin_dps', 'height_m', 'start_bearing_deg', 'heading_deg', 'distance_m', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'turn_deg', 'spin_dps', 'height_m', 'start_bearing_deg', 'heading_deg', 'distance_m', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

@@ -24,7 +24,10 @@ final readonly class PullAway extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About('pull-away', Group::Away, 4, 'run- climb+ > tilt-', ['lift-and-tilt', 'straight-back'], faults: ['off-mark', 'uneven', 'leak'], family: 'pull-away', caution: true);
+        return new About(
+            'pull-away', Group::Away, 4, 'run- climb+ > tilt-', ['lift-and-tilt', 'straight-back'], faults: ['off-mark', 'uneven', 'leak'],
+            family: 'pull-away', caution: true,
+        );
     }
 
     public function parameters(): array
@@ -40,7 +43,8 @@ final readonly class PullAway extends SubjectHeldLine
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 30.0, 'climb_m' => 14.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.2), 'distance_m' => 9.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0,
+            'length_m' => 30.0, 'climb_m' => 14.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.2), 'distance_m' => 9.0,
+            'height_m' => 3.0, 'start_bearing_deg' => 0.0,
         ];
     }
 

@@ -20,12 +20,17 @@ final readonly class PushIn extends Played
 {
     public function about(): About
     {
-        return new About('push-in', Group::Toward, 1, 'run+', ['slowest-line', 'pure-axis'], faults: ['leak', 'uneven', 'flick-stop'], family: 'push-in', withTilt: 'ground-to-horizon');
+        return new About(
+            'push-in', Group::Toward, 1, 'run+', ['slowest-line', 'pure-axis'], faults: ['leak', 'uneven', 'flick-stop'], family: 'push-in',
+            withTilt: 'ground-to-horizon',
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -37,7 +42,8 @@ final readonly class PushIn extends Played
     {
         return [
             'length_m' => 20.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0),
-            'distance_m' => 34.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::lookingAt($intent, 34.0, 3.0),
+            'distance_m' => 34.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+            'tilt_start_deg' => self::lookingAt($intent, 34.0, 3.0),
         ];
     }
 

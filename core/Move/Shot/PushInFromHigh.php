@@ -21,7 +21,10 @@ final readonly class PushInFromHigh extends SubjectHeldLine
 {
     public function about(): About
     {
-        return new About('push-in-from-high', Group::Toward, 4, 'run+ climb- > tilt+', ['pull-away'], faults: ['off-mark', 'uneven', 'flick-stop'], family: 'push-in-from-high');
+        return new About(
+            'push-in-from-high', Group::Toward, 4, 'run+ climb- > tilt+', ['pull-away'], faults: ['off-mark', 'uneven', 'flick-stop'],
+            family: 'push-in-from-high',
+        );
     }
 
     public function parameters(): array
@@ -37,7 +40,8 @@ final readonly class PushInFromHigh extends SubjectHeldLine
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 30.0, 'climb_m' => -13.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.2), 'distance_m' => 40.0, 'height_m' => 17.0, 'start_bearing_deg' => 0.0,
+            'length_m' => 30.0, 'climb_m' => -13.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.2), 'distance_m' => 40.0,
+            'height_m' => 17.0, 'start_bearing_deg' => 0.0,
         ];
     }
 

@@ -20,7 +20,10 @@ final readonly class RevealOrbit extends Round
 {
     public function about(): About
     {
-        return new About('reveal-orbit', Group::Reveal, 5, 'run- slide± > turn∓ tilt+', ['orbit', 'reverse-tilt-up'], faults: ['flick-stop', 'off-mark', 'out-of-step'], family: 'orbit');
+        return new About(
+            'reveal-orbit', Group::Reveal, 5, 'run- slide± > turn∓ tilt+', ['orbit', 'reverse-tilt-up'],
+            faults: ['flick-stop', 'off-mark', 'out-of-step'], family: 'orbit',
+        );
     }
 
     public function parameters(): array
@@ -35,6 +38,10 @@ final readonly class RevealOrbit extends Round
 
     protected function usual(Intent $intent, ModeTune $mode): array
     {
-        return [...parent::usual($intent, $mode), 'arc_deg' => 90.0, 'height_m' => max(4.0, round(0.8 * ($intent->number('radius_m') ?? 25.0), 1)), 'radius_end_m' => 1.2 * ($intent->number('radius_m') ?? 25.0), 'first_y' => 0.5, 'last_y' => 0.72];
+        return [
+            ...parent::usual($intent, $mode), 'arc_deg' => 90.0,
+            'height_m' => max(4.0, round(0.8 * ($intent->number('radius_m') ?? 25.0), 1)),
+            'radius_end_m' => 1.2 * ($intent->number('radius_m') ?? 25.0), 'first_y' => 0.5, 'last_y' => 0.72,
+        ];
     }
 }

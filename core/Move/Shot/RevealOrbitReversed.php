@@ -17,7 +17,10 @@ final readonly class RevealOrbitReversed extends Round
 {
     public function about(): About
     {
-        return new About('reveal-orbit-reversed', Group::Around, 5, 'run+ slide± (climb-) > turn∓ tilt-', ['reveal-orbit'], faults: ['off-mark', 'flick-stop', 'drift'], family: 'orbit');
+        return new About(
+            'reveal-orbit-reversed', Group::Around, 5, 'run+ slide± (climb-) > turn∓ tilt-', ['reveal-orbit'],
+            faults: ['off-mark', 'flick-stop', 'drift'], family: 'orbit',
+        );
     }
 
     public function parameters(): array
@@ -35,6 +38,10 @@ final readonly class RevealOrbitReversed extends Round
         $usual = parent::usual($intent, $mode);
 
         // Nearer at the end, the same pace turns the picture faster.
-        return [...$usual, 'pace_mps' => is_float($usual['pace_mps']) ? round(0.8 * $usual['pace_mps'], 1) : $usual['pace_mps'], 'arc_deg' => 90.0, 'height_m' => max(4.0, round(0.6 * ($intent->number('radius_m') ?? 25.0), 1)), 'radius_end_m' => 0.75 * ($intent->number('radius_m') ?? 25.0), 'first_y' => 0.72, 'last_y' => 0.5, 'climb_m' => 0.0];
+        return [
+            ...$usual, 'pace_mps' => is_float($usual['pace_mps']) ? round(0.8 * $usual['pace_mps'], 1) : $usual['pace_mps'],
+            'arc_deg' => 90.0, 'height_m' => max(4.0, round(0.6 * ($intent->number('radius_m') ?? 25.0), 1)),
+            'radius_end_m' => 0.75 * ($intent->number('radius_m') ?? 25.0), 'first_y' => 0.72, 'last_y' => 0.5, 'climb_m' => 0.0,
+        ];
     }
 }

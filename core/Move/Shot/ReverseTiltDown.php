@@ -19,12 +19,18 @@ final readonly class ReverseTiltDown extends Played
 {
     public function about(): About
     {
-        return new About('reverse-tilt-down', Group::Reveal, 3, 'run- (climb+) > tilt-', ['reverse-tilt-up'], faults: ['flick-stop', 'too-quick', 'leak'], family: 'reverse-tilt-down', caution: true);
+        return new About(
+            'reverse-tilt-down', Group::Reveal, 3, 'run- (climb+) > tilt-', ['reverse-tilt-up'],
+            faults: ['flick-stop', 'too-quick', 'leak'], family: 'reverse-tilt-down', caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'climb_m', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'climb_m', 'distance_m', 'height_m',
+            'start_bearing_deg', 'heading_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -35,8 +41,10 @@ final readonly class ReverseTiltDown extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 28.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0, 'tilt_end_deg' => -45.0, 'climb_m' => 0.0,
-            'distance_m' => 8.0, 'height_m' => 12.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::horizonOnThird($intent),
+            'length_m' => 28.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0, 'tilt_end_deg' => -45.0,
+            'climb_m' => 0.0,
+            'distance_m' => 8.0, 'height_m' => 12.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+            'tilt_start_deg' => self::horizonOnThird($intent),
         ];
     }
 

@@ -19,12 +19,18 @@ final readonly class ReverseTiltUp extends Played
 {
     public function about(): About
     {
-        return new About('reverse-tilt-up', Group::Reveal, 3, 'run- (climb+) > tilt+', ['straight-back', 'ground-to-horizon'], faults: ['flick-stop', 'too-quick', 'leak'], family: 'reverse-tilt-up', caution: true);
+        return new About(
+            'reverse-tilt-up', Group::Reveal, 3, 'run- (climb+) > tilt+', ['straight-back', 'ground-to-horizon'],
+            faults: ['flick-stop', 'too-quick', 'leak'], family: 'reverse-tilt-up', caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'climb_m', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'climb_m', 'distance_m', 'height_m',
+            'start_bearing_deg', 'heading_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -35,7 +41,8 @@ final readonly class ReverseTiltUp extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0, 'tilt_end_deg' => self::horizonOnThird($intent), 'climb_m' => 0.0,
+            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0,
+            'tilt_end_deg' => self::horizonOnThird($intent), 'climb_m' => 0.0,
             'distance_m' => 6.0, 'height_m' => 14.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -65.0,
         ];
     }

@@ -19,14 +19,19 @@ final readonly class Rise extends Played
 {
     public function about(): About
     {
-        return new About('rise', Group::Upright, 1, 'climb+', ['pure-axis'], faults: ['leak', 'bobbing', 'uneven'], family: 'lift-and-tilt', withTilt: 'lift-and-tilt');
+        return new About(
+            'rise', Group::Upright, 1, 'climb+', ['pure-axis'], faults: ['leak', 'bobbing', 'uneven'], family: 'lift-and-tilt',
+            withTilt: 'lift-and-tilt',
+        );
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];
 
     public function parameters(): array
     {
-        return Parameter::common('climb_m+', 'climb_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'climb_m+', 'climb_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

@@ -20,12 +20,17 @@ final readonly class RiseAndAdvance extends Played
 {
     public function about(): About
     {
-        return new About('rise-and-advance', Group::Toward, 2, 'climb+ run+', ['push-in', 'rise'], faults: ['out-of-step', 'uneven', 'leak'], family: 'push-in-from-high', withTilt: 'ascent-late-tilt');
+        return new About(
+            'rise-and-advance', Group::Toward, 2, 'climb+ run+', ['push-in', 'rise'], faults: ['out-of-step', 'uneven', 'leak'],
+            family: 'push-in-from-high', withTilt: 'ascent-late-tilt',
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'climb_m+', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'climb_m+', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

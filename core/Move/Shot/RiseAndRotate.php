@@ -19,14 +19,19 @@ final readonly class RiseAndRotate extends Played
 {
     public function about(): About
     {
-        return new About('rise-and-rotate', Group::Reveal, 2, 'climb+ > turn±', ['rise', 'pan'], faults: ['uneven', 'kick', 'drift'], family: 'rise-and-rotate');
+        return new About(
+            'rise-and-rotate', Group::Reveal, 2, 'climb+ > turn±', ['rise', 'pan'], faults: ['uneven', 'kick', 'drift'],
+            family: 'rise-and-rotate',
+        );
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];
 
     public function parameters(): array
     {
-        return Parameter::common('climb_m+', 'climb_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'climb_m+', 'climb_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

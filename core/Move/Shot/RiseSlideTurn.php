@@ -20,12 +20,18 @@ final readonly class RiseSlideTurn extends Played
 {
     public function about(): About
     {
-        return new About('rise-slide-turn', Group::Reveal, 4, 'climb* slide± > turn=', ['rise-and-rotate', 'lateral-dolly'], faults: ['out-of-step', 'uneven', 'leak'], family: 'climbing-orbit', caution: true);
+        return new About(
+            'rise-slide-turn', Group::Reveal, 4, 'climb* slide± > turn=', ['rise-and-rotate', 'lateral-dolly'],
+            faults: ['out-of-step', 'uneven', 'leak'], family: 'climbing-orbit', caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'side', 'climb_m', 'pace_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'side', 'climb_m', 'pace_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg',
+            'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -36,7 +42,8 @@ final readonly class RiseSlideTurn extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 10.0, 'side' => 'left', 'climb_m' => 4.0, 'pace_mps' => self::comfortable($mode, Finger::Slide, 0.8), 'turn_deg' => 60.0,
+            'length_m' => 10.0, 'side' => 'left', 'climb_m' => 4.0, 'pace_mps' => self::comfortable($mode, Finger::Slide, 0.8),
+            'turn_deg' => 60.0,
             'distance_m' => 5.0, 'height_m' => 1.6, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => 0.0,
         ];
     }

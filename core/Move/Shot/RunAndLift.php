@@ -26,12 +26,18 @@ final readonly class RunAndLift extends Played
 
     public function about(): About
     {
-        return new About('run-and-lift', Group::Reveal, 3, 'run+ > climb+', ['rise-and-advance'], faults: ['stopped-short', 'kick', 'leak'], family: 'push-in-from-high');
+        return new About(
+            'run-and-lift', Group::Reveal, 3, 'run+ > climb+', ['rise-and-advance'], faults: ['stopped-short', 'kick', 'leak'],
+            family: 'push-in-from-high',
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'pace_end_mps', 'climb_m+', 'lift_after_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'pace_end_mps', 'climb_m+', 'lift_after_s', 'distance_m', 'height_m', 'start_bearing_deg',
+            'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -42,7 +48,8 @@ final readonly class RunAndLift extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 36.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.2), 'pace_end_mps' => self::comfortable($mode, Finger::Run, 2.2), 'climb_m' => 7.0, 'lift_after_s' => 8.0,
+            'length_m' => 36.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.2),
+            'pace_end_mps' => self::comfortable($mode, Finger::Run, 2.2), 'climb_m' => 7.0, 'lift_after_s' => 8.0,
             'distance_m' => 50.0, 'height_m' => 2.5, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -4.0,
         ];
     }
@@ -53,7 +60,9 @@ final readonly class RunAndLift extends Played
         $fast = max($slow, $intent->number('pace_end_mps') ?? 2.2);
         $ease = $intent->number('ease_s') ?? self::EASE;
         // The way is the slow pace throughout and what the quicker one adds from the lift on; from that follow the seconds.
-        $seconds = (($intent->number('length_m') ?? 36.0) + $slow * $ease + ($fast - $slow) * (($intent->number('lift_after_s') ?? 8.0) + $ease)) / $fast;
+        $seconds = (
+            ($intent->number('length_m') ?? 36.0) + $slow * $ease + ($fast - $slow) * (($intent->number('lift_after_s') ?? 8.0) + $ease)
+        ) / $fast;
 
         return new Pace(max(0.5, $slow * ($seconds - $ease)), $slow, $ease);
     }
@@ -62,7 +71,10 @@ final readonly class RunAndLift extends Played
     {
         $after = $intent->number('lift_after_s') ?? 8.0;
         $more = max(0.0, ($intent->number('length_m') ?? 36.0) - $pace->length);
-        $lift = new Stroke($intent->number('climb_m') ?? 7.0, $pace->onset() + $after, max($pace->onset() + $after + 2 * $pace->ease, $pace->stop()), $pace->ease);
+        $lift = new Stroke(
+            $intent->number('climb_m') ?? 7.0, $pace->onset() + $after, max($pace->onset() + $after + 2 * $pace->ease, $pace->stop()),
+            $pace->ease,
+        );
 
         return ['run' => $more > 0.01 ? [$pace->stroke, $lift->of($more)] : [$pace->stroke], 'climb' => [$lift]];
     }

@@ -20,7 +20,10 @@ final readonly class SideTrack extends Following
 {
     public function about(): About
     {
-        return new About('side-track', Group::Follow, 2, 'slide±', ['lateral-dolly'], faults: ['off-mark', 'uneven', 'leak'], family: 'lateral-dolly', caution: true);
+        return new About(
+            'side-track', Group::Follow, 2, 'slide±', ['lateral-dolly'], faults: ['off-mark', 'uneven', 'leak'], family: 'lateral-dolly',
+            caution: true,
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -31,7 +34,8 @@ final readonly class SideTrack extends Following
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'subject_mps' => self::comfortable($mode, Finger::Slide, 2.4), 'subject_course_deg' => 0.0, 'length_m' => 36.0, 'distance_m' => 15.0, 'height_m' => 2.5, 'side' => 'right',
+            'subject_mps' => self::comfortable($mode, Finger::Slide, 2.4), 'subject_course_deg' => 0.0, 'length_m' => 36.0,
+            'distance_m' => 15.0, 'height_m' => 2.5, 'side' => 'right',
         ];
     }
 

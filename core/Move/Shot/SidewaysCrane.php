@@ -21,12 +21,18 @@ final readonly class SidewaysCrane extends Played
 {
     public function about(): About
     {
-        return new About('sideways-crane', Group::Across, 2, 'climb* slide±', ['lateral-dolly', 'rise'], faults: ['out-of-step', 'leak', 'uneven'], family: 'sideways-crane');
+        return new About(
+            'sideways-crane', Group::Across, 2, 'climb* slide±', ['lateral-dolly', 'rise'], faults: ['out-of-step', 'leak', 'uneven'],
+            family: 'sideways-crane',
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'side', 'climb_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'side', 'climb_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg',
+            'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -38,7 +44,8 @@ final readonly class SidewaysCrane extends Played
     {
         return [
             'length_m' => 22.0, 'side' => 'right', 'climb_m' => 8.0, 'pace_mps' => self::comfortable($mode, Finger::Slide, 1.8),
-            'distance_m' => 22.0, 'height_m' => 6.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::lookingAt($intent, 22.0, 6.0),
+            'distance_m' => 22.0, 'height_m' => 6.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+            'tilt_start_deg' => self::lookingAt($intent, 22.0, 6.0),
         ];
     }
 

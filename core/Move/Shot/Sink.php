@@ -19,14 +19,19 @@ final readonly class Sink extends Played
 {
     public function about(): About
     {
-        return new About('sink', Group::Upright, 1, 'climb-', ['pure-axis'], faults: ['leak', 'flick-stop', 'uneven'], family: 'lift-and-tilt', withTilt: 'drop-and-tilt');
+        return new About(
+            'sink', Group::Upright, 1, 'climb-', ['pure-axis'], faults: ['leak', 'flick-stop', 'uneven'], family: 'lift-and-tilt',
+            withTilt: 'drop-and-tilt',
+        );
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];
 
     public function parameters(): array
     {
-        return Parameter::common('climb_m-', 'climb_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'climb_m-', 'climb_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

@@ -20,12 +20,17 @@ final readonly class SinkAndRetreat extends Played
 {
     public function about(): About
     {
-        return new About('sink-and-retreat', Group::Away, 2, 'climb- run-', ['rise-and-advance', 'straight-back'], faults: ['out-of-step', 'flick-stop', 'uneven'], family: 'pull-away', caution: true);
+        return new About(
+            'sink-and-retreat', Group::Away, 2, 'climb- run-', ['rise-and-advance', 'straight-back'],
+            faults: ['out-of-step', 'flick-stop', 'uneven'], family: 'pull-away', caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'climb_m-', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'climb_m-', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

@@ -20,12 +20,17 @@ final readonly class Skim extends Played
 {
     public function about(): About
     {
-        return new About('skim', Group::Toward, 2, 'run+ climb+', ['push-in', 'rise'], faults: ['leak', 'uneven', 'bobbing'], family: 'push-in', caution: true);
+        return new About(
+            'skim', Group::Toward, 2, 'run+ climb+', ['push-in', 'rise'], faults: ['leak', 'uneven', 'bobbing'], family: 'push-in',
+            caution: true,
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'climb_m+', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'climb_m+', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging

@@ -15,7 +15,10 @@ final readonly class SlideWithPan extends Round
 {
     public function about(): About
     {
-        return new About('slide-with-pan', Group::Across, 3, 'slide± > turn∓', ['lateral-dolly', 'pan'], faults: ['off-mark', 'uneven', 'drift'], family: 'orbit');
+        return new About(
+            'slide-with-pan', Group::Across, 3, 'slide± > turn∓', ['lateral-dolly', 'pan'], faults: ['off-mark', 'uneven', 'drift'],
+            family: 'orbit',
+        );
     }
 
     protected function usual(Intent $intent, ModeTune $mode): array

@@ -17,7 +17,10 @@ final readonly class SpiralOrbit extends Round
 {
     public function about(): About
     {
-        return new About('spiral-orbit', Group::Around, 4, 'slide± (run*) (climb*) > turn∓ (tilt*)', ['climbing-orbit'], faults: ['off-mark', 'drift', 'uneven'], family: 'orbit');
+        return new About(
+            'spiral-orbit', Group::Around, 4, 'slide± (run*) (climb*) > turn∓ (tilt*)', ['climbing-orbit'],
+            faults: ['off-mark', 'drift', 'uneven'], family: 'orbit',
+        );
     }
 
     public function parameters(): array

@@ -20,12 +20,17 @@ final readonly class StraightBack extends Played
 {
     public function about(): About
     {
-        return new About('straight-back', Group::Away, 1, 'run-', ['slowest-line'], faults: ['leak', 'kick', 'uneven'], family: 'straight-back', caution: true, withTilt: 'reverse-tilt-up');
+        return new About(
+            'straight-back', Group::Away, 1, 'run-', ['slowest-line'], faults: ['leak', 'kick', 'uneven'], family: 'straight-back',
+            caution: true, withTilt: 'reverse-tilt-up',
+        );
     }
 
     public function parameters(): array
     {
-        return Parameter::common('length_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s');
+        return Parameter::common(
+            'length_m', 'pace_mps', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -37,7 +42,8 @@ final readonly class StraightBack extends Played
     {
         return [
             'length_m' => 20.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.8),
-            'distance_m' => 12.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => self::lookingAt($intent, 12.0, 3.0),
+            'distance_m' => 12.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+            'tilt_start_deg' => self::lookingAt($intent, 12.0, 3.0),
         ];
     }
 

@@ -22,14 +22,18 @@ final readonly class Tilt extends Played
 {
     public function about(): About
     {
-        return new About('tilt', Group::Look, 2, 'tilt±', ['return-to-centre'], faults: ['flick-stop', 'wrong-way', 'flick-start'], family: 'tilt');
+        return new About(
+            'tilt', Group::Look, 2, 'tilt±', ['return-to-centre'], faults: ['flick-stop', 'wrong-way', 'flick-start'], family: 'tilt',
+        );
     }
 
     protected const MEASURE = ['tilt_end_deg', 'duration_s'];
 
     public function parameters(): array
     {
-        return Parameter::common('tilt_start_deg', 'tilt_end_deg', 'duration_s', 'height_m', 'distance_m', 'start_bearing_deg', 'heading_deg', 'ease_s');
+        return Parameter::common(
+            'tilt_start_deg', 'tilt_end_deg', 'duration_s', 'height_m', 'distance_m', 'start_bearing_deg', 'heading_deg', 'ease_s',
+        );
     }
 
     public function judging(Intent $intent): Judging
@@ -54,16 +58,22 @@ final readonly class Tilt extends Played
     {
         $degrees = max(0.1, $this->amount($intent));
 
-        return new Pace($degrees, $degrees / max(1.0, $intent->number('duration_s') ?? 11.0), $intent->number('ease_s') ?? self::EASE, 'duration_s');
+        return new Pace(
+            $degrees, $degrees / max(1.0, $intent->number('duration_s') ?? 11.0), $intent->number('ease_s') ?? self::EASE, 'duration_s',
+        );
     }
 
     public function wanted(Intent $intent): TakeTarget
     {
-        return new TakeTarget(tiltStart: $intent->angle('tilt_start_deg'), tiltEnd: $intent->angle('tilt_end_deg'), viewing: $intent->number('distance_m'));
+        return new TakeTarget(
+            tiltStart: $intent->angle('tilt_start_deg'), tiltEnd: $intent->angle('tilt_end_deg'), viewing: $intent->number('distance_m'),
+        );
     }
 
     protected function strokes(Intent $intent, Pace $pace): array
     {
-        return ['tilt' => [$pace->stroke->of((($intent->number('tilt_end_deg') ?? -5.0) - ($intent->number('tilt_start_deg') ?? -45.0)) * Angle::DEGREE)]];
+        return ['tilt' => [$pace->stroke->of(
+            (($intent->number('tilt_end_deg') ?? -5.0) - ($intent->number('tilt_start_deg') ?? -45.0)) * Angle::DEGREE,
+        )]];
     }
 }

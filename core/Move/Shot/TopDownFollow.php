@@ -20,7 +20,10 @@ final readonly class TopDownFollow extends Following
 {
     public function about(): About
     {
-        return new About('top-down-follow', Group::Above, 3, 'run+', ['top-down-travel', 'follow'], faults: ['off-mark', 'uneven', 'leak'], family: 'top-down-travel');
+        return new About(
+            'top-down-follow', Group::Above, 3, 'run+', ['top-down-travel', 'follow'], faults: ['off-mark', 'uneven', 'leak'],
+            family: 'top-down-travel',
+        );
     }
 
     /** Straight over the subject there is no distance to choose. */
@@ -42,7 +45,8 @@ final readonly class TopDownFollow extends Following
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'subject_mps' => self::comfortable($mode, Finger::Run, 2.2), 'subject_course_deg' => 0.0, 'length_m' => 36.0, 'height_m' => 22.0,
+            'subject_mps' => self::comfortable($mode, Finger::Run, 2.2), 'subject_course_deg' => 0.0, 'length_m' => 36.0,
+            'height_m' => 22.0,
         ];
     }
 

@@ -22,7 +22,10 @@ final readonly class TopDownHelix extends Played
 {
     public function about(): About
     {
-        return new About('top-down-helix', Group::Above, 3, 'climb* turn*', ['top-down-spin'], faults: ['out-of-step', 'uneven', 'off-mark'], family: 'top-down-helix');
+        return new About(
+            'top-down-helix', Group::Above, 3, 'climb* turn*', ['top-down-spin'], faults: ['out-of-step', 'uneven', 'off-mark'],
+            family: 'top-down-helix',
+        );
     }
 
     protected const MEASURE = ['climb_m', 'climb_mps'];
@@ -40,7 +43,8 @@ final readonly class TopDownHelix extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'climb_m' => 16.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 1.2), 'spin_dps' => self::comfortable($mode, Finger::Turn, 7.0), 'height_m' => 14.0, 'heading_deg' => 0.0,
+            'climb_m' => 16.0, 'climb_mps' => self::comfortable($mode, Finger::Climb, 1.2),
+            'spin_dps' => self::comfortable($mode, Finger::Turn, 7.0), 'height_m' => 14.0, 'heading_deg' => 0.0,
         ];
     }
 
@@ -58,7 +62,11 @@ final readonly class TopDownHelix extends Played
     protected function strokes(Intent $intent, Pace $pace): array
     {
         return [
-            'climb' => [$pace->stroke->of(($intent->number('climb_m') ?? 1.0) <=> 0.0)->of((($intent->number('climb_m') ?? 1.0) <=> 0.0) * $pace->length)],
+            'climb' => [
+                $pace->stroke->of(($intent->number('climb_m') ?? 1.0) <=> 0.0)->of(
+                    (($intent->number('climb_m') ?? 1.0) <=> 0.0) * $pace->length,
+                ),
+            ],
             'turn' => [$pace->stroke->of(($intent->number('spin_dps') ?? 6.0) * Angle::DEGREE * $pace->length / $pace->rate)],
         ];
     }

@@ -30,7 +30,9 @@ final readonly class TopDownHold extends Played
     {
         // It may stand right above its subject.
         return array_map(
-            static fn (Parameter $parameter): Parameter => $parameter->id === 'distance_m' ? $parameter->between(0.0, $parameter->most, [0.0, 40.0]) : $parameter,
+            static fn (Parameter $parameter): Parameter => $parameter->id === 'distance_m' ? $parameter->between(
+                0.0, $parameter->most, [0.0, 40.0],
+            ) : $parameter,
             Parameter::common('duration_s', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg'),
         );
     }

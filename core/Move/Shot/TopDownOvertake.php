@@ -19,7 +19,10 @@ final readonly class TopDownOvertake extends Passing
 {
     public function about(): About
     {
-        return new About('top-down-overtake', Group::Above, 4, 'run+', ['top-down-follow', 'overtake'], faults: ['leak', 'uneven'], family: 'top-down-travel');
+        return new About(
+            'top-down-overtake', Group::Above, 4, 'run+', ['top-down-follow', 'overtake'], faults: ['leak', 'uneven'],
+            family: 'top-down-travel',
+        );
     }
 
     /** Straight down there is no tilt to choose. */
@@ -36,7 +39,8 @@ final readonly class TopDownOvertake extends Passing
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 50.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 4.0), 'subject_mps' => 1.5, 'subject_course_deg' => 0.0, 'side' => 'right', 'distance_m' => 0.5, 'height_m' => 26.0,
+            'length_m' => 50.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 4.0), 'subject_mps' => 1.5, 'subject_course_deg' => 0.0,
+            'side' => 'right', 'distance_m' => 0.5, 'height_m' => 26.0,
         ];
     }
 

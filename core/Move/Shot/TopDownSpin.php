@@ -22,7 +22,9 @@ final readonly class TopDownSpin extends Played
 {
     public function about(): About
     {
-        return new About('top-down-spin', Group::Above, 2, 'turn±', ['straight-down'], faults: ['off-mark', 'uneven', 'leak'], family: 'top-down-spin');
+        return new About(
+            'top-down-spin', Group::Above, 2, 'turn±', ['straight-down'], faults: ['off-mark', 'uneven', 'leak'], family: 'top-down-spin',
+        );
     }
 
     protected const MEASURE = ['turn_deg', 'spin_dps'];

@@ -21,7 +21,9 @@ final readonly class TopDownTravel extends Played
 {
     public function about(): About
     {
-        return new About('top-down-travel', Group::Above, 2, '(run*) (slide*)', ['straight-down'], faults: ['leak', 'uneven'], family: 'top-down-travel');
+        return new About(
+            'top-down-travel', Group::Above, 2, '(run*) (slide*)', ['straight-down'], faults: ['leak', 'uneven'], family: 'top-down-travel',
+        );
     }
 
     public function parameters(): array
@@ -37,7 +39,8 @@ final readonly class TopDownTravel extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 30.0, 'course_deg' => 90.0, 'pace_mps' => self::comfortable($mode, Finger::Slide, 2.5), 'height_m' => 35.0, 'heading_deg' => 0.0,
+            'length_m' => 30.0, 'course_deg' => 90.0, 'pace_mps' => self::comfortable($mode, Finger::Slide, 2.5), 'height_m' => 35.0,
+            'heading_deg' => 0.0,
         ];
     }
 

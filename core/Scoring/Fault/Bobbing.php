@@ -32,7 +32,9 @@ final readonly class Bobbing extends NamedFault
         }
         [$from, $to] = Runs::window($take->take->main->holdFrom, $at, $take->take->grid->count() - 1);
 
-        return [Fault::lasting($this, 'climb', $take->take, $from, $to)->measured(Quantity::metresPerSecond($bob), $bob / self::BOB, Fact::of('picture.foreground-hops'))];
+        return [Fault::lasting($this, 'climb', $take->take, $from, $to)->measured(
+            Quantity::metresPerSecond($bob), $bob / self::BOB, Fact::of('picture.foreground-hops'),
+        )];
     }
 
     /** @return array{int, float} where the worst three seconds of the hold begin, nodes, and their bobbing less noise, m/s */

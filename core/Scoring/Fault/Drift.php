@@ -29,13 +29,17 @@ final readonly class Drift extends NamedFault
         if ($take->drill !== null) {
             $main = $take->take->main;
 
-            return $take->drill->stray <= self::OFF_FIGURE ? [] : [Fault::lasting($this, 'travel', $take->take, $main->from, $main->to)->measured(
-                Quantity::metres($take->drill->stray), $take->drill->stray / self::OFF_FIGURE, Fact::of('picture.off-figure', stray: Quantity::metres($take->drill->stray)),
-            )];
+            return $take->drill->stray <= self::OFF_FIGURE
+                ? []
+                : [Fault::lasting($this, 'travel', $take->take, $main->from, $main->to)->measured(
+                    Quantity::metres($take->drill->stray), $take->drill->stray / self::OFF_FIGURE,
+                    Fact::of('picture.off-figure', stray: Quantity::metres($take->drill->stray)),
+                )];
         }
 
         return $take->drift <= self::PERCENT ? [] : [Fault::ofHold($this, 'travel', $take->take)->measured(
-            Quantity::percent($take->drift), $take->drift / self::PERCENT, Fact::of('picture.size-changes', drift: Quantity::percent($take->drift)),
+            Quantity::percent($take->drift), $take->drift / self::PERCENT,
+            Fact::of('picture.size-changes', drift: Quantity::percent($take->drift)),
         )];
     }
 

@@ -39,7 +39,9 @@ abstract readonly class Flick extends NamedFault
     public function find(Measurements $take): array
     {
         $faults = $known = [];
-        $jump = static fn (float $t): int => (int) max(0, min($take->take->grid->count() - 1, round(($t - $take->take->grid->t[0]) / Grid::STEP)));
+        $jump = static fn (float $t): int => (int) max(
+            0, min($take->take->grid->count() - 1, round(($t - $take->take->grid->t[0]) / Grid::STEP)),
+        );
         foreach ($take->eases->flicks as $flick) {
             if ($flick['end'] === $this->end()) {
                 $known[$flick['axis']->value] = true;
@@ -51,7 +53,12 @@ abstract readonly class Flick extends NamedFault
         foreach ($take->eases->all() as [$axis, $end, $fit]) {
             $limit = $axis->rotates() ? self::ROTATION : self::MOTION;
             $usable = $fit->usable();
-            if ($end === $this->end() && ! isset($known[$axis->value]) && $usable < $limit && $take->take->held($axis) > $take->take->floor($axis)) {
+            if (
+                $end === $this->end()
+                && ! isset($known[$axis->value])
+                && $usable < $limit
+                && $take->take->held($axis) > $take->take->floor($axis)
+            ) {
                 $faults[] = Fault::momentary($this, $axis->value, $fit->centre, $this->end())
                     ->measured(Quantity::seconds($usable), $limit / $usable, $take->jumpAt($jump($fit->centre)));
             }

@@ -17,7 +17,8 @@ final readonly class FlickedStart extends Flick
     public function stage(Staging $staging): Staging
     {
         return $staging->slipping(
-            new Slip('snap', $staging->main(), 0.0, 0.0, $staging->begin()), new Slip('snap', $staging->turning(), 0.0, 0.0, $staging->begin()),
+            new Slip('snap', $staging->main(), 0.0, 0.0, $staging->begin()),
+            new Slip('snap', $staging->turning(), 0.0, 0.0, $staging->begin()),
         );
     }
 }

@@ -19,7 +19,9 @@ final readonly class FlickedStop extends Flick
 
     public function find(Measurements $take): array
     {
-        $springs = array_map(fn (array $spring): Fault => Fault::momentary($this, $spring['finger']->value, $spring['at'], 'stop')->measured(
+        $springs = array_map(fn (array $spring): Fault => Fault::momentary(
+            $this, $spring['finger']->value, $spring['at'], 'stop',
+        )->measured(
             Quantity::seconds($spring['seconds']), 0.3 / max(0.1, $spring['seconds']), Fact::of('picture.lurches'),
         ), $take->drill->springs ?? []);
 
@@ -34,7 +36,8 @@ final readonly class FlickedStop extends Flick
         }
 
         return $staging->slipping(
-            new Slip('spring', $staging->main(), $staging->end(), 0.0, 8.0), new Slip('spring', $staging->turning(), $staging->end(), 0.0, 8.0),
+            new Slip('spring', $staging->main(), $staging->end(), 0.0, 8.0),
+            new Slip('spring', $staging->turning(), $staging->end(), 0.0, 8.0),
         );
     }
 }

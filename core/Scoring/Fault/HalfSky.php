@@ -44,7 +44,9 @@ final readonly class HalfSky extends NamedFault
         $sky = max(0.0, min(1.0, 0.5 + tan($end) / (2 * $take->take->lens->halfHeight)));
 
         return [Fault::momentary($this, 'tilt', $take->take->grid->t[$to], 'stop')
-            ->measured(Quantity::share($sky), 1 + abs($end - $wanted) / abs($wanted), Fact::of('picture.share-of-sky', sky: Quantity::share($sky)))];
+            ->measured(
+                Quantity::share($sky), 1 + abs($end - $wanted) / abs($wanted), Fact::of('picture.share-of-sky', sky: Quantity::share($sky)),
+            )];
     }
 
     public function stage(Staging $staging): Staging

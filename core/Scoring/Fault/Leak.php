@@ -44,7 +44,9 @@ final readonly class Leak extends NamedFault
             $rate = abs(Statistics::mean($take->take->hold($take->take->rate[$axis->value])));
             $size = $axis->rotates() ? 100 * $rate / $take->take->lens->horizontal : $take->take->imageSpeed($rate);
             if ($size > self::CREEP) {
-                $faults[] = Fault::ofHold($this, $axis->value, $take->take)->measured(Quantity::percentPerSecond($size), $size / self::CREEP, Fact::of('picture.creeps'));
+                $faults[] = Fault::ofHold($this, $axis->value, $take->take)->measured(
+                    Quantity::percentPerSecond($size), $size / self::CREEP, Fact::of('picture.creeps'),
+                );
             }
         }
 
@@ -62,8 +64,12 @@ final readonly class Leak extends NamedFault
         [$from, $to] = $take->take->holdTimes();
         $faults = [];
         foreach ($take->sticks?->leaks($from, $to) ?? [] as ['finger' => $finger, 'share' => $share, 'at' => $at]) {
-            $acrossTheLine = in_array($take->take->judging->path, [PathKind::Line, PathKind::Beside], true) && ! $finger->rotates() && $finger !== Finger::Climb;
-            if (! in_array($finger->axis()->value, $seen, true) && ($take->take->judging->role($finger->axis()) === Role::Still || $acrossTheLine)) {
+            $acrossTheLine = in_array($take->take->judging->path, [PathKind::Line, PathKind::Beside], true)
+                && ! $finger->rotates()
+                && $finger !== Finger::Climb;
+            if (! in_array($finger->axis()->value, $seen, true) && (
+                $take->take->judging->role($finger->axis()) === Role::Still || $acrossTheLine
+            )) {
                 $faults[] = (new Fault($this, $finger->value, $at, $to, 'hold', 1.0, Quantity::number(0.0)))
                     ->measured(Quantity::share($share), $share / Sticks::LEAK, Fact::of('picture.bends-or-creeps'));
             }
@@ -77,6 +83,9 @@ final readonly class Leak extends NamedFault
         $staging = $staging->unseen();
         [$begin, $hold] = [$staging->begin(), $staging->hold()];
 
-        return $staging->slipping(new Slip('leak', $staging->main(), $begin, 0.45, $hold), new Slip('kick', $staging->resting(), $begin + 0.3 * $hold, 0.14, 0.4 * $hold));
+        return $staging->slipping(
+            new Slip('leak', $staging->main(), $begin, 0.45, $hold),
+            new Slip('kick', $staging->resting(), $begin + 0.3 * $hold, 0.14, 0.4 * $hold),
+        );
     }
 }

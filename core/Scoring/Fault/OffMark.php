@@ -37,7 +37,8 @@ final readonly class OffMark extends NamedFault
     public function find(Measurements $take): array
     {
         $missed = array_map(fn (array $mark): Fault => Fault::momentary($this, 'all', $mark['t'], 'stop')->measured(
-            $mark['size'], max(1.0, $mark['severity']), Fact::of('picture.mark-missed', metric: Fact::of('metric.'.$mark['metric']), size: $mark['size']),
+            $mark['size'], max(1.0, $mark['severity']),
+            Fact::of('picture.mark-missed', metric: Fact::of('metric.'.$mark['metric']), size: $mark['size']),
         ), $take->drill->missed ?? []);
         if (! $take->take->judging->hasSubject()) {
             return [...$missed, ...$this->lastPicture($take)];
@@ -80,16 +81,28 @@ final readonly class OffMark extends NamedFault
         [$begin, $hold] = [$staging->begin(), $staging->hold()];
         // A figure is left, and its marks with it.
         if ($staging->plan->move->marks !== []) {
-            return $staging->slipping(new Slip('mismatch', $staging->main(), 0.0, 0.35, $hold), new Slip('kick', $staging->drifting(), $begin + 0.5 * $hold, 0.12, 0.35 * $hold));
+            return $staging->slipping(
+                new Slip('mismatch', $staging->main(), 0.0, 0.35, $hold),
+                new Slip('kick', $staging->drifting(), $begin + 0.5 * $hold, 0.12, 0.35 * $hold),
+            );
         }
 
         return match (true) {
             // From straight above a turn only spins the picture; the craft slips off its place.
-            $staging->looksDown() => $staging->slipping(new Slip('kick', $staging->drifting(), $begin, $staging->driftPress(0.6 * $hold), 0.6 * $hold)),
+            $staging->looksDown() => $staging->slipping(new Slip(
+                'kick', $staging->drifting(), $begin, $staging->driftPress(0.6 * $hold), 0.6 * $hold,
+            )),
             // Falling behind shows beside a subject; from behind or ahead of it the picture must turn away.
-            $staging->main() !== Finger::Run && ($staging->about()->group === Group::Follow || $staging->path() === PathKind::Beside) => $staging->slipping(new Slip('sag', $staging->main(), $begin, 0.9, 0.8 * $hold)),
-            $staging->about()->group === Group::Follow => $staging->slipping(new Slip('kick', Finger::Turn, $begin + 0.2 * $hold, 0.2, 0.3 * $hold)),
-            default => $staging->slipping(new Slip('mismatch', $staging->turning(), $begin, $staging->path() === PathKind::Circle ? 0.25 : 0.9, $hold)),
+            $staging->main() !== Finger::Run
+                && (
+                    $staging->about()->group === Group::Follow || $staging->path() === PathKind::Beside
+                ) => $staging->slipping(new Slip('sag', $staging->main(), $begin, 0.9, 0.8 * $hold)),
+            $staging->about()->group === Group::Follow => $staging->slipping(new Slip(
+                'kick', Finger::Turn, $begin + 0.2 * $hold, 0.2, 0.3 * $hold,
+            )),
+            default => $staging->slipping(new Slip(
+                'mismatch', $staging->turning(), $begin, $staging->path() === PathKind::Circle ? 0.25 : 0.9, $hold,
+            )),
         };
     }
 }

@@ -24,8 +24,10 @@ final readonly class OutOfStep extends NamedFault
     {
         $sync = $take->eases->sync;
 
-        return $sync === null || $sync <= self::APART ? [] : [Fault::momentary($this, 'all', $take->take->grid->t[$take->take->main->from], 'start')
-            ->measured(Quantity::seconds($sync), $sync / self::APART, Fact::of('picture.slides-out'))];
+        return $sync === null || $sync <= self::APART
+            ? []
+            : [Fault::momentary($this, 'all', $take->take->grid->t[$take->take->main->from], 'start')
+                ->measured(Quantity::seconds($sync), $sync / self::APART, Fact::of('picture.slides-out'))];
     }
 
     public function stage(Staging $staging): Staging

@@ -31,7 +31,9 @@ final readonly class Shaky extends NamedFault
         $grid = $take->take->grid;
         $main = $take->take->main;
         $faults = [];
-        foreach ([['turn', $grid->heading, $take->shake->pan->value], ['tilt', $grid->tilt, $take->shake->tilt->value]] as [$axis, $channel, $shake]) {
+        foreach ([
+            ['turn', $grid->heading, $take->shake->pan->value], ['tilt', $grid->tilt, $take->shake->tilt->value],
+        ] as [$axis, $channel, $shake]) {
             if ($shake > self::TREMBLES) {
                 $squares = [];
                 for ($i = $main->holdFrom; $i <= $main->holdTo; $i++) {
@@ -39,7 +41,10 @@ final readonly class Shaky extends NamedFault
                 }
                 [$from, $to] = Runs::window($main->holdFrom, Runs::worst($squares)[0], $grid->count() - 1);
                 $faults[] = Fault::lasting($this, $axis, $take->take, $from, $to)
-                    ->measured(Quantity::percentPerSecond($shake), $shake / self::TREMBLES, Fact::of('picture.trembles', shake: Quantity::percentPerSecond($shake)));
+                    ->measured(
+                        Quantity::percentPerSecond($shake), $shake / self::TREMBLES,
+                        Fact::of('picture.trembles', shake: Quantity::percentPerSecond($shake)),
+                    );
             }
         }
 

@@ -15,8 +15,8 @@ use Larkspur\Move\Catalogue;
 use Larkspur\Move\Judging\PathKind;
 
 /**
- * How a fault is put in on purpose: what the hands do, or how the plan is flown otherwise. Times are seconds after first motion; a kind asks
- * the staging which finger carries the move, which rests, and when its hold begins.
+ * How a fault is put in on purpose: what the hands do, or how the plan is flown otherwise. Times are seconds after first motion; a kind
+ * asks the staging which finger carries the move, which rests, and when its hold begins.
  */
 final readonly class Staging
 {
@@ -30,11 +30,15 @@ final readonly class Staging
      * @param  callable(): float  $crossing  seconds in which the clean move crosses the frame
      * @param  float  $strength  how much stronger than usual it is put in: 1 or more
      */
-    private function __construct(public Plan $plan, public array $slips, public bool $isSeen, private mixed $crossing, public float $strength)
-    {
+    private function __construct(
+        public Plan $plan, public array $slips, public bool $isSeen, private mixed $crossing, public float $strength,
+    ) {
     }
 
-    /** @param  callable(): float  $crossing  seconds in which a clean flight of the plan crosses the frame; asked only where a fault needs it */
+    /**
+     * @param  callable(): float  $crossing  seconds in which a clean flight of the plan crosses the frame; asked only where a fault needs
+     * it
+     */
     public static function of(Plan $plan, callable $crossing, float $strength = 1.0): self
     {
         return new self($plan, [], true, $crossing, $strength);
@@ -60,7 +64,9 @@ final readonly class Staging
      */
     public function flownAs(array $parameters): self
     {
-        $plan = $parameters === [] ? $this->plan : Planner::plan($this->plan->shot->withIntent($this->plan->move->intent->with($parameters)));
+        $plan = $parameters === []
+            ? $this->plan
+            : Planner::plan($this->plan->shot->withIntent($this->plan->move->intent->with($parameters)));
 
         return new self($plan, $this->slips, $this->isSeen, $this->crossing, $this->strength);
     }
@@ -161,7 +167,9 @@ final readonly class Staging
     /** A finger of the thumbs that the move leaves at rest: beside the one that carries it, where there is one. */
     public function resting(): Finger
     {
-        foreach ([$this->plan->shot->sticks->neighbour($this->main()), Finger::Turn, Finger::Climb, Finger::Slide, Finger::Run] as $finger) {
+        foreach ([
+            $this->plan->shot->sticks->neighbour($this->main()), Finger::Turn, Finger::Climb, Finger::Slide, Finger::Run,
+        ] as $finger) {
             foreach ($this->plan->parts as $part) {
                 if ($part->finger === $finger && ($part->rests() || $part->isTouch())) {
                     return $finger;

@@ -22,15 +22,19 @@ final readonly class StoppedShort extends NamedFault
 
     public function find(Measurements $take): array
     {
-        return $take->completion >= self::FLOWN ? [] : [Fault::momentary($this, 'all', $take->take->grid->t[$take->take->main->to], 'stop')->measured(
-            Quantity::share($take->completion), self::FLOWN / max($take->completion, 0.05), Fact::of('picture.end-missing'),
-        )];
+        return $take->completion >= self::FLOWN
+            ? []
+            : [Fault::momentary($this, 'all', $take->take->grid->t[$take->take->main->to], 'stop')->measured(
+                Quantity::share($take->completion), self::FLOWN / max($take->completion, 0.05), Fact::of('picture.end-missing'),
+            )];
     }
 
     public function stage(Staging $staging): Staging
     {
         $at = $staging->begin() + 0.35 * $staging->hold();
 
-        return $staging->slipping(new Slip('spring', $staging->main(), $at, 0.0, 60.0), new Slip('spring', $staging->turning(), $at, 0.0, 60.0));
+        return $staging->slipping(
+            new Slip('spring', $staging->main(), $at, 0.0, 60.0), new Slip('spring', $staging->turning(), $at, 0.0, 60.0),
+        );
     }
 }

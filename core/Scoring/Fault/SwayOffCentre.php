@@ -47,6 +47,8 @@ final readonly class SwayOffCentre extends NamedFault
 
     public function stage(Staging $staging): Staging
     {
-        return $staging->slipping(new Slip('kick', Finger::Slide, $staging->begin() + 0.1 * $staging->hold(), 0.25, 0.3 * $staging->hold()));
+        return $staging->slipping(new Slip(
+            'kick', Finger::Slide, $staging->begin() + 0.1 * $staging->hold(), 0.25, 0.3 * $staging->hold(),
+        ));
     }
 }

@@ -38,7 +38,8 @@ final readonly class ThrottleBounce extends NamedFault
         }
 
         return [new Fault(
-            $this, 'climb', $bounces[0], $bounces[count($bounces) - 1], 'hold', count($bounces) / self::FEWEST, Quantity::times(count($bounces)), Fact::of('picture.hops'),
+            $this, 'climb', $bounces[0], $bounces[count($bounces) - 1], 'hold', count($bounces) / self::FEWEST,
+            Quantity::times(count($bounces)), Fact::of('picture.hops'),
         )];
     }
 

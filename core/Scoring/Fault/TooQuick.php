@@ -29,9 +29,12 @@ final readonly class TooQuick extends NamedFault
 
     public function find(Measurements $take): array
     {
-        return $take->pace >= self::RUSHED || $take->take->judging->primary() === null ? [] : [Fault::ofHold($this, 'picture', $take->take)->measured(
-            Quantity::seconds($take->pace), self::RUSHED / max(0.3, $take->pace), Fact::of('picture.crosses-too-fast', pace: Quantity::seconds($take->pace)),
-        )];
+        return $take->pace >= self::RUSHED || $take->take->judging->primary() === null
+            ? []
+            : [Fault::ofHold($this, 'picture', $take->take)->measured(
+                Quantity::seconds($take->pace), self::RUSHED / max(0.3, $take->pace),
+                Fact::of('picture.crosses-too-fast', pace: Quantity::seconds($take->pace)),
+            )];
     }
 
     /** The seconds stay what they were, so that the eases and a hold remain; what is stated by its seconds alone is shortened. */

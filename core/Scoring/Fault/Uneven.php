@@ -47,7 +47,8 @@ final readonly class Uneven extends NamedFault
         // Where two fingers share the way, both let off: one alone hardly changes the pace.
         foreach ($staging->travelling() as $finger) {
             $staging = $staging->slipping(...array_map(
-                static fn (float $share): Slip => new Slip('sag', $finger, $staging->begin() + $share * $hold, 0.6, min(2.6, 0.22 * $hold)), [0.12, 0.4, 0.68],
+                static fn (float $share): Slip => new Slip('sag', $finger, $staging->begin() + $share * $hold, 0.6, min(2.6, 0.22 * $hold)),
+                [0.12, 0.4, 0.68],
             ));
         }
 

@@ -45,12 +45,16 @@ final readonly class WrongWay extends NamedFault
             $value = $take->take->channel($axis)->value;
             $first = max(0, $span->from - self::LOOK_BACK);
             $way = $value[$span->to] >= $value[$span->from] ? 1.0 : -1.0;
-            $against = array_map(static fn (float $v): float => $way * ($value[$first] - $v), array_slice($value, $first, $span->holdFrom - $first + 1));
+            $against = array_map(
+                static fn (float $v): float => $way * ($value[$first] - $v), array_slice($value, $first, $span->holdFrom - $first + 1),
+            );
             $back = Statistics::greatest($against);
             if ($back > self::AGAINST) {
                 $at = $first + (int) array_search($back, $against, true);
                 $faults[] = Fault::momentary($this, $axis->value, $take->take->grid->t[$at], 'start')
-                    ->measured(Quantity::radians($back), $back / self::AGAINST, Fact::of('picture.goes-wrong-way', back: Quantity::radians($back)));
+                    ->measured(
+                        Quantity::radians($back), $back / self::AGAINST, Fact::of('picture.goes-wrong-way', back: Quantity::radians($back)),
+                    );
             }
         }
         if ($take->otherWayRound) {

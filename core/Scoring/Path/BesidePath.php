@@ -65,7 +65,9 @@ final readonly class BesidePath implements FlownPath
         $way = 0.0;
         $gone = [];
         foreach ($this->grid->samples->x as $i => $x) {
-            $way += $i === 0 ? 0.0 : hypot($x - $this->grid->samples->x[$i - 1], $this->grid->samples->y[$i] - $this->grid->samples->y[$i - 1]);
+            $way += $i === 0 ? 0.0 : hypot(
+                $x - $this->grid->samples->x[$i - 1], $this->grid->samples->y[$i] - $this->grid->samples->y[$i - 1],
+            );
             $gone[] = $way;
         }
 
@@ -78,7 +80,9 @@ final readonly class BesidePath implements FlownPath
         $distance = array_slice($this->distance, $span->from, $span->nodes());
 
         return [
-            'wander' => NoiseCorrected::value(Statistics::variance($distance), LinePath::noise($this->grid, $span) ** 2 + CirclePath::WALK ** 2),
+            'wander' => NoiseCorrected::value(
+                Statistics::variance($distance), LinePath::noise($this->grid, $span) ** 2 + CirclePath::WALK ** 2,
+            ),
             'drift' => max(0.0, abs(Statistics::slope($time, $distance)) * ($time[count($time) - 1] - $time[0]) - 2 * CirclePath::WALK),
             'over' => null,
         ];

@@ -103,7 +103,9 @@ final readonly class CirclePath implements FlownPath
         $slope = Statistics::slope($time, $radius);
         // A spiral is measured about its own widening, and drifts only by what differs from the planned one.
         $about = $this->widening === 0.0 ? $radius : array_map(static fn (float $r, float $t): float => $r - $slope * $t, $radius, $time);
-        $planned = $this->widening * ($time[$length - 1] - $time[0]) / max(0.1, $this->grid->t[$span->to] - $this->grid->t[$span->from] - ($this->grid->t[$span->holdFrom] - $this->grid->t[$span->from]));
+        $planned = $this->widening * ($time[$length - 1] - $time[0]) / max(
+            0.1, $this->grid->t[$span->to] - $this->grid->t[$span->from] - ($this->grid->t[$span->holdFrom] - $this->grid->t[$span->from]),
+        );
 
         return [
             'wander' => NoiseCorrected::value(Statistics::variance($about), $noise ** 2 + self::WALK ** 2),

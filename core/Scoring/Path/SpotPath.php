@@ -56,6 +56,10 @@ final readonly class SpotPath implements FlownPath
 
         return $channel === null
             ? ($span->to - $span->from) * Grid::STEP
-            : abs(Statistics::mean(array_slice($channel->value, $span->to, 5)) - Statistics::mean(array_slice($channel->value, max(0, $span->from - 4), 5)));
+            : abs(
+                Statistics::mean(array_slice($channel->value, $span->to, 5)) - Statistics::mean(array_slice(
+                    $channel->value, max(0, $span->from - 4), 5,
+                )),
+            );
     }
 }

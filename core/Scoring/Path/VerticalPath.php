@@ -43,8 +43,15 @@ final readonly class VerticalPath implements FlownPath
         $y = array_slice($this->grid->y->value, $span->from, $span->nodes());
 
         return [
-            'wander' => NoiseCorrected::value(Statistics::variance($x) + Statistics::variance($y), 2 * (LinePath::noise($this->grid, $span) ** 2 + CirclePath::WALK ** 2)),
-            'drift' => max(0.0, hypot(Statistics::slope($time, $x), Statistics::slope($time, $y)) * ($time[count($time) - 1] - $time[0]) - 2 * CirclePath::WALK),
+            'wander' => NoiseCorrected::value(
+                Statistics::variance($x) + Statistics::variance($y), 2 * (LinePath::noise($this->grid, $span) ** 2 + CirclePath::WALK ** 2),
+            ),
+            'drift' => max(
+                0.0,
+                hypot(
+                    Statistics::slope($time, $x), Statistics::slope($time, $y),
+                ) * ($time[count($time) - 1] - $time[0]) - 2 * CirclePath::WALK,
+            ),
             'over' => null,
         ];
     }

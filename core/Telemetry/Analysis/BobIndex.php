@@ -32,8 +32,9 @@ final readonly class BobIndex
 
     private const RATE = 20.0;
 
-    private function __construct(public float $index, public float $throttle, public float $run, public float $correlation, public float $hop)
-    {
+    private function __construct(
+        public float $index, public float $throttle, public float $run, public float $correlation, public float $hop,
+    ) {
     }
 
     public static function of(FlightLog $log): self
@@ -76,15 +77,6 @@ final readonly class BobIndex
             $this->hop > self::HOP => Fact::of('bob-index.hops-but-not-your'),
             default => Fact::of('bob-index.speed-made-lean-throttle'),
         };
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'index' => round($this->index, 1), 'throttle_work' => round($this->throttle, 4), 'run_work' => round($this->run, 4),
-            'correlation' => round($this->correlation, 3), 'hop_m' => round($this->hop, 3), 'words' => $this->words(),
-        ];
     }
 
     /**

@@ -61,11 +61,17 @@ final readonly class HoverPoint
             }
         }
         if ($seconds < self::LEAST) {
-            throw new Refusal(Fact::of('hover-point.craft-does-not-hover'), 'log', Fact::of('hover-point.more-one-height', least: Quantity::seconds(self::LEAST)));
+            throw new Refusal(
+                Fact::of('hover-point.craft-does-not-hover'), 'log',
+                Fact::of('hover-point.more-one-height', least: Quantity::seconds(self::LEAST)),
+            );
         }
 
         // Samples of one hover follow each other: a second of them is about one observation.
-        return new self(Statistics::median($held), 1.2533 * sqrt(Statistics::variance($held) / max(1.0, $seconds)), Fact::of('hover-point.of-hovering', seconds: Quantity::seconds($seconds)));
+        return new self(
+            Statistics::median($held), 1.2533 * sqrt(Statistics::variance($held) / max(1.0, $seconds)),
+            Fact::of('hover-point.of-hovering', seconds: Quantity::seconds($seconds)),
+        );
     }
 
     /**
@@ -82,7 +88,10 @@ final readonly class HoverPoint
         }
         $sank = Statistics::least($climb) <= 0;
         if (! $sank || Statistics::greatest($climb) < 0) {
-            throw new Refusal(! $sank ? Fact::of('hover-point.rose-every-trial') : Fact::of('hover-point.sank-every-trial'), 'trials', Fact::of('hover-point.one-trial-rises-one'));
+            throw new Refusal(
+                ! $sank ? Fact::of('hover-point.rose-every-trial') : Fact::of('hover-point.sank-every-trial'), 'trials',
+                Fact::of('hover-point.one-trial-rises-one'),
+            );
         }
         $slope = Statistics::slope($throttle, $climb);
         if ($slope <= 0) {
@@ -96,14 +105,10 @@ final readonly class HoverPoint
             $left += ($y - $slope * ($x - $hover)) ** 2;
         }
         // Deviation of the crossing of a fitted line (N. R. Draper, H. Smith, Applied Regression Analysis, ch. 3).
-        $sd = $n > 2 ? sqrt($left / ($n - 2)) / $slope * sqrt(1 / $n + ($hover - $mean) ** 2 / max(1e-12, $n * Statistics::variance($throttle))) : 0.0;
+        $sd = $n > 2
+            ? sqrt($left / ($n - 2)) / $slope * sqrt(1 / $n + ($hover - $mean) ** 2 / max(1e-12, $n * Statistics::variance($throttle)))
+            : 0.0;
 
         return new self($hover, $sd, Fact::of('hover-point.trials', count: $n));
-    }
-
-    /** @return array{throttle: float, sd: float, from: Fact} */
-    public function toArray(): array
-    {
-        return ['throttle' => round($this->throttle, 4), 'sd' => round($this->sd, 4), 'from' => $this->from];
     }
 }

@@ -6,7 +6,6 @@ namespace Larkspur\Telemetry\Analysis;
 
 use Larkspur\Controls\Finger;
 use Larkspur\Controls\Response;
-use Larkspur\Measure\Angle;
 use Larkspur\Measure\LeastSquares;
 use Larkspur\Measure\Statistics;
 
@@ -56,7 +55,10 @@ final readonly class StepFit
             }
         }
         // The finger moved somewhere between two rows: that is worth an observation each, as good as the log is dense.
-        $weight = $first->noise() * sqrt(12) / max(1e-6, Statistics::median(array_map(static fn (float $a, float $b): float => $b - $a, array_slice($t, 0, -1), array_slice($t, 1))));
+        $weight = $first->noise() * sqrt(12) / max(
+            1e-6,
+            Statistics::median(array_map(static fn (float $a, float $b): float => $b - $a, array_slice($t, 0, -1), array_slice($t, 1))),
+        );
         $fit = LeastSquares::fit(
             static fn (array $p): array => [...self::said($p, $limits, $t), $weight * $p[2 + $limits], $weight * $p[3 + $limits]],
             $first->parameters, [...$values, $weight * $out, $weight * $back],
@@ -95,7 +97,9 @@ final readonly class StepFit
         foreach ($t as $time) {
             $since = $time - $from;
             if (isset($p[4 + $limits])) {
-                $said[] = $p[4 + $limits] + ($since <= 0 ? 0.0 : ($since <= $length ? $response->pressedWay($since) : $way + $reached->releasedWay($since - $length)));
+                $said[] = $p[4 + $limits] + ($since <= 0 ? 0.0 : (
+                    $since <= $length ? $response->pressedWay($since) : $way + $reached->releasedWay($since - $length)
+                ));
             } else {
                 $said[] = $since <= 0 ? 0.0 : ($since <= $length ? $response->pressed($since) : $reached->released($since - $length));
             }
@@ -131,13 +135,19 @@ final readonly class StepFit
         foreach ([1, -1] as $way) {
             $ofWay = array_values(array_filter($fits, static fn (self $fit): bool => isset($fit->tops[$way])));
             if ($ofWay !== []) {
-                [$top, $deviation] = self::weighted(array_map(static fn (self $fit): float => $fit->response->top, $ofWay), array_map(static fn (self $fit): float => $fit->sd['top'], $ofWay));
+                [$top, $deviation] = self::weighted(
+                    array_map(static fn (self $fit): float => $fit->response->top, $ofWay),
+                    array_map(static fn (self $fit): float => $fit->sd['top'], $ofWay),
+                );
                 $tops[$way] = ['value' => $top, 'sd' => $deviation];
             }
         }
         $first = $tops[1] ?? $tops[-1] ?? $fits[0]->tops[1] ?? ['value' => $fits[0]->response->top, 'sd' => $fits[0]->sd['top']];
 
-        return new self($fits[0]->finger, $tops, new Response($first['value'], $mean['accelerate'], $mean['brake'], $mean['lag']), ['top' => $first['sd'], ...$sd], count($fits));
+        return new self(
+            $fits[0]->finger, $tops, new Response($first['value'], $mean['accelerate'], $mean['brake'], $mean['lag']),
+            ['top' => $first['sd'], ...$sd], count($fits),
+        );
     }
 
     /** Whether a limit on the gain of rate was felt at all, so that it has a number. */
@@ -168,25 +178,6 @@ final readonly class StepFit
             + (is_finite($r->brake) && $this->brakes() ? ($at($r->top, $r->brake + $this->sd['brake'], $r->lag) - $base) ** 2 : 0.0)
             + ($at($r->top, $r->brake, $r->lag + $this->sd['lag']) - $base) ** 2,
         );
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        $scale = $this->finger->rotates() ? 1 / Angle::DEGREE : 1.0;
-        $figure = static fn (float $value, float $sd): array => ['value' => round($value, 3), 'sd' => round($sd, 3)];
-
-        return [
-            'finger' => $this->finger->value, 'ends' => $this->finger->ends(), 'steps' => $this->steps,
-            'unit' => $this->finger->rotates() ? 'deg/s' : 'm/s',
-            'top' => isset($this->tops[1]) ? $figure($this->tops[1]['value'] * $scale, $this->tops[1]['sd'] * $scale) : null,
-            'top_back' => isset($this->tops[-1]) ? $figure($this->tops[-1]['value'] * $scale, $this->tops[-1]['sd'] * $scale) : null,
-            'accelerate' => $this->accelerates() ? $figure($this->response->accelerate * $scale, $this->sd['accelerate'] * $scale) : null,
-            'brake' => $this->brakes() ? $figure($this->response->brake * $scale, $this->sd['brake'] * $scale) : null,
-            'lag_s' => $figure($this->response->lag, $this->sd['lag']),
-            'stop_way' => $figure($this->response->stopWay() * $scale, $this->stopWayDeviation() * $scale),
-            'stop_s' => round($this->response->stopSeconds(), 2),
-        ];
     }
 
     /**

@@ -47,7 +47,10 @@ final class StepTest
         if ($steps === []) {
             throw new Refusal(
                 Fact::of('step-test.step-log'), 'log',
-                Fact::of('step-test.stick-columns-finger-held', out: Quantity::share(self::OUT), press: Quantity::seconds(self::PRESS), rest: Quantity::seconds(self::REST)),
+                Fact::of(
+                    'step-test.stick-columns-finger-held', out: Quantity::share(self::OUT), press: Quantity::seconds(self::PRESS),
+                    rest: Quantity::seconds(self::REST),
+                ),
             );
         }
         $fits = [];
@@ -175,7 +178,9 @@ final class StepTest
             $here = new GeoPoint($log->column('lat')[$i], $log->column('lon')[$i], $log->column('alt_m')[$i]);
             $frame ??= new LocalFrame($here);
             $position = $frame->position($here);
-            $values[] = $finger === Finger::Climb ? $sign * $position->up : self::along($position->east, $position->north, $log->column('heading_deg')[$first] * Angle::DEGREE, $finger, $sign);
+            $values[] = $finger === Finger::Climb
+                ? $sign * $position->up
+                : self::along($position->east, $position->north, $log->column('heading_deg')[$first] * Angle::DEGREE, $finger, $sign);
         }
 
         return [$times, $values, $speed === [], $out, $back];
@@ -183,6 +188,8 @@ final class StepTest
 
     private static function along(float $east, float $north, float $heading, Finger $finger, int $sign): float
     {
-        return $sign * ($finger === Finger::Run ? $east * sin($heading) + $north * cos($heading) : $east * cos($heading) - $north * sin($heading));
+        return $sign * (
+            $finger === Finger::Run ? $east * sin($heading) + $north * cos($heading) : $east * cos($heading) - $north * sin($heading)
+        );
     }
 }

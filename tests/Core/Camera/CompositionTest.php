@@ -27,8 +27,9 @@ final class CompositionTest extends TestCase
     }
 
     #[DataProvider('pictures')]
-    public function test_the_solved_picture_is_the_wanted_one(float $subject, float $fills, float $middle, float $horizon, float $field): void
-    {
+    public function test_the_solved_picture_is_the_wanted_one(
+        float $subject, float $fills, float $middle, float $horizon, float $field,
+    ): void {
         $lens = new Lens($field * Angle::DEGREE);
         $found = Composition::withHorizon($lens, $subject, $fills, $middle, $horizon);
         $view = new View(new Position(0, -$found->distance, $found->height), 0.0, $found->tilt, $lens);
@@ -59,7 +60,9 @@ final class CompositionTest extends TestCase
         $view = new View(new Position(0, -$found->distance, $found->height), 0.0, $found->tilt, $lens);
 
         self::assertEqualsWithDelta($height, $found->height, 1e-6);
-        self::assertEqualsWithDelta($fills, ($view->project(new Position(0, 0, $subject))->v ?? 0.0) - ($view->project(new Position(0, 0, 0))->v ?? 0.0), 1e-6);
+        self::assertEqualsWithDelta(
+            $fills, ($view->project(new Position(0, 0, $subject))->v ?? 0.0) - ($view->project(new Position(0, 0, 0))->v ?? 0.0), 1e-6,
+        );
     }
 
     public function test_further_away_it_is_smaller(): void
@@ -78,7 +81,9 @@ final class CompositionTest extends TestCase
     {
         yield 'no height' => [static fn (Lens $lens): Composition => Composition::withHorizon($lens, 0.0, 0.3, 0.0, 0.0)];
         yield 'all of the frame' => [static fn (Lens $lens): Composition => Composition::withHorizon($lens, 3.0, 1.0, 0.0, 0.0)];
-        yield 'looking straight down' => [static fn (Lens $lens): Composition => Composition::seenAt($lens, 3.0, 0.4, 0.0, -80 * Angle::DEGREE)];
+        yield 'looking straight down' => [
+            static fn (Lens $lens): Composition => Composition::seenAt($lens, 3.0, 0.4, 0.0, -80 * Angle::DEGREE),
+        ];
         yield 'from too high' => [static fn (Lens $lens): Composition => Composition::fromHeight($lens, 3.0, 0.5, 0.0, 300.0)];
     }
 

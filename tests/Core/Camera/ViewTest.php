@@ -48,7 +48,9 @@ final class ViewTest extends TestCase
     {
         $noise = new SeededNoise(11);
         $view = new View(new Position(3, -4, 12), 0.7, -0.3, Lens::assumed());
-        $points = array_map(static fn (): Position => new Position($noise->between(20, 60), $noise->between(20, 60), $noise->between(0, 9)), range(1, 50));
+        $points = array_map(
+            static fn (): Position => new Position($noise->between(20, 60), $noise->between(20, 60), $noise->between(0, 9)), range(1, 50),
+        );
         $places = $view->projectAll($points);
 
         self::assertNotNull($places);
@@ -73,7 +75,10 @@ final class ViewTest extends TestCase
             for ($k = 0; $k < 30 && ! $may; $k++) {
                 [$a, $b] = [$noise->between(0, 2 * M_PI), acos($noise->between(-1, 1))];
                 $seen = $view->project($centre->plus($radius * sin($b) * cos($a), $radius * sin($b) * sin($a), $radius * cos($b)));
-                self::assertFalse($seen !== null && abs($seen->u) < 0.5 && abs($seen->v) < 0.5, 'a point of a ball that was passed over stands in the frame');
+                self::assertFalse(
+                    $seen !== null && abs($seen->u) < 0.5 && abs($seen->v) < 0.5,
+                    'a point of a ball that was passed over stands in the frame',
+                );
             }
         }
         self::assertGreaterThan(1000, $passed, 'most of what stands all round lies beside the frame');
@@ -96,7 +101,10 @@ final class ViewTest extends TestCase
         }
         $far = $view->project(new Position(2.5, 6, 3));
         self::assertNotNull($far);
-        self::assertContainsEquals([round($far->u, 9), round($far->v, 9)], array_map(static fn (array $p): array => [round($p[0], 9), round($p[1], 9)], [...$outline, ...self::corners($box, $view)]));
+        self::assertContainsEquals(
+            [round($far->u, 9), round($far->v, 9)],
+            array_map(static fn (array $p): array => [round($p[0], 9), round($p[1], 9)], [...$outline, ...self::corners($box, $view)]),
+        );
     }
 
     public function test_what_lies_wholly_behind_the_lens_is_not_drawn(): void
@@ -128,7 +136,9 @@ final class ViewTest extends TestCase
         self::assertEqualsWithDelta(3.0, $box->distance(new Position(10, 5, 2)), 1e-9);
         self::assertEqualsWithDelta(5.0, $box->distance(new Position(10, 0, 9)), 1e-9);
         self::assertSame(0.0, $box->distance(new Position(10, 1.9, 2)));
-        self::assertEqualsWithDelta(hypot(3, 4), Solid::cylinder('c', 'c', new Position(0, 0, 0), 2, 5)->distance(new Position(4, 0, 9)), 1e-9);
+        self::assertEqualsWithDelta(
+            hypot(3, 4), Solid::cylinder('c', 'c', new Position(0, 0, 0), 2, 5)->distance(new Position(4, 0, 9)), 1e-9,
+        );
     }
 
     /** @return list<array{float, float}> */

@@ -55,10 +55,14 @@ final class PlannerTest extends TestCase
     public function test_a_rate_beyond_the_mode_names_another_mode_that_gives_it(): void
     {
         $broken = static fn (float $pace, string $mode): array => array_values(array_filter(
-            Shots::plan(['radius_m' => 60, 'pace_mps' => $pace, 'arc_deg' => 90], ['mode' => $mode])->findings, static fn (Finding $finding): bool => $finding->id === 'rate-slide',
+            Shots::plan(['radius_m' => 60, 'pace_mps' => $pace, 'arc_deg' => 90], ['mode' => $mode])->findings,
+            static fn (Finding $finding): bool => $finding->id === 'rate-slide',
         ));
         $rig = Rigs::all()['lapwing'];
-        [$slow, $fast] = [$rig['modes']['slow']['slide_mps'] ?? $rig['modes']['slow']['run_mps'], $rig['modes']['fast']['slide_mps'] ?? $rig['modes']['fast']['run_mps']];
+        [$slow, $fast] = [
+            $rig['modes']['slow']['slide_mps'] ?? $rig['modes']['slow']['run_mps'],
+            $rig['modes']['fast']['slide_mps'] ?? $rig['modes']['fast']['run_mps'],
+        ];
 
         self::assertStringContainsString('mode gives it.', said($broken(1.3 * $slow, 'slow')[0]->text ?? null));
         self::assertStringNotContainsString('mode gives it.', said($broken(1.3 * $fast, 'fast')[0]->text ?? null));
@@ -119,7 +123,9 @@ final class PlannerTest extends TestCase
 
     public function test_on_a_circle_the_lag_is_led_by_a_touch_of_run(): void
     {
-        $run = array_values(array_filter(Shots::plan(['radius_m' => 9, 'pace_mps' => 2.2])->parts, static fn ($press): bool => $press->finger === Finger::Run))[0];
+        $run = array_values(array_filter(
+            Shots::plan(['radius_m' => 9, 'pace_mps' => 2.2])->parts, static fn ($press): bool => $press->finger === Finger::Run,
+        ))[0];
 
         self::assertGreaterThan(0.0, $run->hold, 'toward the middle');
         self::assertTrue($run->isTouch());
@@ -168,7 +174,9 @@ final class PlannerTest extends TestCase
     {
         $plan = Shots::plan(['radius_m' => 21.5, 'height_m' => 3, 'start_bearing_deg' => 130], ['site' => [
             'home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0],
-            'solids' => [['name' => 'the ropewalk shed', 'shape' => 'box', 'east_m' => 23.8, 'north_m' => 28.6, 'width_m' => 9, 'height_m' => 8]],
+            'solids' => [[
+                'name' => 'the ropewalk shed', 'shape' => 'box', 'east_m' => 23.8, 'north_m' => 28.6, 'width_m' => 9, 'height_m' => 8,
+            ]],
         ]]);
         $finding = self::finding($plan, 'clearance');
 
@@ -239,7 +247,9 @@ final class PlannerTest extends TestCase
         yield 'negative radius' => [$with(['radius_m' => -12]), 'intent.parameters.radius_m', 'from 2 to 500 m'];
         yield 'arc of 4,000 degrees' => [$with(['arc_deg' => 4000]), 'intent.parameters.arc_deg', 'from 10 to 1080 deg'];
         yield 'pace as text' => [$with(['pace_mps' => 'quick']), 'intent.parameters.pace_mps', 'a number'];
-        yield 'pace that never ends' => [$with(['radius_m' => 400, 'arc_deg' => 720, 'pace_mps' => 0.3]), 'intent.parameters.pace_mps', 'a pace of'];
+        yield 'pace that never ends' => [
+            $with(['radius_m' => 400, 'arc_deg' => 720, 'pace_mps' => 0.3]), 'intent.parameters.pace_mps', 'a pace of',
+        ];
         yield 'unknown parameter' => [$with(['radius' => 12]), 'intent.parameters.radius', 'one of radius_m'];
         $far = Shots::document();
         $far['intent']['subject']['lat'] = 57.96;
@@ -250,7 +260,9 @@ final class PlannerTest extends TestCase
         $swapped = Shots::document();
         $swapped['intent']['subject']['lat'] = 157.6;
         yield 'latitude off the globe' => [$swapped, 'intent.subject.lat', '-89.9 to 89.9'];
-        yield 'another move' => [array_replace_recursive(Shots::document(), ['intent' => ['move' => 'somersault']]), 'intent.move', 'orbit'];
+        yield 'another move' => [
+            array_replace_recursive(Shots::document(), ['intent' => ['move' => 'somersault']]), 'intent.move', 'orbit',
+        ];
         yield 'another schema' => [array_replace(Shots::document(), ['schema' => 'larkspur/shot/9']), 'schema', 'larkspur/shot/1'];
         yield 'no rig' => [array_diff_key(Shots::document(), ['rig' => 1]), 'rig', 'a JSON object'];
     }
@@ -291,7 +303,9 @@ final class PlannerTest extends TestCase
     public function test_an_empty_sheet_rests(): void
     {
         $plan = Shots::plan(['radius_m' => 20]);
-        $still = new \Larkspur\Flight([0.0, 0.02, 0.04], [1.0, 1.0, 1.0], [2.0, 2.0, 2.0], [3.0, 3.0, 3.0], [0.1, 0.1, 0.1], [0.0, 0.0, 0.0]);
+        $still = new \Larkspur\Flight(
+            [0.0, 0.02, 0.04], [1.0, 1.0, 1.0], [2.0, 2.0, 2.0], [3.0, 3.0, 3.0], [0.1, 0.1, 0.1], [0.0, 0.0, 0.0],
+        );
         foreach (ThumbSheet::write($still, $plan->shot->tune())->travel as $travel) {
             self::assertSame([0.0, 0.0, 0.0], $travel);
         }

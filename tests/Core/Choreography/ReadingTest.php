@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Choreography;
 
+use Documents\Document;
+use Documents\Reading\EditReading;
+use Documents\Reading\ReadingDocument;
+use Documents\Reading\RevealReading;
+use Documents\Reading\RoomReading;
+use Documents\Wire;
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Notes\DepthNotes;
@@ -39,10 +45,15 @@ final class ReadingTest extends TestCase
                 continue;
             }
             // A push-in that stops where the table's camera stands: the subject far metres ahead of its end, the wall near metres.
-            $plan = self::plan('push-in', ['distance_m' => (float) $far + 12, 'length_m' => 12.0, 'height_m' => (float) $from, 'start_bearing_deg' => 180.0], [
-                'solids' => [['id' => 'wall', 'name' => 'wall', 'shape' => 'box', 'east_m' => 0, 'north_m' => (float) $near - (float) $far, 'width_m' => 600, 'length_m' => 0.02, 'height_m' => (float) $top]],
+            $plan = self::plan('push-in', [
+                'distance_m' => (float) $far + 12, 'length_m' => 12.0, 'height_m' => (float) $from, 'start_bearing_deg' => 180.0,
+            ], [
+                'solids' => [[
+                    'id' => 'wall', 'name' => 'wall', 'shape' => 'box', 'east_m' => 0, 'north_m' => (float) $near - (float) $far,
+                    'width_m' => 600, 'length_m' => 0.02, 'height_m' => (float) $top,
+                ]],
             ], aim: (float) $aim);
-            $reading = RevealNotes::of($plan)->toArray();
+            $reading = self::written(RevealReading::of(RevealNotes::of($plan)));
             self::assertSame('behind wall', said($reading['last']));
             self::assertEqualsWithDelta((float) $clear, $reading['needed_height_m'], 0.06, "$far $near $top $aim");
             self::assertFalse($reading['readable']);
@@ -51,10 +62,15 @@ final class ReadingTest extends TestCase
 
     public function test_a_rise_from_behind_a_wall_says_when_the_subject_appears(): void
     {
-        $plan = self::plan('rise', ['distance_m' => 60.0, 'height_m' => 1.5, 'climb_mps' => 1.0, 'climb_m' => 20.0, 'start_bearing_deg' => 180.0], [
-            'solids' => [['id' => 'wall', 'name' => 'wall', 'shape' => 'box', 'east_m' => 0, 'north_m' => -40, 'width_m' => 600, 'length_m' => 0.02, 'height_m' => 10.0]],
+        $plan = self::plan('rise', [
+            'distance_m' => 60.0, 'height_m' => 1.5, 'climb_mps' => 1.0, 'climb_m' => 20.0, 'start_bearing_deg' => 180.0,
+        ], [
+            'solids' => [[
+                'id' => 'wall', 'name' => 'wall', 'shape' => 'box', 'east_m' => 0, 'north_m' => -40, 'width_m' => 600, 'length_m' => 0.02,
+                'height_m' => 10.0,
+            ]],
         ], aim: 2.0);
-        $reading = RevealNotes::of($plan)->toArray();
+        $reading = self::written(RevealReading::of(RevealNotes::of($plan)));
 
         self::assertTrue($reading['hidden_first']);
         self::assertTrue($reading['readable']);
@@ -71,8 +87,10 @@ final class ReadingTest extends TestCase
                 continue;
             }
             $hfov = 2 * rad2deg(atan(tan(deg2rad((float) $vertical) / 2) * 16 / 9));
-            $plan = self::plan('ground-to-horizon', ['tilt_end_deg' => (float) $tilt, 'distance_m' => 60.0, 'height_m' => 20.0], camera: $hfov);
-            self::assertEqualsWithDelta(1 / 3, RevealNotes::of($plan)->toArray()['horizon'], 1e-3, (string) $name);
+            $plan = self::plan(
+                'ground-to-horizon', ['tilt_end_deg' => (float) $tilt, 'distance_m' => 60.0, 'height_m' => 20.0], camera: $hfov,
+            );
+            self::assertEqualsWithDelta(1 / 3, RevealNotes::of($plan)->horizon, 1e-3, (string) $name);
         }
     }
 
@@ -81,7 +99,7 @@ final class ReadingTest extends TestCase
         // The field guide's derived value: 30 m away, 30 degrees down, VFOV 45: it leaves the top 3.95 m above it.
         $hfov = 2 * rad2deg(atan(tan(deg2rad(22.5)) * 16 / 9));
         $plan = self::plan('drop-and-tilt', ['distance_m' => 30.0, 'height_m' => 17.32, 'climb_m' => -15.5], aim: 0.02, camera: $hfov);
-        $reading = RevealNotes::of($plan)->toArray();
+        $reading = self::written(RevealReading::of(RevealNotes::of($plan)));
         $from = $plan->move->flight->indexAt($plan->move->onset);
         self::assertEqualsWithDelta(-30.0, rad2deg($plan->move->flight->tilt[$from]), 1.5);
         self::assertNotNull($reading['tilt_latest_s']);
@@ -94,10 +112,19 @@ final class ReadingTest extends TestCase
     {
         foreach (Reference::table('parallax') as [$pace, $near, $far, $nearSpeed, $farSpeed, $ratio]) {
             // The table's focal length of 2560 px is 73.74 degrees over 3840 px. The craft looks north at the subject and slides.
-            $plan = self::plan('lateral-dolly', ['distance_m' => (float) $far, 'height_m' => 1.0, 'pace_mps' => (float) $pace, 'length_m' => 30.0, 'start_bearing_deg' => 180.0], [
+            $plan = self::plan('lateral-dolly', [
+                'distance_m' => (float) $far, 'height_m' => 1.0, 'pace_mps' => (float) $pace, 'length_m' => 30.0,
+                'start_bearing_deg' => 180.0,
+            ], [
                 'solids' => [
-                    ['id' => 'near', 'name' => 'post', 'shape' => 'cylinder', 'east_m' => 0, 'north_m' => (float) $near - (float) $far, 'width_m' => 0.02, 'height_m' => 2.0],
-                    ['id' => 'far', 'name' => 'mast', 'shape' => 'cylinder', 'east_m' => 0, 'north_m' => 0, 'width_m' => 0.02, 'height_m' => 2.0],
+                    [
+                        'id' => 'near', 'name' => 'post', 'shape' => 'cylinder', 'east_m' => 0, 'north_m' => (float) $near - (float) $far,
+                        'width_m' => 0.02, 'height_m' => 2.0,
+                    ],
+                    [
+                        'id' => 'far', 'name' => 'mast', 'shape' => 'cylinder', 'east_m' => 0, 'north_m' => 0, 'width_m' => 0.02,
+                        'height_m' => 2.0,
+                    ],
                 ],
             ], aim: 1.0, camera: 73.739795, fast: true);
             $reading = DepthNotes::of($plan);
@@ -106,7 +133,9 @@ final class ReadingTest extends TestCase
             $solids = ['post' => (float) $nearSpeed / 3840, 'mast' => (float) $farSpeed / 3840];
             if ($reading->near['name'] === 'post') {
                 self::assertEqualsWithDelta((float) $near, $reading->near['distance'], 0.05);
-                self::assertEqualsWithDelta($solids['post'] * (float) $pace / max(1e-9, (float) $pace), $reading->near['speed'], 0.01 * $solids['post'], "$near");
+                self::assertEqualsWithDelta(
+                    $solids['post'] * (float) $pace / max(1e-9, (float) $pace), $reading->near['speed'], 0.01 * $solids['post'], "$near",
+                );
             } else {
                 self::assertLessThan((float) $near, $reading->near['distance'], 'the ground at the lower edge lies nearer');
             }
@@ -127,7 +156,14 @@ final class ReadingTest extends TestCase
             if (! is_numeric($ground) || (float) $air > 20) {
                 continue;
             }
-            $plan = self::plan('push-in', ['distance_m' => 300.0, 'length_m' => 250.0, 'height_m' => 10.0, 'pace_mps' => (float) $ground, 'start_bearing_deg' => fmod((float) $track + 180, 360)], wind: ['from_deg' => (float) $from, 'mean_mps' => (float) $wind, 'gust_mps' => (float) $wind], fast: true);
+            $plan = self::plan(
+                'push-in',
+                [
+                    'distance_m' => 300.0, 'length_m' => 250.0, 'height_m' => 10.0, 'pace_mps' => (float) $ground,
+                    'start_bearing_deg' => fmod((float) $track + 180, 360),
+                ],
+                wind: ['from_deg' => (float) $from, 'mean_mps' => (float) $wind, 'gust_mps' => (float) $wind], fast: true,
+            );
             $reading = WindNotes::of($plan);
             self::assertEqualsWithDelta((float) $air, $reading->upwind, 0.02 * (float) $air, 'air speed of the hardest stretch');
             self::assertEqualsWithDelta(abs(Reference::number($cross)), $reading->cross, 0.02);
@@ -138,13 +174,19 @@ final class ReadingTest extends TestCase
     public function test_an_orbit_meets_the_wind_from_every_side(): void
     {
         // 5 m/s round and 6 m/s of wind take 1 to 11 m/s through the air (the outside catalogue's example), at 10 m.
-        $plan = self::plan('orbit', ['radius_m' => 40.0, 'height_m' => 10.0, 'arc_deg' => 400.0, 'pace_mps' => 5.0], wind: ['from_deg' => 250, 'mean_mps' => 6, 'gust_mps' => 9], fast: true);
+        $plan = self::plan(
+            'orbit', ['radius_m' => 40.0, 'height_m' => 10.0, 'arc_deg' => 400.0, 'pace_mps' => 5.0],
+            wind: ['from_deg' => 250, 'mean_mps' => 6, 'gust_mps' => 9], fast: true,
+        );
         $reading = WindNotes::of($plan);
 
         self::assertEqualsWithDelta(11.0, $reading->upwind, 0.05);
         self::assertLessThan(1.6, $reading->downwind);
         self::assertEqualsWithDelta(2 / M_PI, $reading->share, 0.05, 'the mean of |sin| over a circle');
-        self::assertSame(['Planned for still air. Set the wind to see what it does.'], array_map(said(...), WindNotes::of(self::plan('orbit', []))->toArray()['sentences']));
+        self::assertSame(
+            ['Planned for still air. Set the wind to see what it does.'],
+            array_map(said(...), WindNotes::of(self::plan('orbit', []))->sentences()),
+        );
     }
 
     public function test_the_edit_s_room_is_the_crop_s_arithmetic(): void
@@ -157,32 +199,54 @@ final class ReadingTest extends TestCase
         self::assertEqualsWithDelta($edit->hold - 8.0, $edit->spare, 1e-9);
         $tight = EditNotes::of($plan, new Brief(delivered: 3840), 3840);
         self::assertSame(0.0, $tight->stray);
-        self::assertStringContainsString('no room', said($tight->toArray()['sentences'][1]));
-        self::assertStringContainsString('blown up', said(EditNotes::of($plan, new Brief(delivered: 3840), 1920)->toArray()['sentences'][1]));
+        self::assertStringContainsString('no room', said($tight->sentences()[1]));
+        self::assertStringContainsString(
+            'blown up', said(EditNotes::of($plan, new Brief(delivered: 3840), 1920)->sentences()[1]),
+        );
         self::assertSame([], $edit->moving);
     }
 
     public function test_what_moves_by_itself_forbids_speeding_up(): void
     {
         $sea = ['areas' => [['id' => 'bay', 'name' => 'the bay', 'kind' => 'water', 'points' => [[-20, 8], [20, 8], [20, 40], [-20, 40]]]]];
-        $edit = EditNotes::of(self::plan('push-in', ['distance_m' => 30.0, 'length_m' => 20.0, 'height_m' => 8.0, 'start_bearing_deg' => 180.0], $sea), new Brief, 3840);
+        $edit = EditNotes::of(
+            self::plan('push-in', ['distance_m' => 30.0, 'length_m' => 20.0, 'height_m' => 8.0, 'start_bearing_deg' => 180.0], $sea),
+            new Brief, 3840,
+        );
         self::assertSame(['the bay'], array_map(said(...), $edit->moving));
-        self::assertFalse($edit->toArray()['speed_up']);
-        $railcar = ['solids' => [['id' => 'car', 'name' => 'railcar', 'role' => 'subject', 'shape' => 'box', 'east_m' => 0, 'north_m' => 0, 'width_m' => 2, 'length_m' => 5, 'height_m' => 3, 'moves' => true]]];
-        self::assertSame(['railcar'], array_map(said(...), EditNotes::of(self::plan('push-in', ['distance_m' => 30.0, 'start_bearing_deg' => 180.0], $railcar), new Brief, 3840)->moving));
+        self::assertFalse(EditReading::of($edit)->speedUp);
+        $railcar = ['solids' => [[
+            'id' => 'car', 'name' => 'railcar', 'role' => 'subject', 'shape' => 'box', 'east_m' => 0, 'north_m' => 0, 'width_m' => 2,
+            'length_m' => 5, 'height_m' => 3, 'moves' => true,
+        ]]];
+        self::assertSame(
+            ['railcar'],
+            array_map(
+                said(...),
+                EditNotes::of(
+                    self::plan('push-in', ['distance_m' => 30.0, 'start_bearing_deg' => 180.0], $railcar), new Brief, 3840,
+                )->moving,
+            ),
+        );
     }
 
     public function test_a_gap_needs_the_craft_its_error_and_its_margins(): void
     {
         $posts = static fn (float $half): array => ['solids' => [
-            ['id' => 'l', 'name' => 'left post', 'shape' => 'box', 'east_m' => -$half - 1, 'north_m' => -20, 'width_m' => 2, 'length_m' => 2, 'height_m' => 9],
-            ['id' => 'r', 'name' => 'right post', 'shape' => 'box', 'east_m' => $half + 1, 'north_m' => -20, 'width_m' => 2, 'length_m' => 2, 'height_m' => 9],
+            [
+                'id' => 'l', 'name' => 'left post', 'shape' => 'box', 'east_m' => -$half - 1, 'north_m' => -20, 'width_m' => 2,
+                'length_m' => 2, 'height_m' => 9,
+            ],
+            [
+                'id' => 'r', 'name' => 'right post', 'shape' => 'box', 'east_m' => $half + 1, 'north_m' => -20, 'width_m' => 2,
+                'length_m' => 2, 'height_m' => 9,
+            ],
         ]];
         $way = ['distance_m' => 40.0, 'length_m' => 30.0, 'height_m' => 4.0, 'start_bearing_deg' => 180.0];
-        $wide = RoomNotes::of(self::plan('push-in', $way, $posts(4.5)))->toArray();
+        $wide = self::written(RoomReading::of(RoomNotes::of(self::plan('push-in', $way, $posts(4.5)))));
         self::assertEqualsWithDelta(9.0, $wide['gap']['width_m'], 0.1);
         self::assertTrue($wide['gap']['ok']);
-        $tight = RoomNotes::of(self::plan('push-in', $way, $posts(2.0)))->toArray();
+        $tight = self::written(RoomReading::of(RoomNotes::of(self::plan('push-in', $way, $posts(2.0)))));
         self::assertFalse($tight['gap']['ok']);
         self::assertStringContainsString('Do not plan a way through it', implode(' ', array_map(said(...), $tight['sentences'])));
         self::assertNull(RoomNotes::of(self::plan('push-in', $way))->gap);
@@ -190,9 +254,12 @@ final class ReadingTest extends TestCase
 
     public function test_what_lies_behind_a_backward_flight_is_said(): void
     {
-        $barn = ['solids' => [['id' => 'barn', 'name' => 'barn', 'shape' => 'box', 'east_m' => 0, 'north_m' => -45, 'width_m' => 30, 'length_m' => 4, 'height_m' => 20]]];
+        $barn = ['solids' => [[
+            'id' => 'barn', 'name' => 'barn', 'shape' => 'box', 'east_m' => 0, 'north_m' => -45, 'width_m' => 30, 'length_m' => 4,
+            'height_m' => 20,
+        ]]];
         $way = ['distance_m' => 15.0, 'length_m' => 18.0, 'height_m' => 5.0, 'start_bearing_deg' => 180.0];
-        $room = RoomNotes::of(self::plan('straight-back', $way, $barn))->toArray();
+        $room = self::written(RoomReading::of(RoomNotes::of(self::plan('straight-back', $way, $barn))));
         self::assertSame('barn', $room['behind']['name']);
         self::assertEqualsWithDelta(45 - 2 - 15 - 18, $room['behind']['metres'], 1.2);
         self::assertNull(RoomNotes::of(self::plan('straight-back', $way))->behind['name'] ?? null);
@@ -220,7 +287,11 @@ final class ReadingTest extends TestCase
         $end = $flight->position($flight->indexAt($again->move->stop));
         $away = hypot($end->east, $end->north);
         if ($again->move->intent->number('height_m') !== null && $found['notes'] === []) {
-            $share = (tan(atan2(6.0 - ($end->up), $away) - deg2rad($found['tilt_deg'])) - tan(atan2(-$end->up, $away) - deg2rad($found['tilt_deg']))) / (2 * tan(deg2rad(45.7473) / 2));
+            $share = (
+                tan(
+                    atan2(6.0 - ($end->up), $away) - deg2rad($found['tilt_deg']),
+                ) - tan(atan2(-$end->up, $away) - deg2rad($found['tilt_deg']))
+            ) / (2 * tan(deg2rad(45.7473) / 2));
             self::assertEqualsWithDelta(0.3, $share, 0.02);
         }
         self::assertEqualsWithDelta($found['distance_m'], $away, 0.3);
@@ -230,12 +301,18 @@ final class ReadingTest extends TestCase
 
     public function test_a_first_tilt_keeps_the_sea_out_of_the_first_frame(): void
     {
-        $sea = ['areas' => [['id' => 'bay', 'name' => 'the bay', 'kind' => 'water', 'points' => [[-200, 30], [200, 30], [200, 400], [-200, 400]]]]];
-        $plan = self::plan('ground-to-horizon', ['distance_m' => 60.0, 'height_m' => 15.0, 'tilt_start_deg' => -20.0, 'start_bearing_deg' => 180.0], $sea);
+        $sea = ['areas' => [[
+            'id' => 'bay', 'name' => 'the bay', 'kind' => 'water', 'points' => [[-200, 30], [200, 30], [200, 400], [-200, 400]],
+        ]]];
+        $plan = self::plan(
+            'ground-to-horizon', ['distance_m' => 60.0, 'height_m' => 15.0, 'tilt_start_deg' => -20.0, 'start_bearing_deg' => 180.0], $sea,
+        );
         self::assertFalse(WantedPicture::hides($plan, 'sea'));
         $found = (new WantedPicture('end', 8.0, 0.3, 1 / 3, null, 'sea'))->solve($plan->shot);
         self::assertTrue($found['hidden']);
-        self::assertTrue(WantedPicture::hides(Planner::plan($plan->shot->withIntent($plan->shot->intent->with($found['parameters']))), 'sea'));
+        self::assertTrue(WantedPicture::hides(
+            Planner::plan($plan->shot->withIntent($plan->shot->intent->with($found['parameters']))), 'sea',
+        ));
         self::assertLessThan(-20.0, $found['parameters']['tilt_start_deg']);
         $this->expectException(Refusal::class);
         WantedPicture::hides($plan, 'nothing');
@@ -243,7 +320,9 @@ final class ReadingTest extends TestCase
 
     public function test_the_other_way_round_ends_where_this_one_begins(): void
     {
-        $plan = self::plan('orbit', ['radius_m' => 25.0, 'height_m' => 9.0, 'arc_deg' => 140.0, 'start_bearing_deg' => 30.0, 'direction' => 'clockwise']);
+        $plan = self::plan(
+            'orbit', ['radius_m' => 25.0, 'height_m' => 9.0, 'arc_deg' => 140.0, 'start_bearing_deg' => 30.0, 'direction' => 'clockwise'],
+        );
         $variants = array_column(Variants::of($plan), null, 'id');
         self::assertSame(['opposite', 'lower', 'higher', 'tilt', 'joined'], array_keys($variants));
         $other = Planner::plan($plan->shot->withIntent($plan->shot->intent->with((array) ($variants['opposite']['parameters'] ?? []))));
@@ -266,7 +345,13 @@ final class ReadingTest extends TestCase
 
             return null;
         };
-        $square = static fn (string $kind, float $east, float $north, float $half): array => ['id' => $kind, 'name' => $kind, 'kind' => $kind, 'points' => [[$east - $half, $north - $half], [$east + $half, $north - $half], [$east + $half, $north + $half], [$east - $half, $north + $half]]];
+        $square = static fn (string $kind, float $east, float $north, float $half): array => [
+            'id' => $kind, 'name' => $kind, 'kind' => $kind,
+            'points' => [
+                [$east - $half, $north - $half], [$east + $half, $north - $half], [$east + $half, $north + $half],
+                [$east - $half, $north + $half],
+            ],
+        ];
 
         self::assertSame('broken', $state(['areas' => [$square('people', 0, -30, 3)]], 'people')?->state);
         self::assertSame('broken', $state(['areas' => [$square('people', 20, -30, 3)]], 'people')?->state);
@@ -274,23 +359,46 @@ final class ReadingTest extends TestCase
         self::assertEqualsWithDelta(17.0, $state(['areas' => [$square('people', 20, -30, 3)]], 'people')->value ?? 0.0, 0.2);
         self::assertSame('note', $state(['areas' => [$square('water', 0, -30, 8)]], 'water')?->state);
         self::assertNull($state([], 'water'));
-        self::assertSame('broken', $state(['areas' => [['id' => 'b', 'name' => 'march dyke', 'kind' => 'boundary', 'points' => [[-90, -28], [90, -28]]]]], 'boundary')?->state);
-        self::assertSame('ok', $state(['areas' => [['id' => 'b', 'name' => 'march dyke', 'kind' => 'boundary', 'points' => [[-90, 60], [90, 60]]]]], 'boundary')?->state);
+        self::assertSame(
+            'broken',
+            $state(
+                ['areas' => [['id' => 'b', 'name' => 'march dyke', 'kind' => 'boundary', 'points' => [[-90, -28], [90, -28]]]]], 'boundary',
+            )?->state,
+        );
+        self::assertSame(
+            'ok',
+            $state(
+                ['areas' => [['id' => 'b', 'name' => 'march dyke', 'kind' => 'boundary', 'points' => [[-90, 60], [90, 60]]]]], 'boundary',
+            )?->state,
+        );
         // A barn between the operator (at the subject's side) and the way.
-        $barn = [['id' => 'barn', 'name' => 'barn', 'shape' => 'box', 'east_m' => 0, 'north_m' => -8, 'width_m' => 16, 'length_m' => 4, 'height_m' => 12]];
+        $barn = [[
+            'id' => 'barn', 'name' => 'barn', 'shape' => 'box', 'east_m' => 0, 'north_m' => -8, 'width_m' => 16, 'length_m' => 4,
+            'height_m' => 12,
+        ]];
         self::assertStringContainsString('nobody sees it', said($state(['solids' => $barn], 'sight-line')->text ?? null));
-        self::assertStringContainsString('still sees it', said($state(['solids' => $barn, 'observers' => [['id' => 'o', 'name' => 'the watcher', 'east_m' => 30, 'north_m' => -30]]], 'sight-line')->text ?? null));
+        self::assertStringContainsString(
+            'still sees it',
+            said(
+                $state(
+                    ['solids' => $barn, 'observers' => [['id' => 'o', 'name' => 'the watcher', 'east_m' => 30, 'north_m' => -30]]],
+                    'sight-line',
+                )->text ?? null,
+            ),
+        );
     }
 
     public function test_the_ceiling_counts_from_the_ground_and_not_from_take_off(): void
     {
         $way = ['distance_m' => 60.0, 'length_m' => 20.0, 'height_m' => 30.0, 'start_bearing_deg' => 180.0];
         // The ground falls away to the south, where it is flown: 30 m above take-off are more above ground.
-        $plan = self::plan('push-in', $way, ['ceiling_m' => 40, 'ground' => ['profile' => [[-80, -25], [-20, -25], [0, 0]], 'bearing_deg' => 0]]);
+        $plan = self::plan(
+            'push-in', $way, ['ceiling_m' => 40, 'ground' => ['profile' => [[-80, -25], [-20, -25], [0, 0]], 'bearing_deg' => 0]],
+        );
         $height = array_values(array_filter($plan->findings, static fn (Finding $finding): bool => $finding->id === 'height'))[0];
         self::assertSame('broken', $height->state);
         self::assertEqualsWithDelta(55.0, $height->value ?? 0.0, 0.5);
-        $room = RoomNotes::of($plan)->toArray();
+        $room = self::written(RoomReading::of(RoomNotes::of($plan)));
         self::assertStringContainsString('The two differ here', implode(' ', array_map(said(...), $room['sentences'])));
     }
 
@@ -301,9 +409,12 @@ final class ReadingTest extends TestCase
             $shot = Shots::document($parameters, []);
             $shot['intent'] = [...$shot['intent'], 'move' => $move, 'parameters' => []];
             if ($move === 'combination') {
-                $shot['intent'] = [...$shot['intent'], 'join' => 'sequence', 'parts' => [['move' => 'orbit', 'parameters' => []], ['move' => 'pull-away', 'parameters' => []]]];
+                $shot['intent'] = [
+                    ...$shot['intent'], 'join' => 'sequence',
+                    'parts' => [['move' => 'orbit', 'parameters' => []], ['move' => 'pull-away', 'parameters' => []]],
+                ];
             }
-            $reading = ShotNotes::of(Planner::plan(Shot::read(Fields::of($shot))), new Brief, 3840);
+            $reading = self::written(ReadingDocument::of(ShotNotes::of(Planner::plan(Shot::read(Fields::of($shot))), new Brief, 3840)));
             $text = json_encode($reading, JSON_THROW_ON_ERROR);
             self::assertStringNotContainsStringIgnoringCase('nan', str_replace(['nance', 'Nance'], '', $text), $move);
         }
@@ -316,13 +427,24 @@ final class ReadingTest extends TestCase
      * @param  array<string, mixed>  $site
      * @param  array<string, float|int>  $wind
      */
-    private static function plan(string $move, array $parameters, array $site = [], float $aim = 1.0, float $camera = 73.739795, array $wind = ['mean_mps' => 0], bool $fast = false): Plan
-    {
+    private static function plan(
+        string $move, array $parameters, array $site = [], float $aim = 1.0, float $camera = 73.739795, array $wind = ['mean_mps' => 0],
+        bool $fast = false,
+    ): Plan {
         $home = ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0];
 
         return Planner::plan(Shot::read(Fields::of(Shots::document([], [
-            'intent' => ['schema' => 'larkspur/intent/1', 'move' => $move, 'subject' => [...$home, 'alt_m' => 4.0 + $aim, 'base_alt_m' => 4.0], 'camera' => ['hfov_deg' => $camera], 'parameters' => $parameters],
+            'intent' => [
+                'schema' => 'larkspur/intent/1', 'move' => $move, 'subject' => [...$home, 'alt_m' => 4.0 + $aim, 'base_alt_m' => 4.0],
+                'camera' => ['hfov_deg' => $camera], 'parameters' => $parameters,
+            ],
             'site' => ['name' => 'moor', 'home' => $home, ...$site], 'wind' => $wind, 'mode' => $fast ? 'fast' : 'standard',
         ]))));
+    }
+
+    /** @return array<string, mixed> as it goes over the wire, its facts unsaid */
+    private static function written(Document $document): array
+    {
+        return Wire::document($document, null);
     }
 }

@@ -19,7 +19,10 @@ final class ShotDemandsTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function moves(): iterable
     {
-        foreach (['orbit', 'pull-away', 'slide-with-pan', 'ground-to-horizon', 'lift-and-tilt', 'diagonal-dolly', 'reveal-orbit', 'pan', 'tilt', 'rise'] as $move) {
+        foreach ([
+            'orbit', 'pull-away', 'slide-with-pan', 'ground-to-horizon', 'lift-and-tilt', 'diagonal-dolly', 'reveal-orbit', 'pan', 'tilt',
+            'rise',
+        ] as $move) {
             yield $move => [$move];
         }
     }
@@ -41,13 +44,17 @@ final class ShotDemandsTest extends TestCase
     public function test_what_is_held_is_what_the_sheet_holds(string $move): void
     {
         $plan = self::plan($move);
-        $demands = array_column(array_map(static fn (Demand $demand): array => [$demand->finger->value, $demand->hold], ShotDemands::of($plan, $move)), 1, 0);
+        $demands = array_column(
+            array_map(static fn (Demand $demand): array => [$demand->finger->value, $demand->hold], ShotDemands::of($plan, $move)), 1, 0,
+        );
         foreach ($plan->parts as $press) {
             $held = $demands[$press->finger->value] ?? 0.0;
             if ($press->rests() || $press->isTouch()) {
                 self::assertSame(0.0, $held, $press->finger->value);
             } else {
-                self::assertEqualsWithDelta($press->hold, $plan->shot->tune()->travelFor($press->finger, $held), 1e-6, $press->finger->value);
+                self::assertEqualsWithDelta(
+                    $press->hold, $plan->shot->tune()->travelFor($press->finger, $held), 1e-6, $press->finger->value,
+                );
             }
         }
     }
@@ -64,7 +71,9 @@ final class ShotDemandsTest extends TestCase
 
     public function test_what_only_touches_beside_another_axis_is_left_out_and_a_slow_wheel_is_not(): void
     {
-        $fingers = static fn (string $move): array => array_map(static fn (Demand $demand): string => $demand->finger->value, ShotDemands::of(self::plan($move), $move));
+        $fingers = static fn (string $move): array => array_map(
+            static fn (Demand $demand): string => $demand->finger->value, ShotDemands::of(self::plan($move), $move),
+        );
 
         self::assertNotContains('run', $fingers('orbit'), 'the touch of run that holds the circle');
         self::assertContains('tilt', $fingers('pull-away'));

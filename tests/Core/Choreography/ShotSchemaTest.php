@@ -115,6 +115,8 @@ final class ShotSchemaTest extends TestCase
     /** @return array<string, mixed> */
     private static function example(): array
     {
-        return json_decode((string) file_get_contents(dirname(__DIR__, 3).'/docs/examples/lime-kiln.shot.json'), true, flags: JSON_THROW_ON_ERROR);
+        return json_decode(
+            (string) file_get_contents(dirname(__DIR__, 3).'/docs/examples/lime-kiln.shot.json'), true, flags: JSON_THROW_ON_ERROR,
+        );
     }
 }

@@ -58,7 +58,8 @@ final class ResponseSheetTest extends TestCase
         for ($k = 0; $k < 600; $k++) {
             // Swells, steps and flicks of every finger, each in its own time.
             $fingers = [
-                'climb' => round(0.6 * sin($k / 60), 3), 'turn' => $k > 120 && $k < 260 ? 0.7 : 0.0, 'run' => round(0.9 * sin($k / 90) * ($k < 400 ? 1 : 0), 3),
+                'climb' => round(0.6 * sin($k / 60), 3), 'turn' => $k > 120 && $k < 260 ? 0.7 : 0.0,
+                'run' => round(0.9 * sin($k / 90) * ($k < 400 ? 1 : 0), 3),
                 'slide' => $k > 200 && $k < 350 ? -0.8 : 0.1, 'tilt' => round(0.5 * cos($k / 45), 3),
             ];
             $pose = $aircraft->step($pose, FingerInput::of($fingers));
@@ -67,8 +68,10 @@ final class ResponseSheetTest extends TestCase
                 $sin = sin($pose->heading);
                 $cos = cos($pose->heading);
                 $outcome[] = [
-                    $k, round($pose->climbRate, 5), round(rad2deg($pose->turnRate), 5), round($pose->eastRate * $sin + $pose->northRate * $cos, 5),
-                    round($pose->eastRate * $cos - $pose->northRate * $sin, 5), round(rad2deg($pose->tiltRate), 5), round(rad2deg($pose->heading), 4), round(rad2deg($pose->tilt), 4),
+                    $k, round($pose->climbRate, 5), round(rad2deg($pose->turnRate), 5),
+                    round($pose->eastRate * $sin + $pose->northRate * $cos, 5),
+                    round($pose->eastRate * $cos - $pose->northRate * $sin, 5), round(rad2deg($pose->tiltRate), 5),
+                    round(rad2deg($pose->heading), 4), round(rad2deg($pose->tilt), 4),
                 ];
             }
         }

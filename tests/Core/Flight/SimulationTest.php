@@ -119,7 +119,9 @@ final class SimulationTest extends TestCase
             foreach ($flight->t as $k => $_) {
                 self::assertEqualsWithDelta($flight->heading[$k], $pose->heading, 1e-9, $name);
                 self::assertEqualsWithDelta($flight->up[$k], $pose->up, 1e-9, $name);
-                $pose = $aircraft->step($pose, FingerInput::of(array_map(static fn (array $travel): float => $travel[$k], $flight->fingers)));
+                $pose = $aircraft->step(
+                    $pose, FingerInput::of(array_map(static fn (array $travel): float => $travel[$k], $flight->fingers)),
+                );
             }
         }
     }

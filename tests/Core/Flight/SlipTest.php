@@ -104,7 +104,9 @@ final class SlipTest extends TestCase
     {
         $slip = Slip::read(Fields::of(['kind' => 'sag', 'finger' => 'run', 'at' => 4.5, 'size' => 0.7, 'length' => 2.0]));
         self::assertEquals(new Slip('sag', Finger::Run, 4.5, 0.7, 2.0), $slip);
-        foreach ([['kind' => 'sneeze', 'at' => 1], ['finger' => 'toe', 'at' => 1], ['at' => -1], ['at' => 1, 'size' => 99], ['kind' => 'kick']] as $document) {
+        foreach ([
+            ['kind' => 'sneeze', 'at' => 1], ['finger' => 'toe', 'at' => 1], ['at' => -1], ['at' => 1, 'size' => 99], ['kind' => 'kick'],
+        ] as $document) {
             try {
                 Slip::read(Fields::of($document));
                 self::fail((string) json_encode($document));
@@ -122,7 +124,10 @@ final class SlipTest extends TestCase
             $scores = [];
             foreach (range(1, 8) as $seed) {
                 $flight = SimulatedOperator::fly($plan, OperatorHabits::named($name, $seed), new Wind(1.0, 2.0, 3.0), $seed);
-                $scores[] = Scorer::scoreBetween(Recorder::fair()->record($flight, $plan->shot->site->frame(), $seed), $plan->move->intent, $plan->move->onset - 0.5, $plan->move->stop + 2.0)->score;
+                $scores[] = Scorer::scoreBetween(
+                    Recorder::fair()->record($flight, $plan->shot->site->frame(), $seed), $plan->move->intent, $plan->move->onset - 0.5,
+                    $plan->move->stop + 2.0,
+                )->score;
             }
             $means[$level] = Statistics::mean($scores);
         }

@@ -28,7 +28,9 @@ final class EvenTest extends TestCase
     public function test_a_straight_line_comes_back_as_it_was(): void
     {
         $t = [0.0, 0.3, 0.35, 1.9, 2.0];
-        foreach (Series::interpolate($t, array_map(static fn (float $x): float => 3 * $x - 1, $t), Series::even(0.0, 2.0, 0.07)) as $k => $value) {
+        foreach (Series::interpolate(
+            $t, array_map(static fn (float $x): float => 3 * $x - 1, $t), Series::even(0.0, 2.0, 0.07),
+        ) as $k => $value) {
             self::assertEqualsWithDelta(3 * 0.07 * $k - 1, $value, 1e-9);
         }
     }

@@ -52,9 +52,14 @@ final class CombinationTest extends TestCase
         $most = 0.0;
         $last = null;
         for ($i = 1; $i < $flight->count(); $i++) {
-            $rate = [$flight->east[$i] - $flight->east[$i - 1], $flight->north[$i] - $flight->north[$i - 1], $flight->up[$i] - $flight->up[$i - 1]];
+            $rate = [
+                $flight->east[$i] - $flight->east[$i - 1], $flight->north[$i] - $flight->north[$i - 1],
+                $flight->up[$i] - $flight->up[$i - 1],
+            ];
             if ($last !== null) {
-                $most = max($most, sqrt(array_sum(array_map(static fn (float $a, float $b): float => ($a - $b) ** 2, $rate, $last))) / 0.02);
+                $most = max(
+                    $most, sqrt(array_sum(array_map(static fn (float $a, float $b): float => ($a - $b) ** 2, $rate, $last))) / 0.02,
+                );
             }
             $last = $rate;
         }

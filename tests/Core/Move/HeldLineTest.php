@@ -90,7 +90,9 @@ final class HeldLineTest extends TestCase
     public function test_the_tilt_of_a_pull_away_settles_at_the_slope_of_its_way(): void
     {
         // Derived: depression = atan((h0 + climb) / (d0 + way)), towards atan(climb / way).
-        $plan = self::planned('pull-away', ['distance_m' => 6.0, 'height_m' => 3.0, 'length_m' => 200.0, 'climb_m' => 100.0, 'pace_mps' => 3.0]);
+        $plan = self::planned(
+            'pull-away', ['distance_m' => 6.0, 'height_m' => 3.0, 'length_m' => 200.0, 'climb_m' => 100.0, 'pace_mps' => 3.0],
+        );
         $flight = $plan->move->flight;
         $subject = $plan->move->subject?->first();
         self::assertNotNull($subject);
@@ -103,8 +105,12 @@ final class HeldLineTest extends TestCase
 
     public function test_a_drop_is_a_lift_played_backwards(): void
     {
-        $lift = self::planned('lift-and-tilt', ['height_m' => 4.0, 'climb_m' => 10.0, 'climb_mps' => 1.0, 'distance_m' => 15.0])->move->flight;
-        $drop = self::planned('drop-and-tilt', ['height_m' => 14.0, 'climb_m' => -10.0, 'climb_mps' => 1.0, 'distance_m' => 15.0])->move->flight;
+        $lift = self::planned(
+            'lift-and-tilt', ['height_m' => 4.0, 'climb_m' => 10.0, 'climb_mps' => 1.0, 'distance_m' => 15.0],
+        )->move->flight;
+        $drop = self::planned(
+            'drop-and-tilt', ['height_m' => 14.0, 'climb_m' => -10.0, 'climb_mps' => 1.0, 'distance_m' => 15.0],
+        )->move->flight;
         /** @param  list<float>  $ups */
         $at = static function (float $height, array $ups): int {
             $off = array_map(static fn (float $up): float => abs($up - $height), $ups);
@@ -130,9 +136,18 @@ final class HeldLineTest extends TestCase
             $given = ['climb_m' => $sign * 8.0, 'height_m' => 14.0, 'distance_m' => 30.0, ...$pace($rate)];
             $tried = 0;
             foreach (self::planned($move, $given)->findings as $finding) {
-                if (in_array($finding->state, [Finding::BROKEN, Finding::NOTE], true) && $finding->mend !== [] && (str_starts_with($finding->id, 'phases') || str_starts_with($finding->id, 'rate'))) {
-                    $mended = array_values(array_filter(self::planned($move, [...$given, ...$finding->mend])->findings, static fn (Finding $one): bool => $one->id === $finding->id));
-                    self::assertSame([], array_filter($mended, static fn (Finding $one): bool => $one->state === Finding::BROKEN), said($finding->text));
+                if (
+                    in_array($finding->state, [Finding::BROKEN, Finding::NOTE], true)
+                    && $finding->mend !== []
+                    && (str_starts_with($finding->id, 'phases') || str_starts_with($finding->id, 'rate'))
+                ) {
+                    $mended = array_values(array_filter(
+                        self::planned($move, [...$given, ...$finding->mend])->findings,
+                        static fn (Finding $one): bool => $one->id === $finding->id,
+                    ));
+                    self::assertSame(
+                        [], array_filter($mended, static fn (Finding $one): bool => $one->state === Finding::BROKEN), said($finding->text),
+                    );
                     self::assertStringNotContainsString('degrees', said($finding->mendText));
                     $tried++;
                 }
@@ -188,7 +203,11 @@ final class HeldLineTest extends TestCase
             $document = Shots::document([
                 'distance_m' => $distance, 'height_m' => $noise->between(2, 12) + ($sign < 0 ? $climb : 0.0), 'climb_m' => $sign * $climb,
                 'start_bearing_deg' => $noise->between(0, 359), 'ease_s' => $ease,
-                ...(str_ends_with($move, 'tilt') ? ['climb_mps' => $climb / $seconds] : ['length_m' => max(1.0, $way), 'pace_mps' => max(1.0, $way) / $seconds]),
+                ...(
+                    str_ends_with($move, 'tilt')
+                        ? ['climb_mps' => $climb / $seconds]
+                        : ['length_m' => max(1.0, $way), 'pace_mps' => max(1.0, $way) / $seconds]
+                ),
             ], ['rig' => $rig, 'mode' => Rig::MODES[intdiv($case, 3) % 3]]);
             $document['intent'] = [...$document['intent'], 'move' => $move, 'camera' => $rig['camera']];
             try {

@@ -90,7 +90,10 @@ final class LibraryTest extends TestCase
             }
             self::assertLessThan($parameter->most, $parameter->least, $parameter->id);
             if (is_float($usual)) {
-                self::assertThat($usual, self::logicalAnd(self::greaterThanOrEqual($parameter->least), self::lessThanOrEqual($parameter->most)), $parameter->id);
+                self::assertThat(
+                    $usual, self::logicalAnd(self::greaterThanOrEqual($parameter->least), self::lessThanOrEqual($parameter->most)),
+                    $parameter->id,
+                );
             }
         }
     }
@@ -130,7 +133,9 @@ final class LibraryTest extends TestCase
     {
         $plan = self::plan($id);
         // What is kept is the intent as it was asked, with all its parameters stated.
-        $kept = json_decode((string) json_encode([...$plan->shot->intent->toArray(), 'parameters' => $plan->move->intent->parameters]), true);
+        $kept = json_decode(
+            (string) json_encode([...$plan->shot->intent->toArray(), 'parameters' => $plan->move->intent->parameters]), true,
+        );
         $again = Planner::plan($plan->shot->withIntent(Intent::read(Fields::of($kept))));
 
         self::assertEqualsWithDelta($plan->move->flight->east, $again->move->flight->east, 1e-3);
@@ -172,8 +177,8 @@ final class LibraryTest extends TestCase
     }
 
     /**
-     * Faults that are put in and do not come out under their own name, and why they can't. Everything else must: where one of these is named
-     * one day, it leaves the table.
+     * Faults that are put in and do not come out under their own name, and why they can't. Everything else must: where one of these is
+     * named one day, it leaves the table.
      */
     private const TOLD_OTHERWISE = [
         'lateral-dolly' => ['too-quick' => 'at this distance the slide of the craft is at its limit before the picture crosses too fast'],
@@ -185,8 +190,10 @@ final class LibraryTest extends TestCase
         'sink-turn-tilt' => ['out-of-step' => self::LATE_BY_PLAN, 'off-mark' => 'a tilt that falls short on the way down still ends within an eighth of the frame'],
         'curved-retreat' => ['drift' => 'its way has no distance to keep: a bend that is off shows as a pace that comes and goes'],
         'rise-slide-turn' => ['leak' => 'all three axes of the thumbs play, so none is at rest to leak into'],
-        'pure-axis' => ['leak' => self::FIGURE], 'square-fixed-heading' => ['leak' => self::FIGURE], 'circle-fixed-heading' => ['leak' => self::FIGURE],
-        'square-with-turns' => ['leak' => self::FIGURE], 'nose-in-bay' => ['leak' => self::FIGURE, 'wrong-way' => self::FIGURE], 'return-home' => ['leak' => self::FIGURE],
+        'pure-axis' => ['leak' => self::FIGURE], 'square-fixed-heading' => ['leak' => self::FIGURE],
+        'circle-fixed-heading' => ['leak' => self::FIGURE],
+        'square-with-turns' => ['leak' => self::FIGURE], 'nose-in-bay' => ['leak' => self::FIGURE, 'wrong-way' => self::FIGURE],
+        'return-home' => ['leak' => self::FIGURE],
         'out-and-back' => ['wrong-way' => self::FIGURE],
         'return-to-centre' => ['flick-stop' => 'it is pressed to a fifth of the travel, too lightly to tell letting go from coming back'],
         'speed-by-pitch' => ['throttle-bounce' => self::BOBS], 'indoor-tour' => ['throttle-bounce' => self::BOBS],
@@ -208,7 +215,9 @@ final class LibraryTest extends TestCase
             $lesson = Lesson::flown($plan, $fault);
             self::assertSame($fault, $lesson->fault);
             $named = array_map(static fn (Fault $one): string => $one->id, $lesson->score->faults);
-            self::assertSame(! isset(self::TOLD_OTHERWISE[$id][$fault]), in_array($fault, $named, true), "$fault: named are ".implode(', ', $named));
+            self::assertSame(
+                ! isset(self::TOLD_OTHERWISE[$id][$fault]), in_array($fault, $named, true), "$fault: named are ".implode(', ', $named),
+            );
             self::assertTrue($lesson->score->score < $clean || in_array($fault, $named, true), $fault);
         }
     }

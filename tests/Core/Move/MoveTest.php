@@ -140,7 +140,10 @@ final class MoveTest extends TestCase
 
         self::assertSame(['direction' => 'counterclockwise', 'start_bearing_deg' => 90.4], $other);
         // Turned round twice it is what it was.
-        self::assertSame(['direction' => 'clockwise', 'start_bearing_deg' => 300.0], self::opposite('orbit', ['radius_m' => 20, 'arc_deg' => 150.4, ...$other]));
+        self::assertSame(
+            ['direction' => 'clockwise', 'start_bearing_deg' => 300.0],
+            self::opposite('orbit', ['radius_m' => 20, 'arc_deg' => 150.4, ...$other]),
+        );
         self::assertSame(['side' => 'left'], self::opposite('side-track', ['side' => 'right']));
         self::assertSame(['direction' => 'counterclockwise'], self::opposite('figure-of-eight', ['direction' => 'clockwise']));
         self::assertSame([], self::opposite('rise'));
@@ -152,9 +155,13 @@ final class MoveTest extends TestCase
      */
     private static function opposite(string $move, array $parameters = []): array
     {
-        $intent = Intent::read(Fields::of(['move' => $move, 'subject' => ['lat' => 57.6002, 'lon' => -0.4, 'alt_m' => 3.0], 'parameters' => $parameters]));
+        $intent = Intent::read(Fields::of([
+            'move' => $move, 'subject' => ['lat' => 57.6002, 'lon' => -0.4, 'alt_m' => 3.0], 'parameters' => $parameters,
+        ]));
 
-        return Catalogue::move($move)->opposite(Catalogue::plan($intent, new LocalFrame(new GeoPoint(57.6, -0.4, 0.0)), ModeTune::ordinary()));
+        return Catalogue::move($move)->opposite(Catalogue::plan(
+            $intent, new LocalFrame(new GeoPoint(57.6, -0.4, 0.0)), ModeTune::ordinary(),
+        ));
     }
 
     public function test_an_unknown_move_is_refused_with_the_known_ones(): void

@@ -70,7 +70,10 @@ final class ShapesTest extends TestCase
         $ways = [];
         foreach (['left', 'right'] as $side) {
             $flight = self::plan($move, ['side' => $side])->move->flight;
-            $ways[$side] = [...self::inOwnWay($flight, $flight->position($flight->count() - 1)->minus($flight->position(0))), $flight->up[$flight->count() - 1] - $flight->up[0]];
+            $ways[$side] = [
+                ...self::inOwnWay($flight, $flight->position($flight->count() - 1)->minus($flight->position(0))),
+                $flight->up[$flight->count() - 1] - $flight->up[0],
+            ];
         }
         self::assertGreaterThan(1.0, $ways['right'][1]);
         self::assertEqualsWithDelta($ways['left'][0], $ways['right'][0], 1e-6);
@@ -106,7 +109,10 @@ final class ShapesTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function holdingASubject(): iterable
     {
-        foreach (['lift-and-tilt', 'drop-and-tilt', 'pull-away', 'push-in-from-high', 'fly-over', 'orbit', 'climbing-orbit', 'spiral-orbit', 'slide-with-pan'] as $move) {
+        foreach ([
+            'lift-and-tilt', 'drop-and-tilt', 'pull-away', 'push-in-from-high', 'fly-over', 'orbit', 'climbing-orbit', 'spiral-orbit',
+            'slide-with-pan',
+        ] as $move) {
             yield $move => [$move];
         }
     }
@@ -155,7 +161,10 @@ final class ShapesTest extends TestCase
     public function test_overtaking_begins_behind_and_ends_ahead_and_head_on_the_other_way(): void
     {
         $along = static function (string $move): array {
-            $plan = self::plan($move, ['subject_course_deg' => 0.0, 'subject_mps' => 1.4, 'pace_mps' => $move === 'overtake' ? 3.0 : 2.0, 'length_m' => 60.0]);
+            $plan = self::plan(
+                $move,
+                ['subject_course_deg' => 0.0, 'subject_mps' => 1.4, 'pace_mps' => $move === 'overtake' ? 3.0 : 2.0, 'length_m' => 60.0],
+            );
             $flight = $plan->move->flight;
             $subject = $plan->move->subject ?? self::fail('It has a subject.');
             $ahead = static fn (float $t): float => $flight->position($flight->indexAt($t))->north - $subject->at($t)->north;
@@ -181,7 +190,10 @@ final class ShapesTest extends TestCase
 
     public function test_drills_close_where_they_began(): void
     {
-        foreach (['square-fixed-heading', 'square-with-turns', 'circle-fixed-heading', 'figure-of-eight', 'out-and-back', 'nose-in-bay', 'return-to-centre', 'pure-axis'] as $drill) {
+        foreach ([
+            'square-fixed-heading', 'square-with-turns', 'circle-fixed-heading', 'figure-of-eight', 'out-and-back', 'nose-in-bay',
+            'return-to-centre', 'pure-axis',
+        ] as $drill) {
             $flight = self::plan($drill, [], null)->move->flight;
             self::assertEqualsWithDelta(0.0, $flight->position($flight->count() - 1)->minus($flight->position(0))->ground(), 0.05, $drill);
         }
@@ -224,7 +236,9 @@ final class ShapesTest extends TestCase
         self::assertNotSame([], $touchdowns);
         self::assertLessThan(0.3, $flight->up[$flight->indexAt($touchdowns[0]->t)] - $plan->move->ground);
         self::assertGreaterThan(1.0, Statistics::greatest($flight->up) - $plan->move->ground);
-        self::assertEqualsWithDelta(6.0, $flight->position($flight->indexAt($touchdowns[0]->t))->minus($flight->position(0))->ground(), 0.05);
+        self::assertEqualsWithDelta(
+            6.0, $flight->position($flight->indexAt($touchdowns[0]->t))->minus($flight->position(0))->ground(), 0.05,
+        );
     }
 
     public function test_a_length_in_seconds_sets_the_pace(): void
@@ -239,7 +253,9 @@ final class ShapesTest extends TestCase
     {
         $motion = self::plan('push-in', ['distance_m' => 40.0, 'length_m' => 20.0, 'pace_mps' => 2.0, 'start_at' => 'first motion']);
         $frame = self::plan('push-in', ['distance_m' => 40.0, 'length_m' => 20.0, 'pace_mps' => 2.0, 'start_at' => 'first frame']);
-        $distance = static fn (Plan $plan, float $t): float => $plan->move->flight->position($plan->move->flight->indexAt($t))->minus($plan->move->subject?->first() ?? self::fail('It has a subject.'))->ground();
+        $distance = static fn (Plan $plan, float $t): float => $plan->move->flight->position($plan->move->flight->indexAt($t))->minus(
+            $plan->move->subject?->first() ?? self::fail('It has a subject.'),
+        )->ground();
 
         self::assertEqualsWithDelta(40.0, $distance($motion, $motion->move->onset), 0.05);
         self::assertEqualsWithDelta(40.0, $distance($frame, $frame->move->holdFrom), 0.1);
@@ -274,7 +290,9 @@ final class ShapesTest extends TestCase
             $t = 0.25 * $k;
             $point = $frame->geoPoint(new Position($east, $north, 0.0));
             $track[] = ['t' => $t, 'lat' => $point->latitude, 'lon' => $point->longitude, 'alt_m' => $point->altitude];
-            $pace = 1.5 * (1 + 0.15 * sin(0.4 * $t)) * (0.5 - 0.5 * cos(M_PI * max(0.0, min(1.0, ($t - 3) / 4)))) * (0.5 + 0.5 * cos(M_PI * max(0.0, min(1.0, ($t - 27) / 4))));
+            $pace = 1.5 * (1 + 0.15 * sin(0.4 * $t)) * (0.5 - 0.5 * cos(M_PI * max(0.0, min(1.0, ($t - 3) / 4)))) * (0.5 + 0.5 * cos(
+                M_PI * max(0.0, min(1.0, ($t - 27) / 4)),
+            ));
             $course += 0.015 * $pace * 0.25;
             $east += 0.25 * $pace * sin($course);
             $north += 0.25 * $pace * cos($course);
@@ -287,10 +305,14 @@ final class ShapesTest extends TestCase
      * @param  array<string, float|string>  $parameters
      * @param  ?array<string, mixed>  $subject
      */
-    private static function plan(string $move, array $parameters, ?array $subject = ['lat' => 57.6004, 'lon' => -0.4, 'alt_m' => 6.0, 'base_alt_m' => 4.0]): Plan
-    {
+    private static function plan(
+        string $move, array $parameters, ?array $subject = ['lat' => 57.6004, 'lon' => -0.4, 'alt_m' => 6.0, 'base_alt_m' => 4.0],
+    ): Plan {
         return Planner::plan(Shot::read(Fields::of([
-            'intent' => ['move' => $move, 'camera' => ['hfov_deg' => 70.0], ...$parameters === [] ? [] : ['parameters' => $parameters], ...$subject === null ? [] : ['subject' => $subject]],
+            'intent' => [
+                'move' => $move, 'camera' => ['hfov_deg' => 70.0], ...$parameters === [] ? [] : ['parameters' => $parameters],
+                ...$subject === null ? [] : ['subject' => $subject],
+            ],
             'rig' => Rigs::all()['curlew'], 'mode' => 'standard', 'site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0]],
         ])));
     }

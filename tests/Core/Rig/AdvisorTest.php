@@ -78,7 +78,9 @@ final class AdvisorTest extends TestCase
         foreach ($demands as $demand) {
             $now = DemandFit::of($demand, $craft->stock->mode($modeName), $wish->nudge);
             if ($now->reach <= 1) {
-                self::assertLessThanOrEqual(1.0, DemandFit::of($demand, $advice->advised, $wish->nudge)->reach, $demand->shot.' '.$demand->finger->value);
+                self::assertLessThanOrEqual(
+                    1.0, DemandFit::of($demand, $advice->advised, $wish->nudge)->reach, $demand->shot.' '.$demand->finger->value,
+                );
             }
         }
     }
@@ -87,7 +89,9 @@ final class AdvisorTest extends TestCase
     {
         $craft = self::craft('lapwing');
         $demands = self::demands('lapwing', 'standard', ['orbit', 'slide-with-pan', 'pull-away']);
-        $of = static fn (House $house): ModeTune => SettingsAdvice::of($craft, $craft->stock->mode('standard'), $demands, self::wish($house))->advised;
+        $of = static fn (House $house): ModeTune => SettingsAdvice::of(
+            $craft, $craft->stock->mode('standard'), $demands, self::wish($house),
+        )->advised;
         [$limit, $middle, $trust] = [$of(House::LimitTheMachine), $of(House::Middle), $of(House::TrustTheFingers)];
 
         foreach ([Finger::Turn, Finger::Tilt] as $finger) {
@@ -125,7 +129,9 @@ final class AdvisorTest extends TestCase
     {
         $craft = self::craft('lapwing');
         $demands = self::demands('lapwing', 'standard', ['orbit', 'pan']);
-        $top = static fn (float $nudge): float => SettingsAdvice::of($craft, $craft->stock->mode('standard'), $demands, new AdviceWish(House::TrustTheFingers, $nudge, 0.25, 0.65))->advised->top(Finger::Turn);
+        $top = static fn (float $nudge): float => SettingsAdvice::of(
+            $craft, $craft->stock->mode('standard'), $demands, new AdviceWish(House::TrustTheFingers, $nudge, 0.25, 0.65),
+        )->advised->top(Finger::Turn);
 
         self::assertLessThan($top(0.01), $top(0.06));
     }
@@ -133,14 +139,18 @@ final class AdvisorTest extends TestCase
     public function test_every_recommendation_says_its_house_and_what_other_numbers_cost(): void
     {
         $craft = self::craft('lapwing');
-        $advice = SettingsAdvice::of($craft, $craft->stock->mode('standard'), self::demands('lapwing', 'standard', self::FIVE), self::wish(House::Middle))->toArray();
+        $advice = SettingsAdvice::of(
+            $craft, $craft->stock->mode('standard'), self::demands('lapwing', 'standard', self::FIVE), self::wish(House::Middle),
+        )->toArray();
 
         self::assertSame('middle', $advice['house']);
         foreach ($advice['fingers'] as $finger) {
             if ($finger['asked']) {
                 self::assertStringStartsWith('The middle way:', said($finger['why']));
                 self::assertNotSame([], $finger['trades']);
-                $said = array_merge(...array_map(static fn (array $trade): array => [...$trade['buys'], ...$trade['costs']], $finger['trades']));
+                $said = array_merge(...array_map(
+                    static fn (array $trade): array => [...$trade['buys'], ...$trade['costs']], $finger['trades'],
+                ));
                 self::assertNotSame([], $said);
             }
         }
@@ -177,7 +187,10 @@ final class AdvisorTest extends TestCase
         $demands = [];
         foreach ($moves as $move) {
             $document = Rigs::all()[$craft];
-            array_push($demands, ...$known["$craft $mode $move"] ??= ShotDemands::of(Lesson::planned($move, $document, $mode, $document['camera']), $move));
+            array_push(
+                $demands,
+                ...$known["$craft $mode $move"] ??= ShotDemands::of(Lesson::planned($move, $document, $mode, $document['camera']), $move),
+            );
         }
 
         return $demands;

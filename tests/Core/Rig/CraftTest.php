@@ -35,7 +35,9 @@ final class CraftTest extends TestCase
     public function test_a_rig_file_comes_back_whole_and_keeps_its_schema(string $name): void
     {
         $craft = self::craft($name);
-        $file = new RigFile($craft, $craft->setUp(['hands' => ['grip' => 'pinch', 'stick_mm' => 26.0]]), $craft->camera->focals[0], 'As it left the box');
+        $file = new RigFile(
+            $craft, $craft->setUp(['hands' => ['grip' => 'pinch', 'stick_mm' => 26.0]]), $craft->camera->focals[0], 'As it left the box',
+        );
         $written = json_decode((string) json_encode($file->toArray()), true);
 
         self::assertEquals($file->toArray(), RigFile::read(Fields::of($written))->toArray());
@@ -50,11 +52,29 @@ final class CraftTest extends TestCase
         yield 'a later version' => [static fn (array $file): array => [...$file, 'schema' => 'larkspur/rig/2'], 'schema', 'version 2'];
         yield 'another schema' => [static fn (array $file): array => [...$file, 'schema' => 'larkspur/shot/1'], 'schema', 'no rig file'];
         yield 'none' => [static fn (array $file): array => array_diff_key($file, ['schema' => 1]), 'schema', 'missing'];
-        yield 'quicker than its craft' => [static fn (array $file): array => array_replace_recursive($file, ['rig' => ['modes' => ['slow' => ['run_mps' => 30]]]]), 'rig.modes.slow.run_mps', 'no more than'];
-        yield 'a limit of nothing' => [static fn (array $file): array => array_replace_recursive($file, ['rig' => ['modes' => ['fast' => ['turn_dps' => 0]]]]), 'rig.modes.fast.turn_dps', 'out of range'];
-        yield 'a cushion out of range' => [static fn (array $file): array => array_replace_recursive($file, ['rig' => ['modes' => ['fast' => ['gimbal' => ['cushion_s' => 25]]]]]), 'rig.modes.fast.gimbal.cushion_s', 'out of range'];
-        yield 'a curve that falls' => [static fn (array $file): array => array_replace_recursive($file, ['rig' => ['modes' => ['slow' => ['curves' => ['tilt' => ['kind' => 'soft-expo', 'value' => 1.4]]]]]]), 'rig.modes.slow.curves.tilt.value', 'out of range'];
-        yield 'a lens that it does not carry' => [static fn (array $file): array => [...$file, 'focal_mm' => 300], 'focal_mm', 'no such lens'];
+        yield 'quicker than its craft' => [
+            static fn (array $file): array => array_replace_recursive($file, ['rig' => ['modes' => ['slow' => ['run_mps' => 30]]]]),
+            'rig.modes.slow.run_mps', 'no more than',
+        ];
+        yield 'a limit of nothing' => [
+            static fn (array $file): array => array_replace_recursive($file, ['rig' => ['modes' => ['fast' => ['turn_dps' => 0]]]]),
+            'rig.modes.fast.turn_dps', 'out of range',
+        ];
+        yield 'a cushion out of range' => [
+            static fn (array $file): array => array_replace_recursive(
+                $file, ['rig' => ['modes' => ['fast' => ['gimbal' => ['cushion_s' => 25]]]]],
+            ),
+            'rig.modes.fast.gimbal.cushion_s', 'out of range',
+        ];
+        yield 'a curve that falls' => [
+            static fn (array $file): array => array_replace_recursive(
+                $file, ['rig' => ['modes' => ['slow' => ['curves' => ['tilt' => ['kind' => 'soft-expo', 'value' => 1.4]]]]]],
+            ),
+            'rig.modes.slow.curves.tilt.value', 'out of range',
+        ];
+        yield 'a lens that it does not carry' => [
+            static fn (array $file): array => [...$file, 'focal_mm' => 300], 'focal_mm', 'no such lens',
+        ];
     }
 
     /** @param  callable(array<string, mixed>): array<string, mixed>  $spoil */
@@ -115,7 +135,9 @@ final class CraftTest extends TestCase
         self::assertEqualsWithDelta(44.0, rad2deg($rig->mode('slow')->tilt), 1e-9);
         $told = array_map(static fn (SettingsWarning $oddity): string => said($oddity->text), SettingsWarning::of($rig));
         self::assertNotEmpty(array_filter($told, static fn (string $text): bool => str_contains($text, 'Tilt is quicker in slow mode')));
-        self::assertNotEmpty(array_filter($told, static fn (string $text): bool => str_contains($text, 'Tilt starts and stops harder in slow mode')));
+        self::assertNotEmpty(array_filter(
+            $told, static fn (string $text): bool => str_contains($text, 'Tilt starts and stops harder in slow mode'),
+        ));
         self::assertNotEmpty(array_filter($told, static fn (string $text): bool => str_contains($text, 'Turn is quicker in slow mode')));
     }
 
@@ -145,12 +167,18 @@ final class CraftTest extends TestCase
     public function test_what_changed_between_two_versions_is_named(): void
     {
         $old = self::craft('lapwing')->stock->toArray();
-        $new = array_replace_recursive($old, ['modes' => ['standard' => ['turn_dps' => 41.0, 'curves' => ['tilt' => ['value' => 0.39]]]], 'hands' => ['grip' => 'pinch']]);
+        $new = array_replace_recursive(
+            $old,
+            ['modes' => ['standard' => ['turn_dps' => 41.0, 'curves' => ['tilt' => ['value' => 0.39]]]], 'hands' => ['grip' => 'pinch']],
+        );
         $changes = Difference::between($old, $new);
 
         self::assertSame(
             [['standard', 'top turn', 'deg/s', 58.0, 41.0], ['standard', 'curve of tilt', '', 0.44, 0.39], ['', 'grip', '', null, 'pinch']],
-            array_map(static fn (Difference $change): array => [$change->mode, said($change->name), $change->unit, $change->from, $change->to], $changes),
+            array_map(
+                static fn (Difference $change): array => [$change->mode, said($change->name), $change->unit, $change->from, $change->to],
+                $changes,
+            ),
         );
         self::assertSame([], Difference::between($old, $old));
         self::assertCount(3, Difference::between($new, $old));
@@ -160,7 +188,10 @@ final class CraftTest extends TestCase
     {
         $base = self::craft('lapwing')->stock->toArray();
         $change = static fn (array $of): array => array_replace_recursive($base, ['modes' => ['standard' => $of]]);
-        $way = Difference::threeWay($base, $change(['turn_dps' => 41.0, 'slide_mps' => 6.0, 'run_mps' => 8.0]), $change(['turn_dps' => 35.0, 'climb_mps' => 3.0, 'run_mps' => 8.0]));
+        $way = Difference::threeWay(
+            $base, $change(['turn_dps' => 41.0, 'slide_mps' => 6.0, 'run_mps' => 8.0]),
+            $change(['turn_dps' => 35.0, 'climb_mps' => 3.0, 'run_mps' => 8.0]),
+        );
 
         self::assertSame(['modes.standard.turn_dps'], $way['both']);
         self::assertCount(3, $way['theirs']);

@@ -43,7 +43,9 @@ final class CurveTest extends TestCase
     {
         self::assertEqualsWithDelta(1.0, CubicExpoCurve::through(0.5, 0.02)->expo, 1e-12);
         self::assertEqualsWithDelta(0.95, HalfStickCurve::through(0.5, 0.99)->halfStickOutput, 1e-12);
-        self::assertEqualsWithDelta(0.5, CurveKinds::through('rates', 0.5, 0.8, 40.0)->output(0.5), 1e-12, 'rates know nothing sharper than straight');
+        self::assertEqualsWithDelta(
+            0.5, CurveKinds::through('rates', 0.5, 0.8, 40.0)->output(0.5), 1e-12, 'rates know nothing sharper than straight',
+        );
         $this->expectException(Refusal::class);
         CurveKinds::through('half-stick', 1.0, 0.7);
     }
@@ -83,7 +85,9 @@ final class CurveTest extends TestCase
 
     public function test_what_is_no_list_of_points_is_refused_in_its_place(): void
     {
-        foreach ([['kind' => 'drawn'], ['kind' => 'drawn', 'points' => [[0, 0], [1, 'full']]], ['kind' => 'drawn', 'points' => 'soft']] as $curve) {
+        foreach ([
+            ['kind' => 'drawn'], ['kind' => 'drawn', 'points' => [[0, 0], [1, 'full']]], ['kind' => 'drawn', 'points' => 'soft'],
+        ] as $curve) {
             try {
                 CurveKinds::read(Fields::of($curve, 'modes.slow.curves.tilt'));
                 self::fail('It was taken.');

@@ -64,7 +64,9 @@ final class DuctedTest extends TestCase
 
         self::assertEqualsWithDelta(0.42, $hover->throttle, 0.001);
         self::assertLessThan(0.005, $hover->sd);
-        foreach ([[[0.4, 0.1]], [[0.4, 0.1], [0.5, 0.6]], [[0.3, -0.2], [0.4, -0.1]], [[0.3, 0.4], [0.5, -0.4]], [[0.4, 0.1], [0.405, -0.1]]] as $trials) {
+        foreach ([
+            [[0.4, 0.1]], [[0.4, 0.1], [0.5, 0.6]], [[0.3, -0.2], [0.4, -0.1]], [[0.3, 0.4], [0.5, -0.4]], [[0.4, 0.1], [0.405, -0.1]],
+        ] as $trials) {
             try {
                 HoverPoint::ofTrials($trials);
                 self::fail('It was taken.');
@@ -84,12 +86,19 @@ final class DuctedTest extends TestCase
             $height += ($x + 0.14) * 3 * 0.1;
             [$t[], $up[], $stick[]] = [$i / 10, $height, $x];
         }
-        $columns = ['t' => $t, 'lat' => array_fill(0, 400, 57.6), 'lon' => array_fill(0, 400, -0.4), 'alt_m' => $up, 'heading_deg' => array_fill(0, 400, 0.0), 'gimbal_tilt_deg' => array_fill(0, 400, 0.0), 'stick_climb' => $stick];
+        $columns = [
+            't' => $t, 'lat' => array_fill(0, 400, 57.6), 'lon' => array_fill(0, 400, -0.4), 'alt_m' => $up,
+            'heading_deg' => array_fill(0, 400, 0.0), 'gimbal_tilt_deg' => array_fill(0, 400, 0.0), 'stick_climb' => $stick,
+        ];
         $hover = HoverPoint::ofLog(new FlightLog($columns));
 
         self::assertEqualsWithDelta(0.43, $hover->throttle, 0.005);
-        self::assertEqualsWithDelta(0.8 * 0.43, HoverPoint::ofLog(new FlightLog($columns), 0.8)->throttle, 0.005, 'flown under a limit of 80 %');
-        foreach ([array_diff_key($columns, ['stick_climb' => 1]), [...$columns, 'alt_m' => array_map(static fn (float $s): float => 2 * $s, $t)]] as $bad) {
+        self::assertEqualsWithDelta(
+            0.8 * 0.43, HoverPoint::ofLog(new FlightLog($columns), 0.8)->throttle, 0.005, 'flown under a limit of 80 %',
+        );
+        foreach ([
+            array_diff_key($columns, ['stick_climb' => 1]), [...$columns, 'alt_m' => array_map(static fn (float $s): float => 2 * $s, $t)],
+        ] as $bad) {
             try {
                 HoverPoint::ofLog(new FlightLog($bad));
                 self::fail('It was taken.');
@@ -103,7 +112,9 @@ final class DuctedTest extends TestCase
     {
         $lean = BobIndex::of(self::flown(static fn (float $t): array => ['run' => 0.3 + 0.12 * sin(2.1 * $t), 'climb' => 0.0]));
         $throttle = BobIndex::of(self::flown(static fn (float $t): array => ['run' => 0.3, 'climb' => 0.25 * sin(4.2 * $t)]));
-        $both = BobIndex::of(self::flown(static fn (float $t): array => ['run' => 0.3 + 0.12 * sin(2.6 * $t), 'climb' => 0.08 * sin(5.0 * $t)]));
+        $both = BobIndex::of(self::flown(
+            static fn (float $t): array => ['run' => 0.3 + 0.12 * sin(2.6 * $t), 'climb' => 0.08 * sin(5.0 * $t)],
+        ));
         $air = BobIndex::of(self::flown(static fn (float $t): array => ['run' => 0.3 + 0.1 * sin(2.1 * $t), 'climb' => 0.0], 2.4));
 
         self::assertLessThan(5.0, $lean->index);

@@ -47,7 +47,13 @@ final class HandsTest extends TestCase
     public function test_a_log_without_sticks_tells_nothing_about_the_hand(): void
     {
         $plan = Planner::plan(Shots::orbit());
-        $log = (new Recorder(10.0))->record(new \Larkspur\Flight($plan->move->flight->t, $plan->move->flight->east, $plan->move->flight->north, $plan->move->flight->up, $plan->move->flight->heading, $plan->move->flight->tilt), $plan->shot->site->frame(), 1);
+        $log = (new Recorder(10.0))->record(
+            new \Larkspur\Flight(
+                $plan->move->flight->t, $plan->move->flight->east, $plan->move->flight->north, $plan->move->flight->up,
+                $plan->move->flight->heading, $plan->move->flight->tilt,
+            ),
+            $plan->shot->site->frame(), 1,
+        );
 
         self::assertNull(Tremble::of($log, $plan->move->holdFrom, $plan->move->holdTo));
     }

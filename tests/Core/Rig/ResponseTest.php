@@ -57,7 +57,9 @@ final class ResponseTest extends TestCase
             $pose = $aircraft->step($pose, new FingerInput);
         }
         self::assertEqualsWithDelta($response->stopSeconds(), (float) $rested, 0.02);
-        self::assertEqualsWithDelta($response->stopWay(), self::way($pose, $finger, $rig) - $at, 0.01 * $response->stopWay() + 0.002 * $response->top);
+        self::assertEqualsWithDelta(
+            $response->stopWay(), self::way($pose, $finger, $rig) - $at, 0.01 * $response->stopWay() + 0.002 * $response->top,
+        );
         self::assertEqualsWithDelta($response->stopWay(), $response->releasedWay(60.0), 1e-9);
     }
 
@@ -84,14 +86,16 @@ final class ResponseTest extends TestCase
     private static function rate(Pose $pose, Finger $finger): float
     {
         return match ($finger) {
-            Finger::Run => $pose->northRate, Finger::Slide => $pose->eastRate, Finger::Climb => $pose->climbRate, Finger::Turn => $pose->turnRate, Finger::Tilt => $pose->tiltRate,
+            Finger::Run => $pose->northRate, Finger::Slide => $pose->eastRate, Finger::Climb => $pose->climbRate,
+            Finger::Turn => $pose->turnRate, Finger::Tilt => $pose->tiltRate,
         };
     }
 
     private static function way(Pose $pose, Finger $finger, Rig $rig): float
     {
         return match ($finger) {
-            Finger::Run => $pose->north, Finger::Slide => $pose->east, Finger::Climb => $pose->up - 30.0, Finger::Turn => $pose->heading, Finger::Tilt => $pose->tilt - $rig->tiltLow,
+            Finger::Run => $pose->north, Finger::Slide => $pose->east, Finger::Climb => $pose->up - 30.0,
+            Finger::Turn => $pose->heading, Finger::Tilt => $pose->tilt - $rig->tiltLow,
         };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Rig;
 
 use Demo\Rigs;
+use Documents\Rig\StepFitDocument;
 use Larkspur\Fields;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\StepFlight;
@@ -57,7 +58,9 @@ final class StepTestTest extends TestCase
         $rig = Rig::read(Fields::of(Rigs::all()['lapwing']));
         foreach ([1, 2, 3] as $seed) {
             $clean = StepTest::fit(self::recorded($rig, 'standard', new Recorder(10.0, 0.05, 0.2, 0.03 * Angle::DEGREE, 0.02), $seed));
-            foreach (StepTest::fit(self::recorded($rig, 'standard', new Recorder(10.0, 0.16, 0.4, 0.3 * Angle::DEGREE, 0.08), $seed)) as $i => $fit) {
+            foreach (StepTest::fit(self::recorded(
+                $rig, 'standard', new Recorder(10.0, 0.16, 0.4, 0.3 * Angle::DEGREE, 0.08), $seed,
+            )) as $i => $fit) {
                 $true = $rig->mode('standard')->response($fit->finger);
                 if ($fit->finger->value !== 'tilt') {
                     self::assertGreaterThan($clean[$i]->sd['lag'], $fit->sd['lag'], $fit->finger->value);
@@ -82,10 +85,13 @@ final class StepTestTest extends TestCase
         $document = Rigs::all()['lapwing'];
         $document['modes']['slow']['accelerate_mps2'] = $document['modes']['slow']['brake_mps2'] = 40.0;
         $rig = Rig::read(Fields::of($document));
-        $run = array_values(array_filter(StepTest::fit(self::recorded($rig, 'slow', new Recorder(10.0, 0.0, 0.0, 0.0, 0.005), 2)), static fn (StepFit $fit): bool => $fit->finger->value === 'run'))[0];
+        $run = array_values(array_filter(
+            StepTest::fit(self::recorded($rig, 'slow', new Recorder(10.0, 0.0, 0.0, 0.0, 0.005), 2)),
+            static fn (StepFit $fit): bool => $fit->finger->value === 'run',
+        ))[0];
 
         self::assertEqualsWithDelta(0.45, $run->response->lag, 0.05 * 0.45);
-        self::assertNull($run->toArray()['accelerate']);
+        self::assertNull(StepFitDocument::of($run)->accelerate);
         self::assertEqualsWithDelta(3.4 * 0.45, $run->response->stopWay(), 0.08 * 3.4 * 0.45);
     }
 

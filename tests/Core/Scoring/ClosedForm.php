@@ -65,7 +65,11 @@ final class ClosedForm
     {
         $length = self::RADIUS * deg2rad(self::ARC) / self::PACE;
 
-        return self::PACE * ($easeIn * Ramp::travel(($t - self::START) / $easeIn) - $easeOut * Ramp::travel(($t - self::START - $easeIn / 2 - $length + $easeOut / 2) / $easeOut));
+        return self::PACE * (
+            $easeIn * Ramp::travel(($t - self::START) / $easeIn) - $easeOut * Ramp::travel(
+                ($t - self::START - $easeIn / 2 - $length + $easeOut / 2) / $easeOut,
+            )
+        );
     }
 
     /** When the craft is at rest again. */
@@ -79,7 +83,9 @@ final class ClosedForm
     {
         return Intent::read(Fields::of([
             'move' => 'orbit', 'subject' => self::subject(2.0)->toArray(), 'camera' => ['hfov_deg' => 70.0],
-            'parameters' => ['radius_m' => self::RADIUS, 'arc_deg' => self::ARC, 'direction' => 'clockwise', 'pace_mps' => self::PACE, ...$parameters],
+            'parameters' => [
+                'radius_m' => self::RADIUS, 'arc_deg' => self::ARC, 'direction' => 'clockwise', 'pace_mps' => self::PACE, ...$parameters,
+            ],
         ]));
     }
 

@@ -32,12 +32,17 @@ final class ComparisonTest extends TestCase
         self::assertSame([2, 1], $comparison->order);
         self::assertStringContainsString('can’t tell Take 2 and Take 1 apart (87 and 88, give or take 3)', said($comparison->reason));
         self::assertStringContainsString('longer clean stretch: 14.0 s against 9.0', said($comparison->reason));
-        self::assertStringContainsString('large screen', said(Comparison::of([self::take(1, 88.0, 2.0), self::take(2, 87.0, 2.0)])->reason));
+        self::assertStringContainsString(
+            'large screen', said(Comparison::of([self::take(1, 88.0, 2.0), self::take(2, 87.0, 2.0)])->reason),
+        );
     }
 
     public function test_a_take_that_can_be_kept_comes_before_a_higher_one_that_cannot(): void
     {
-        $comparison = Comparison::of([self::take(1, 90.0, verdict: Verdict::AGAIN), self::take(2, 78.0, verdict: Verdict::FIX), self::take(3, 76.0, verdict: Verdict::KEEP)]);
+        $comparison = Comparison::of([
+            self::take(1, 90.0, verdict: Verdict::AGAIN), self::take(2, 78.0, verdict: Verdict::FIX),
+            self::take(3, 76.0, verdict: Verdict::KEEP),
+        ]);
 
         self::assertSame([3, 2, 1], $comparison->order);
         self::assertStringStartsWith('Take 3 is the only one of its kind', said($comparison->reason));
@@ -73,13 +78,19 @@ final class ComparisonTest extends TestCase
     /**
      * @param  array<string, float|int|null>  $facets
      * @param  list<string>  $faults
-     * @return array{id: int, name: string, score: float, uncertainty: float, verdict: string, clean_s: float, facets: array<string, ?float>, faults: list<string>, automated: bool}
+     * @return array{
+     *     id: int, name: string, score: float, uncertainty: float, verdict: string, clean_s: float, facets: array<string, ?float>,
+     *     faults: list<string>, automated: bool,
+     * }
      */
-    private static function take(int $id, float $score, float $give = 1.0, float $clean = 10.0, array $facets = ['ease' => 80], array $faults = [], string $verdict = Verdict::KEEP, bool $automated = false): array
-    {
+    private static function take(
+        int $id, float $score, float $give = 1.0, float $clean = 10.0, array $facets = ['ease' => 80], array $faults = [],
+        string $verdict = Verdict::KEEP, bool $automated = false,
+    ): array {
         return [
             'id' => $id, 'name' => "Take $id", 'score' => $score, 'uncertainty' => $give, 'verdict' => $verdict, 'clean_s' => $clean,
-            'facets' => array_map(static fn (float|int|null $value): ?float => $value === null ? null : (float) $value, $facets), 'faults' => $faults, 'automated' => $automated,
+            'facets' => array_map(static fn (float|int|null $value): ?float => $value === null ? null : (float) $value, $facets),
+            'faults' => $faults, 'automated' => $automated,
         ];
     }
 }

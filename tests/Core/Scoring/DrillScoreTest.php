@@ -27,7 +27,10 @@ final class DrillScoreTest extends TestCase
 {
     public function test_a_figure_flown_as_planned_is_textbook(): void
     {
-        foreach (['square-fixed-heading', 'square-with-turns', 'figure-of-eight', 'pad-to-pad', 'landing', 'out-and-back', 'coordinated-circle', 'circle-fixed-heading'] as $drill) {
+        foreach ([
+            'square-fixed-heading', 'square-with-turns', 'figure-of-eight', 'pad-to-pad', 'landing', 'out-and-back', 'coordinated-circle',
+            'circle-fixed-heading',
+        ] as $drill) {
             $score = self::scored(self::plan($drill), static fn (Position $place, float $t): Position => $place);
             self::assertGreaterThan(98.0, $score->score, $drill);
             self::assertSame([], $score->faults, $drill);
@@ -39,7 +42,9 @@ final class DrillScoreTest extends TestCase
         $plan = self::plan('square-fixed-heading');
         $from = $plan->move->stop - 4.0;
         // The last leg creeps a metre to the east.
-        $score = self::scored($plan, static fn (Position $place, float $t): Position => $place->plus(max(0.0, min(1.0, ($t - $from) / 3.0)), 0.0, 0.0));
+        $score = self::scored(
+            $plan, static fn (Position $place, float $t): Position => $place->plus(max(0.0, min(1.0, ($t - $from) / 3.0)), 0.0, 0.0),
+        );
         $closure = self::figure($score, 'closure') ?? self::fail('It is not measured.');
 
         self::assertEqualsWithDelta(1.0, $closure->value->value, 0.15);
@@ -51,7 +56,12 @@ final class DrillScoreTest extends TestCase
     public function test_a_touchdown_beside_the_pad_is_measured_in_metres(): void
     {
         $plan = self::plan('pad-to-pad');
-        $score = self::scored($plan, static fn (Position $place, float $t): Position => $place->plus(0.0, $t > $plan->move->onset + 4.0 ? min(0.9, 0.3 * ($t - $plan->move->onset - 4.0)) : 0.0, 0.0));
+        $score = self::scored(
+            $plan,
+            static fn (Position $place, float $t): Position => $place->plus(
+                0.0, $t > $plan->move->onset + 4.0 ? min(0.9, 0.3 * ($t - $plan->move->onset - 4.0)) : 0.0, 0.0,
+            ),
+        );
         $touchdown = self::figure($score, 'touchdown') ?? self::fail('It is not measured.');
 
         self::assertEqualsWithDelta(0.9, $touchdown->value->value, 0.25);
@@ -63,7 +73,10 @@ final class DrillScoreTest extends TestCase
         $plan = self::plan('square-with-turns');
         // From the second corner on the nose stands twelve degrees too far round.
         $corner = self::mark($plan, Mark::CORNER, 1);
-        $score = self::scored($plan, static fn (Position $place, float $t): Position => $place, static fn (float $t): float => $t > $corner - 1.0 ? 12.0 * min(1.0, $t - $corner + 1.0) : 0.0);
+        $score = self::scored(
+            $plan, static fn (Position $place, float $t): Position => $place,
+            static fn (float $t): float => $t > $corner - 1.0 ? 12.0 * min(1.0, $t - $corner + 1.0) : 0.0,
+        );
         $heading = self::figure($score, 'corner') ?? self::fail('It is not measured.');
 
         self::assertEqualsWithDelta(12.0, rad2deg($heading->value->value), 3.0);
@@ -78,7 +91,9 @@ final class DrillScoreTest extends TestCase
         $figure = self::figure($score, 'crossing') ?? self::fail('It is not measured.');
 
         self::assertGreaterThan(0.4, $figure->value);
-        self::assertLessThan(self::figure(self::scored($plan, static fn (Position $place): Position => $place), 'crossing')->score ?? 0.0, $figure->score);
+        self::assertLessThan(
+            self::figure(self::scored($plan, static fn (Position $place): Position => $place), 'crossing')->score ?? 0.0, $figure->score,
+        );
     }
 
     public function test_a_slow_hand_is_not_punished_for_being_slow(): void
@@ -104,7 +119,9 @@ final class DrillScoreTest extends TestCase
     {
         $plan = self::plan('square-fixed-heading');
         $half = self::mark($plan, Mark::CORNER, 1);
-        $score = self::scored($plan, static fn (Position $place, float $t): Position => $plan->move->flight->position((int) round(min($t, $half) / 0.02)));
+        $score = self::scored(
+            $plan, static fn (Position $place, float $t): Position => $plan->move->flight->position((int) round(min($t, $half) / 0.02)),
+        );
         $completion = self::figure($score, 'completion') ?? self::fail('It is not measured.');
 
         self::assertEqualsWithDelta(0.5, $completion->value->value, 0.12);

@@ -62,7 +62,9 @@ final class FaultsTest extends TestCase
 
     public function test_a_harder_kick_is_worse_and_costs_more(): void
     {
-        $kick = static fn (float $degrees): ?Fault => ClosedForm::fault(ClosedForm::score(['heading' => self::jump(14.0, $degrees)]), 'kick');
+        $kick = static fn (float $degrees): ?Fault => ClosedForm::fault(
+            ClosedForm::score(['heading' => self::jump(14.0, $degrees)]), 'kick',
+        );
 
         self::assertNull($kick(0.8));
         self::assertLessThan($kick(6.0)->severity ?? 0.0, $kick(3.0)->severity ?? INF);
@@ -156,7 +158,12 @@ final class FaultsTest extends TestCase
 
     public function test_a_pace_that_comes_and_goes_is_uneven(): void
     {
-        $score = ClosedForm::score([], 10.0, static fn (float $t): float => ClosedForm::travelled($t) + ($t > 6 && $t < 26 ? 1.4 * (1 - cos(2 * M_PI * 0.1 * ($t - 6))) : 0.0));
+        $score = ClosedForm::score(
+            [], 10.0,
+            static fn (float $t): float => ClosedForm::travelled($t) + (
+                $t > 6 && $t < 26 ? 1.4 * (1 - cos(2 * M_PI * 0.1 * ($t - 6))) : 0.0
+            ),
+        );
 
         self::assertContains('uneven travel', ClosedForm::faults($score));
     }
@@ -198,7 +205,9 @@ final class FaultsTest extends TestCase
 
     public function test_severity_has_three_grades(): void
     {
-        $grade = static fn (float $severity): string => (new Fault(new Kick, 'turn', 1, 1, 'hold', $severity, Quantity::number(1.0)))->grade();
+        $grade = static fn (float $severity): string => (new Fault(
+            new Kick, 'turn', 1, 1, 'hold', $severity, Quantity::number(1.0),
+        ))->grade();
 
         self::assertSame(['slight', 'slight', 'clear', 'clear', 'ruinous'], array_map($grade, [1.0, 1.49, 1.5, 2.49, 2.5]));
     }

@@ -76,7 +76,9 @@ final class FramingTest extends TestCase
         // The lens looks to the left of the subject, so that it sits on the right third line.
         $left = -rad2deg(atan(2 * tan(deg2rad(35.0)) / 6));
         $log = ClosedForm::log(['heading' => static fn (): float => $left]);
-        $thirds = \Larkspur\Move\Intent::read(\Larkspur\Fields::of([...ClosedForm::intent()->toArray(), 'aim' => ['x' => 2 / 3, 'y' => 0.5]]));
+        $thirds = \Larkspur\Move\Intent::read(\Larkspur\Fields::of([
+            ...ClosedForm::intent()->toArray(), 'aim' => ['x' => 2 / 3, 'y' => 0.5],
+        ]));
         $asPlanned = Scorer::score($log, $thirds);
         $asMiddle = Scorer::score($log, ClosedForm::intent());
 

@@ -59,7 +59,9 @@ final class HeldLineScoreTest extends TestCase
         $clean = self::flown($plan, new OperatorHabits);
         // The hand counts from its first motion.
         $leak = self::flown($plan, new OperatorHabits(slips: [new Slip('kick', Finger::Turn, $at - $plan->move->onset, 0.35, 0.4)]));
-        $kicks = array_values(array_filter($leak->allFaults, static fn (Fault $fault): bool => $fault->id === 'kick' && $fault->axis === 'turn'));
+        $kicks = array_values(array_filter(
+            $leak->allFaults, static fn (Fault $fault): bool => $fault->id === 'kick' && $fault->axis === 'turn',
+        ));
 
         self::assertSame([], $clean->faults);
         self::assertNotEmpty($kicks);
@@ -85,7 +87,10 @@ final class HeldLineScoreTest extends TestCase
     public function test_half_of_it_is_stopped_short(string $move): void
     {
         $plan = self::plan($move);
-        $twice = $plan->move->intent->with(['climb_m' => 2 * ($plan->move->intent->number('climb_m') ?? 0.0), 'length_m' => 2 * ($plan->move->intent->number('length_m') ?? 1.0)]);
+        $twice = $plan->move->intent->with([
+            'climb_m' => 2 * ($plan->move->intent->number('climb_m') ?? 0.0),
+            'length_m' => 2 * ($plan->move->intent->number('length_m') ?? 1.0),
+        ]);
         $log = (new Recorder)->record($plan->move->flight, $plan->shot->site->frame());
 
         self::assertEqualsWithDelta(0.5, Scorer::score($log, $twice)->measured->completion, 0.05);
@@ -104,7 +109,10 @@ final class HeldLineScoreTest extends TestCase
 
     public function test_an_orbit_is_a_bad_lift(): void
     {
-        $score = Scorer::score(ClosedForm::log(['height' => static fn (float $t): float => 0.05 * $t]), Intent::read(Fields::of([...ClosedForm::intent()->toArray(), 'move' => 'lift-and-tilt', 'parameters' => ['climb_m' => 12.0]])));
+        $score = Scorer::score(
+            ClosedForm::log(['height' => static fn (float $t): float => 0.05 * $t]),
+            Intent::read(Fields::of([...ClosedForm::intent()->toArray(), 'move' => 'lift-and-tilt', 'parameters' => ['climb_m' => 12.0]])),
+        );
 
         self::assertLessThan(60.0, $score->score);
         self::assertLessThan(10.0, $score->parts->scores['clean']);

@@ -38,11 +38,16 @@ final class RecognitionTest extends TestCase
     public function test_a_move_shows_itself_as_its_family(string $id): void
     {
         $plan = self::plan($id);
-        $log = Recorder::fair()->record(Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()), $plan->shot->site->frame(), 4);
+        $log = Recorder::fair()->record(
+            Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()), $plan->shot->site->frame(), 4,
+        );
         $takes = Scorer::takes($log);
 
         self::assertNotSame([], $takes);
-        self::assertContains(Catalogue::move($id)->about()->family, array_slice(array_keys($takes[0]['recognition']->likelihoods), 0, 2), json_encode(array_slice($takes[0]['recognition']->likelihoods, 0, 3)) ?: '');
+        self::assertContains(
+            Catalogue::move($id)->about()->family, array_slice(array_keys($takes[0]['recognition']->likelihoods), 0, 2),
+            json_encode(array_slice($takes[0]['recognition']->likelihoods, 0, 3)) ?: '',
+        );
         self::assertEqualsWithDelta(1.0, array_sum($takes[0]['recognition']->likelihoods), 1e-9);
     }
 
@@ -68,7 +73,9 @@ final class RecognitionTest extends TestCase
         $log = self::orbit();
         $n = $log->count();
         $half = static fn (int $from): array => array_merge(array_fill(0, $from, 0.0), array_fill(0, $n - $from, 1.0));
-        $of = static fn (array $column): ?float => Scorer::score(new FlightLog([...$log->columns, 'automated' => array_values($column)]), self::plan('orbit')->move->intent)->automated;
+        $of = static fn (array $column): ?float => Scorer::score(
+            new FlightLog([...$log->columns, 'automated' => array_values($column)]), self::plan('orbit')->move->intent,
+        )->automated;
 
         self::assertNull(Scorer::score($log, self::plan('orbit')->move->intent)->automated);
         self::assertEqualsWithDelta(1.0, $of($half(0)), 0.01);
@@ -94,7 +101,14 @@ final class RecognitionTest extends TestCase
         self::assertGreaterThan($still + 1.0, $gusty);
         // Without finger columns nobody can say.
         $log = self::orbit();
-        self::assertNull(Scorer::score(new FlightLog(array_diff_key($log->columns, array_flip(['stick_climb', 'stick_turn', 'stick_run', 'stick_slide', 'stick_tilt']))), $plan->move->intent)->wind->share);
+        self::assertNull(
+            Scorer::score(
+                new FlightLog(array_diff_key(
+                    $log->columns, array_flip(['stick_climb', 'stick_turn', 'stick_run', 'stick_slide', 'stick_tilt']),
+                )),
+                $plan->move->intent,
+            )->wind->share,
+        );
     }
 
     public function test_the_logs_own_speed_narrows_the_doubt(): void
@@ -131,7 +145,9 @@ final class RecognitionTest extends TestCase
         $without = static function (float $from, float $to) use ($log): FlightLog {
             $keep = array_keys(array_filter($log->column('t'), static fn (float $t): bool => $t < $from || $t > $to));
 
-            return new FlightLog(array_map(static fn (array $column): array => array_values(array_intersect_key($column, array_flip($keep))), $log->columns));
+            return new FlightLog(array_map(
+                static fn (array $column): array => array_values(array_intersect_key($column, array_flip($keep))), $log->columns,
+            ));
         };
         $intent = self::plan('orbit')->move->intent;
         $whole = Scorer::score($log, $intent);
@@ -146,7 +162,9 @@ final class RecognitionTest extends TestCase
         static $log = null;
         if ($log === null) {
             $plan = self::plan('orbit');
-            $log = (new Recorder(10.0))->record(Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()), $plan->shot->site->frame());
+            $log = (new Recorder(10.0))->record(
+                Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()), $plan->shot->site->frame(),
+            );
         }
 
         return $log;

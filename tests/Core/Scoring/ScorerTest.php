@@ -74,7 +74,9 @@ final class ScorerTest extends TestCase
     public function test_a_take_that_cannot_be_judged_is_refused_by_its_number(): void
     {
         // Straight up, against a plan to go round something.
-        $line = ClosedForm::log(['height' => static fn (float $t): float => 1.5 * max(0.0, min(6.0, $t - 4.0))], 10.0, static fn (): float => 0.0, 16.0);
+        $line = ClosedForm::log(
+            ['height' => static fn (float $t): float => 1.5 * max(0.0, min(6.0, $t - 4.0))], 10.0, static fn (): float => 0.0, 16.0,
+        );
         $judged = iterator_to_array(Scorer::each($line, ClosedForm::intent()));
 
         self::assertInstanceOf(Refusal::class, $judged[1]);
@@ -135,7 +137,9 @@ final class ScorerTest extends TestCase
     {
         $plan = self::plan();
         $flight = SimulatedOperator::fly($plan, OperatorHabits::named('hurried')->scaled(0.7), new Wind(3.0, 2.0, 3.2), 12);
-        $at = static fn (float $rate): float => Scorer::score((new Recorder($rate))->record($flight, $plan->shot->site->frame()), $plan->move->intent)->score;
+        $at = static fn (float $rate): float => Scorer::score(
+            (new Recorder($rate))->record($flight, $plan->shot->site->frame()), $plan->move->intent,
+        )->score;
 
         self::assertEqualsWithDelta($at(50), $at(10), 3.5);
         self::assertEqualsWithDelta($at(25), $at(10), 3.5);
@@ -148,7 +152,9 @@ final class ScorerTest extends TestCase
         $even = (new Recorder(50.0))->record($flight, $plan->shot->site->frame());
         // Every fifth row is missing: the same flight, but for bins instead of the same weights over and over.
         $keep = array_values(array_filter(range(0, $even->count() - 1), static fn (int $i): bool => $i % 5 !== 3));
-        $uneven = new FlightLog(array_map(static fn (array $column): array => \Larkspur\Measure\Series::at($column, $keep), $even->columns));
+        $uneven = new FlightLog(array_map(
+            static fn (array $column): array => \Larkspur\Measure\Series::at($column, $keep), $even->columns,
+        ));
         $a = Scorer::score($even, $plan->move->intent);
         $b = Scorer::score($uneven, $plan->move->intent);
 
@@ -184,7 +190,9 @@ final class ScorerTest extends TestCase
         $plan = self::plan();
         $log = self::log($plan);
         $keep = array_keys(array_filter($log->column('t'), static fn (float $t): bool => $t < 14 || $t > 16.5));
-        $cut = new FlightLog(array_map(static fn (array $column): array => array_map(static fn (int $i): float => $column[$i], $keep), $log->columns));
+        $cut = new FlightLog(array_map(
+            static fn (array $column): array => array_map(static fn (int $i): float => $column[$i], $keep), $log->columns,
+        ));
 
         self::assertGreaterThan(95.0, Scorer::score($cut, $plan->move->intent)->score);
     }
@@ -216,7 +224,9 @@ final class ScorerTest extends TestCase
         $flight = SimulatedOperator::fly($plan, new OperatorHabits(easeOut: 0.05), Wind::still(), 1);
         $with = (new Recorder)->record($flight, $plan->shot->site->frame());
         $without = new FlightLog(array_intersect_key($with->columns, array_flip(FlightLog::REQUIRED)));
-        $ids = static fn (FlightLog $log): array => array_map(static fn (Fault $fault): string => $fault->id.' '.$fault->axis, Scorer::score($log, $plan->move->intent)->faults);
+        $ids = static fn (FlightLog $log): array => array_map(
+            static fn (Fault $fault): string => $fault->id.' '.$fault->axis, Scorer::score($log, $plan->move->intent)->faults,
+        );
 
         self::assertContains('flick-stop slide', $ids($with));
         self::assertContains('flick-stop turn', $ids($with));
@@ -226,7 +236,9 @@ final class ScorerTest extends TestCase
     public function test_noise_widens_the_uncertainty(): void
     {
         $plan = self::plan();
-        $score = static fn (Recorder $recorder): float => Scorer::score($recorder->record($plan->move->flight, $plan->shot->site->frame(), 3), $plan->move->intent)->uncertainty;
+        $score = static fn (Recorder $recorder): float => Scorer::score(
+            $recorder->record($plan->move->flight, $plan->shot->site->frame(), 3), $plan->move->intent,
+        )->uncertainty;
 
         self::assertGreaterThan($score(new Recorder), $score(new Recorder(10.0, 0.3, 0.5, 0.4 * Angle::DEGREE)));
         self::assertGreaterThan(0.0, $score(new Recorder));
@@ -260,12 +272,21 @@ final class ScorerTest extends TestCase
         $plan = self::plan();
         $score = Scorer::score(self::log($plan, 'drifter'), $plan->move->intent);
         $parts = $score->parts->scores;
-        $weights = ['path' => 0.18, 'framing' => 0.24, 'steady' => 0.18, 'ease' => 0.14 * max(0.25, $score->parts->easeWeight), 'smooth' => 0.14, 'clean' => 0.08, 'pace' => 0.02, 'completion' => 0.02];
+        $weights = [
+            'path' => 0.18, 'framing' => 0.24, 'steady' => 0.18, 'ease' => 0.14 * max(0.25, $score->parts->easeWeight), 'smooth' => 0.14,
+            'clean' => 0.08, 'pace' => 0.02, 'completion' => 0.02,
+        ];
         $mean = 0.0;
         foreach ($weights as $part => $weight) {
             $mean += $weight * $parts[$part] / array_sum($weights);
         }
-        $weakest = min(100.0, ...array_values(array_intersect_key($parts, array_filter(['path' => 1, 'framing' => 1, 'steady' => 1, 'smooth' => 1, 'clean' => 1, 'ease' => $weights['ease'] >= 0.06]))));
+        $weakest = min(
+            100.0,
+            ...array_values(array_intersect_key(
+                $parts,
+                array_filter(['path' => 1, 'framing' => 1, 'steady' => 1, 'smooth' => 1, 'clean' => 1, 'ease' => $weights['ease'] >= 0.06]),
+            )),
+        );
 
         self::assertEqualsWithDelta(0.85 * $mean + 0.15 * $weakest - $score->deduction, $score->score, 1e-9);
     }
@@ -273,7 +294,9 @@ final class ScorerTest extends TestCase
     public function test_usable_stretches_leave_the_fault_out(): void
     {
         $plan = self::plan();
-        $flight = SimulatedOperator::fly($plan, new OperatorHabits(slips: [new Slip('kick', Finger::Turn, 12.0, 0.4, 0.35)]), Wind::still(), 1);
+        $flight = SimulatedOperator::fly(
+            $plan, new OperatorHabits(slips: [new Slip('kick', Finger::Turn, 12.0, 0.4, 0.35)]), Wind::still(), 1,
+        );
         $score = Scorer::score((new Recorder)->record($flight, $plan->shot->site->frame()), $plan->move->intent);
         $kick = $score->faults[0]->t;
 
@@ -291,7 +314,9 @@ final class ScorerTest extends TestCase
     /** @return iterable<string, array{float, list<Fault>, float, string, string}> */
     public static function verdicts(): iterable
     {
-        $kick = static fn (float $severity, bool $held): Fault => new Fault(new Kick, 'turn', 10, 10, $held ? 'hold' : 'start', $severity, Quantity::number(30));
+        $kick = static fn (float $severity, bool $held): Fault => new Fault(
+            new Kick, 'turn', 10, 10, $held ? 'hold' : 'start', $severity, Quantity::number(30),
+        );
         yield 'good and tight' => [91.0, [], 0.05, 'keep', 'Keep'];
         yield 'good but too wide for the delivery' => [91.0, [], 0.2, 'fix', 'Fix in post (crop 20 %)'];
         yield 'good with a kick in the hold' => [91.0, [$kick(1.6, true)], 0.05, 'fix', 'Fix in post (trim to %.1f s, crop 3 %%)'];
@@ -321,14 +346,19 @@ final class ScorerTest extends TestCase
         $last = count($framing->u) - 1;
 
         self::assertSame($framing->stray, $framing->strayWithin(0, $last));
-        self::assertLessThan($framing->stray, min(array_map(static fn (int $k): float => $framing->strayWithin($k, $k + 40), range(0, $last - 40, 10))));
+        self::assertLessThan(
+            $framing->stray, min(array_map(static fn (int $k): float => $framing->strayWithin($k, $k + 40), range(0, $last - 40, 10))),
+        );
     }
 
     public function test_only_faults_worth_a_word_are_shown(): void
     {
-        $fault = static fn (string $id, string $axis, float $severity, float $t = 10.0): Fault => new Fault(FaultKinds::of($id), $axis, $t, $t + 3, 'hold', $severity, Quantity::seconds(1));
+        $fault = static fn (string $id, string $axis, float $severity, float $t = 10.0): Fault => new Fault(
+            FaultKinds::of($id), $axis, $t, $t + 3, 'hold', $severity, Quantity::seconds(1),
+        );
         $shown = FaultKinds::worthSaying([
-            $fault('kick', 'turn', 1.1), $fault('uneven', 'turn', 3.0), $fault('shaky', 'turn', 2.0, 9.0), $fault('kick', 'turn', 1.6), $fault('stall', 'travel', 2.0),
+            $fault('kick', 'turn', 1.1), $fault('uneven', 'turn', 3.0), $fault('shaky', 'turn', 2.0, 9.0), $fault('kick', 'turn', 1.6),
+            $fault('stall', 'travel', 2.0),
         ]);
 
         self::assertSame(['kick', 'stall', 'uneven'], array_map(static fn (Fault $f): string => $f->id, $shown));
@@ -366,16 +396,22 @@ final class ScorerTest extends TestCase
 
     private static function plan(): Plan
     {
-        return Shots::plan(['radius_m' => 22.0, 'arc_deg' => 140.0, 'pace_mps' => 2.3, 'direction' => 'clockwise', 'start_bearing_deg' => 190.0]);
+        return Shots::plan([
+            'radius_m' => 22.0, 'arc_deg' => 140.0, 'pace_mps' => 2.3, 'direction' => 'clockwise', 'start_bearing_deg' => 190.0,
+        ]);
     }
 
     private static function log(Plan $plan, ?string $operator = null): FlightLog
     {
         if ($operator !== null) {
-            return Recorder::fair()->record(SimulatedOperator::fly($plan, OperatorHabits::named($operator), Wind::still(), 5), $plan->shot->site->frame(), 5);
+            return Recorder::fair()->record(
+                SimulatedOperator::fly($plan, OperatorHabits::named($operator), Wind::still(), 5), $plan->shot->site->frame(), 5,
+            );
         }
 
-        return (new Recorder)->record(Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()), $plan->shot->site->frame());
+        return (new Recorder)->record(
+            Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()), $plan->shot->site->frame(),
+        );
     }
 
     private static function passes(int $count): FlightLog

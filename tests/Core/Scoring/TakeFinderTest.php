@@ -59,7 +59,10 @@ final class TakeFinderTest extends TestCase
     public function test_a_hover_in_noise_is_no_take(): void
     {
         $noise = new \Larkspur\Measure\SeededNoise(4);
-        $log = ClosedForm::log(['radius' => static fn (): float => 0.15 * $noise->normal(), 'heading' => static fn (): float => 0.2 * $noise->normal()], 10.0, static fn (): float => 0.0, 60.0);
+        $log = ClosedForm::log(
+            ['radius' => static fn (): float => 0.15 * $noise->normal(), 'heading' => static fn (): float => 0.2 * $noise->normal()], 10.0,
+            static fn (): float => 0.0, 60.0,
+        );
 
         self::assertSame([], self::takes($log));
     }
@@ -77,7 +80,9 @@ final class TakeFinderTest extends TestCase
     {
         $still = static fn (): float => 0.0;
         foreach (['heading' => 8.0, 'tilt' => 4.0, 'height' => 1.0] as $channel => $rate) {
-            $takes = self::takes(ClosedForm::log([$channel => static fn (float $t): float => $rate * max(0.0, min(8.0, $t - 6.0))], 10.0, $still, 22.0));
+            $takes = self::takes(ClosedForm::log(
+                [$channel => static fn (float $t): float => $rate * max(0.0, min(8.0, $t - 6.0))], 10.0, $still, 22.0,
+            ));
 
             self::assertCount(1, $takes, $channel);
             self::assertEqualsWithDelta(6.0, $takes[0][0], 0.9, $channel);
@@ -118,7 +123,9 @@ final class TakeFinderTest extends TestCase
         $from = 0.0;
         foreach ($logs as $log) {
             foreach ($log->columns as $name => $column) {
-                $columns[$name] = [...$columns[$name] ?? [], ...($name === 't' ? array_map(static fn (float $t): float => $t + $from, $column) : $column)];
+                $columns[$name] = [
+                    ...$columns[$name] ?? [], ...($name === 't' ? array_map(static fn (float $t): float => $t + $from, $column) : $column),
+                ];
             }
             // Flown back between two takes, out of the log.
             $from += $log->to() + 20.0;

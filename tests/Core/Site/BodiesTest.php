@@ -71,7 +71,10 @@ final class BodiesTest extends TestCase
             $outline = self::places($corners);
             $parts = Outline::convexParts($outline);
             self::assertGreaterThan(1, count($parts));
-            self::assertEqualsWithDelta(abs(Outline::twiceArea($outline)), array_sum(array_map(static fn (array $part): float => abs(Outline::twiceArea($part)), $parts)), 1e-9);
+            self::assertEqualsWithDelta(
+                abs(Outline::twiceArea($outline)),
+                array_sum(array_map(static fn (array $part): float => abs(Outline::twiceArea($part)), $parts)), 1e-9,
+            );
             $noise = new SeededNoise(3);
             for ($k = 0; $k < 300; $k++) {
                 [$e, $n] = [$noise->between(-1, 11), $noise->between(-1, 11)];
@@ -119,7 +122,9 @@ final class BodiesTest extends TestCase
             foreach ([[$yard, 0.0, 4.0], [$wood, 3.0, 9.0]] as [$solid, $foot, $top]) {
                 $walked = $near = false;
                 for ($s = 0.0; $s <= 1.0; $s += 0.0005) {
-                    $p = new Position($a->east + $s * ($b->east - $a->east), $a->north + $s * ($b->north - $a->north), $a->up + $s * ($b->up - $a->up));
+                    $p = new Position(
+                        $a->east + $s * ($b->east - $a->east), $a->north + $s * ($b->north - $a->north), $a->up + $s * ($b->up - $a->up),
+                    );
                     $within = $p->up > $foot && $p->up < $top && Outline::contains(self::places(self::L), $p->east, $p->north);
                     $walked = $walked || $within;
                     $near = $near || $solid->distance($p) < 0.03;
@@ -162,7 +167,9 @@ final class BodiesTest extends TestCase
             $least = INF;
             foreach ([[0, 0, 40, 0], [40, 0, 40, 30]] as [$e, $n, $e2, $n2]) {
                 for ($s = 0.0; $s <= 1.0; $s += 0.001) {
-                    $least = min($least, (new Position($e + $s * ($e2 - $e), $n + $s * ($n2 - $n), 8 - 8 * $s * (1 - $s)))->minus($p)->length());
+                    $least = min(
+                        $least, (new Position($e + $s * ($e2 - $e), $n + $s * ($n2 - $n), 8 - 8 * $s * (1 - $s)))->minus($p)->length(),
+                    );
                 }
             }
             self::assertEqualsWithDelta($least, $wire->distance($p), 0.05);
@@ -180,7 +187,10 @@ final class BodiesTest extends TestCase
             self::assertLessThanOrEqual(6.0, $up);
         }
         $slope = Ground::read(Fields::of(['profile' => [[0, 0], [50, 5], [20, 0]], 'bearing_deg' => 90]));
-        self::assertEqualsWithDelta([0.0, 0.0, 2.5, 5.0, 5.0], [$slope->at(-10, 3), $slope->at(20, 80), $slope->at(35, -60), $slope->at(50, 0), $slope->at(90, 0)], 1e-9);
+        self::assertEqualsWithDelta(
+            [0.0, 0.0, 2.5, 5.0, 5.0], [$slope->at(-10, 3), $slope->at(20, 80), $slope->at(35, -60), $slope->at(50, 0), $slope->at(90, 0)],
+            1e-9,
+        );
         self::assertEqualsWithDelta(2.5, $slope->highestBetween(0, 0, 35, 0), 1e-9);
         self::assertEquals($slope->toArray(), Ground::read(Fields::of($slope->toArray()))->toArray());
         self::assertEquals($ground->toArray(), Ground::read(Fields::of($ground->toArray()))->toArray());
@@ -199,16 +209,35 @@ final class BodiesTest extends TestCase
     public function test_a_site_comes_back_as_it_was_written(): void
     {
         $document = [
-            'name' => 'the slip', 'home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], 'ceiling_m' => 90.0, 'sight_line_m' => 240.0, 'people_m' => 40.0, 'variation_deg' => 1.5,
+            'name' => 'the slip', 'home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], 'ceiling_m' => 90.0, 'sight_line_m' => 240.0,
+            'people_m' => 40.0, 'variation_deg' => 1.5,
             'solids' => [
-                ['id' => 'yard', 'name' => 'yard', 'role' => 'obstacle', 'shape' => 'polygon', 'points' => self::L, 'base_m' => 1.0, 'height_m' => 3.0],
-                ['id' => 'thorns', 'name' => 'thorns', 'role' => 'obstacle', 'shape' => 'canopy', 'points' => self::L, 'clear_m' => 2.0, 'height_m' => 7.0],
-                ['id' => 'tree', 'name' => 'lone tree', 'role' => 'obstacle', 'shape' => 'canopy', 'east_m' => 30, 'north_m' => 5, 'width_m' => 6, 'height_m' => 8.0],
-                ['id' => 'wire', 'name' => 'wire', 'role' => 'obstacle', 'shape' => 'wire', 'points' => [[0, 0], [20, 4]], 'height_m' => 6.0, 'sag_m' => 0.5],
-                ['id' => 'car', 'name' => 'railcar', 'role' => 'subject', 'shape' => 'box', 'east_m' => 3, 'north_m' => 4, 'width_m' => 2, 'length_m' => 6, 'height_m' => 3, 'moves' => true],
+                [
+                    'id' => 'yard', 'name' => 'yard', 'role' => 'obstacle', 'shape' => 'polygon', 'points' => self::L, 'base_m' => 1.0,
+                    'height_m' => 3.0,
+                ],
+                [
+                    'id' => 'thorns', 'name' => 'thorns', 'role' => 'obstacle', 'shape' => 'canopy', 'points' => self::L, 'clear_m' => 2.0,
+                    'height_m' => 7.0,
+                ],
+                [
+                    'id' => 'tree', 'name' => 'lone tree', 'role' => 'obstacle', 'shape' => 'canopy', 'east_m' => 30, 'north_m' => 5,
+                    'width_m' => 6, 'height_m' => 8.0,
+                ],
+                [
+                    'id' => 'wire', 'name' => 'wire', 'role' => 'obstacle', 'shape' => 'wire', 'points' => [[0, 0], [20, 4]],
+                    'height_m' => 6.0, 'sag_m' => 0.5,
+                ],
+                [
+                    'id' => 'car', 'name' => 'railcar', 'role' => 'subject', 'shape' => 'box', 'east_m' => 3, 'north_m' => 4,
+                    'width_m' => 2, 'length_m' => 6, 'height_m' => 3, 'moves' => true,
+                ],
             ],
             'ground' => ['spots' => [['east_m' => 40, 'north_m' => 0, 'up_m' => 3]]],
-            'areas' => [['id' => 'quay', 'name' => 'quay', 'kind' => 'people', 'points' => self::L], ['id' => 'wall', 'name' => 'wall', 'kind' => 'boundary', 'points' => [[0, 40], [60, 40]]]],
+            'areas' => [
+                ['id' => 'quay', 'name' => 'quay', 'kind' => 'people', 'points' => self::L],
+                ['id' => 'wall', 'name' => 'wall', 'kind' => 'boundary', 'points' => [[0, 40], [60, 40]]],
+            ],
             'observers' => [['id' => 'o', 'name' => 'at the gate', 'east_m' => 40, 'north_m' => 0]],
         ];
         $site = Site::read(Fields::of($document));
@@ -220,12 +249,21 @@ final class BodiesTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function faults(): iterable
     {
-        yield 'an outline that crosses itself' => [['shape' => 'polygon', 'points' => [[0, 0], [10, 10], [10, 0], [0, 10]], 'height_m' => 3], 'solids.0.points', 'crosses itself'];
+        yield 'an outline that crosses itself' => [
+            ['shape' => 'polygon', 'points' => [[0, 0], [10, 10], [10, 0], [0, 10]], 'height_m' => 3], 'solids.0.points', 'crosses itself',
+        ];
         yield 'two corners' => [['shape' => 'polygon', 'points' => [[0, 0], [10, 10]], 'height_m' => 3], 'solids.0.points', 'too few'];
         yield 'no area' => [['shape' => 'polygon', 'points' => [[0, 0], [5, 5], [10, 10]], 'height_m' => 3], 'solids.0.points', 'nothing'];
-        yield 'thirty kilometres away' => [['shape' => 'wire', 'points' => [[0, 0], [30000, 10]], 'height_m' => 3], 'solids.0.points.1', '20 km'];
-        yield 'a canopy without trunks' => [['shape' => 'canopy', 'east_m' => 0, 'north_m' => 0, 'width_m' => 4, 'height_m' => 5, 'clear_m' => 9], 'solids.0.clear_m', 'crowns'];
-        yield 'a wire in the ground' => [['shape' => 'wire', 'points' => [[0, 0], [9, 0]], 'height_m' => 2, 'sag_m' => 3], 'solids.0.sag_m', 'into the ground'];
+        yield 'thirty kilometres away' => [
+            ['shape' => 'wire', 'points' => [[0, 0], [30000, 10]], 'height_m' => 3], 'solids.0.points.1', '20 km',
+        ];
+        yield 'a canopy without trunks' => [
+            ['shape' => 'canopy', 'east_m' => 0, 'north_m' => 0, 'width_m' => 4, 'height_m' => 5, 'clear_m' => 9], 'solids.0.clear_m',
+            'crowns',
+        ];
+        yield 'a wire in the ground' => [
+            ['shape' => 'wire', 'points' => [[0, 0], [9, 0]], 'height_m' => 2, 'sag_m' => 3], 'solids.0.sag_m', 'into the ground',
+        ];
         yield 'half a point' => [['shape' => 'polygon', 'points' => [[0, 0], [5], [10, 10]], 'height_m' => 3], 'solids.0.points.1', 'pair'];
     }
 

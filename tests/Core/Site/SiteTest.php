@@ -88,7 +88,10 @@ final class SiteTest extends TestCase
     public function test_a_fault_in_a_solid_is_named_with_its_number(): void
     {
         try {
-            Site::read(Fields::of(['home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => [self::solid()->toArray(), ['east_m' => 1, 'north_m' => 2, 'width_m' => 3, 'height_m' => -4]]]));
+            Site::read(Fields::of([
+                'home' => ['lat' => 57.6, 'lon' => -0.4],
+                'solids' => [self::solid()->toArray(), ['east_m' => 1, 'north_m' => 2, 'width_m' => 3, 'height_m' => -4]],
+            ]));
             self::fail('A solid of negative height was read.');
         } catch (Refusal $refusal) {
             self::assertSame('solids.1.height_m', $refusal->place);

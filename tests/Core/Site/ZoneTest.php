@@ -23,7 +23,10 @@ final class ZoneTest extends TestCase
         self::assertSame('2026-06-03T00:00:00', gmdate('Y-m-d\TH:i:s', (int) $noon), 'twelve hours ahead in winter');
         self::assertSame('12:00', $zone->hour($noon));
         self::assertSame('2026-12-02T23:00:00', gmdate('Y-m-d\TH:i:s', (int) $zone->instant('2026-12-03', 12, 0)), 'thirteen in summer');
-        self::assertSame(3600.0 * 24, (new Zone)->instant('2026-06-03', 26, 30) - (new Zone)->instant('2026-06-03', 2, 30), 'past midnight is written on');
+        self::assertSame(
+            3600.0 * 24, (new Zone)->instant('2026-06-03', 26, 30) - (new Zone)->instant('2026-06-03', 2, 30),
+            'past midnight is written on',
+        );
     }
 
     /** In the night that summer time begins an hour is skipped; in the one that it ends an hour comes twice. */

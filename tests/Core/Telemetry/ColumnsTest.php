@@ -53,7 +53,9 @@ final class ColumnsTest extends TestCase
 
     public function test_what_is_not_known_is_left_and_said(): void
     {
-        $guess = ColumnGuess::of(['Time', 'Battery voltage', 'Home latitude', 'Latitude'], [['0', '15.2', '57.6', '57.61'], ['1', '15.1', '57.6', '57.62']]);
+        $guess = ColumnGuess::of(
+            ['Time', 'Battery voltage', 'Home latitude', 'Latitude'], [['0', '15.2', '57.6', '57.61'], ['1', '15.1', '57.6', '57.62']],
+        );
 
         self::assertSame(['Battery voltage', 'Home latitude'], $guess->unused);
         self::assertSame('Latitude', $guess->columns['lat']['column']);
@@ -109,7 +111,9 @@ final class ColumnsTest extends TestCase
         $columns = self::columns();
         yield 'no height' => [['columns' => array_diff_key($columns, ['alt_m' => 1])], 'columns.alt_m'];
         yield 'no such quantity' => [['columns' => [...$columns, 'mood' => ['column' => 'M', 'unit' => '']]], 'columns.mood'];
-        yield 'no such unit' => [['columns' => [...$columns, 'alt_m' => ['column' => 'Height [ft]', 'unit' => 'fathom']]], 'columns.alt_m.unit'];
+        yield 'no such unit' => [
+            ['columns' => [...$columns, 'alt_m' => ['column' => 'Height [ft]', 'unit' => 'fathom']]], 'columns.alt_m.unit',
+        ];
         yield 'one column twice' => [['columns' => [...$columns, 'speed_mps' => ['column' => 'Latitude', 'unit' => 'm/s']]], 'columns.lat'];
         yield 'another schema' => [['schema' => 'larkspur/columns/9', 'columns' => $columns], 'schema'];
     }

@@ -25,7 +25,10 @@ final class FlightCsvTest extends TestCase
     public function test_a_written_log_reads_back_the_same(): void
     {
         $plan = Shots::plan(['radius_m' => 20, 'arc_deg' => 60, 'pace_mps' => 2]);
-        $log = Recorder::fair()->record(\Larkspur\Flight\Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()), $plan->shot->site->frame(), 3, 'standard');
+        $log = Recorder::fair()->record(
+            \Larkspur\Flight\Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()),
+            $plan->shot->site->frame(), 3, 'standard',
+        );
         $back = Shots::readCsv(Shots::csv($log));
 
         self::assertSame($log->count(), $back->count());
@@ -116,9 +119,13 @@ final class FlightCsvTest extends TestCase
         yield 'binary' => ["\x7FELF\x02\x01\x00\x00\x00\x01\n".str_repeat("\x00\x01\x02", 400), 'line 1', 'not a text file'];
         yield 'UTF-16' => ["\xFF\xFE".mb_convert_encoding(self::rows(40), 'UTF-16LE'), 'line 1', 'UTF-16'];
         yield 'Latin-1' => [str_replace('heading_deg', "h\xF6he", self::rows(40)), 'line 1', 'not written in UTF-8'];
-        yield 'wrong column names' => [str_replace('heading_deg', 'yaw', self::rows(40)), 'line 1, column heading_deg', 'heading_deg or heading_rad'];
+        yield 'wrong column names' => [
+            str_replace('heading_deg', 'yaw', self::rows(40)), 'line 1, column heading_deg', 'heading_deg or heading_rad',
+        ];
         yield 'two columns for one quantity' => [str_replace('gimbal_tilt_deg', 'alt_ft', self::rows(40)), 'line 1', 'alt_m” and “alt_ft'];
-        yield 'mostly units in cells' => [(string) preg_replace('/,12,/', ',12 ft,', self::rows(40)), 'line 2, column alt_m', 'unit of its own'];
+        yield 'mostly units in cells' => [
+            (string) preg_replace('/,12,/', ',12 ft,', self::rows(40)), 'line 2, column alt_m', 'unit of its own',
+        ];
         yield 'no time at all' => [(string) preg_replace('/^[\d.]+,/m', ',', self::rows(40)), 'line 2, column t', 'can’t be read'];
         yield 'time that stands still' => [(string) preg_replace('/^[\d.]+,/m', '5,', self::rows(40)), 'line 3, column t', 'stands still'];
         yield 'NaN throughout' => [(string) preg_replace('/,90,/', ',NaN,', self::rows(40)), 'line 2, column heading_deg', 'can’t be read'];

@@ -41,7 +41,9 @@ final class OpenFormatsTest extends TestCase
         self::assertSame([], $back->notes);
         self::assertEqualsWithDelta($log->epoch ?? 0.0, $back->epoch ?? 0.0, 1e-3);
         foreach (array_keys($log->columns) as $column) {
-            self::assertEqualsWithDelta($log->column($column), $back->column($column), in_array($column, ['lat', 'lon'], true) ? 1.1e-8 : 6e-4, $column);
+            self::assertEqualsWithDelta(
+                $log->column($column), $back->column($column), in_array($column, ['lat', 'lon'], true) ? 1.1e-8 : 6e-4, $column,
+            );
         }
         self::assertSame($log->flightModes, $back->flightModes);
     }
@@ -78,7 +80,10 @@ final class OpenFormatsTest extends TestCase
             self::assertGreaterThan(90.0, $facets[$facet], $facet);
         }
         // Once: by the judgement, not by the reader as well.
-        $told = array_map(static fn (Fact $fact): string => said($fact), [...$score->remarks, ...array_map(static fn (LogNote $note): Fact => $note->text, $log->notes)]);
+        $told = array_map(
+            static fn (Fact $fact): string => said($fact),
+            [...$score->remarks, ...array_map(static fn (LogNote $note): Fact => $note->text, $log->notes)],
+        );
         self::assertCount(1, preg_grep('/heading/i', $told) ?: [], implode(' | ', $told));
     }
 
@@ -132,7 +137,9 @@ final class OpenFormatsTest extends TestCase
 
     public function test_names_choose_the_format_and_others_are_refused(): void
     {
-        foreach (['pass.CSV' => 'Csv', 'pass.gpx' => 'Gpx', 'pass.kml' => 'Kml', 'pass.json' => 'GeoJson', 'pass.tsv' => 'Csv'] as $name => $class) {
+        foreach ([
+            'pass.CSV' => 'Csv', 'pass.gpx' => 'Gpx', 'pass.kml' => 'Kml', 'pass.json' => 'GeoJson', 'pass.tsv' => 'Csv',
+        ] as $name => $class) {
             self::assertStringContainsString($class, Formats::reader($name)::class);
         }
         foreach (['pass.kmz', 'pass', 'pass.gpx.zip'] as $name) {
@@ -157,7 +164,10 @@ final class OpenFormatsTest extends TestCase
         static $log = null;
         if ($log === null) {
             $plan = self::plan();
-            $flown = Recorder::fair()->record(Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()), $plan->shot->site->frame(), 5, 'standard');
+            $flown = Recorder::fair()->record(
+                Aircraft::flySheet($plan->sheet, $plan->move->flight, $plan->shot->rig, $plan->shot->tune()), $plan->shot->site->frame(), 5,
+                'standard',
+            );
             $log = new FlightLog($flown->columns, $flown->flightModes, epoch: 1_777_800_000.0);
         }
 

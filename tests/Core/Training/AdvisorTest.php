@@ -29,7 +29,9 @@ final class AdvisorTest extends TestCase
 
     public function test_the_petals_shown_with_it_are_the_medians_it_rests_on(): void
     {
-        $takes = [self::take(1, ['ease' => 20]), self::take(2, ['ease' => 55]), self::take(3, ['ease' => 60]), self::take(4, ['ease' => 62])];
+        $takes = [
+            self::take(1, ['ease' => 20]), self::take(2, ['ease' => 55]), self::take(3, ['ease' => 60]), self::take(4, ['ease' => 62]),
+        ];
         $typical = PracticeAdvisor::next($takes, 5.0)->typical;
 
         self::assertNull(PracticeAdvisor::next([], 0.0)->typical);

@@ -43,7 +43,10 @@ final class SinceChangeTest extends TestCase
 
     public function test_too_few_takes_tell_nothing(): void
     {
-        foreach ([[[], []], [self::takes('orbit', [70, 71, 72]), self::takes('orbit', [80, 81, 82, 83])], [self::takes('orbit', [70, 71, 72, 73]), self::takes('pan', [80, 81, 82, 83])]] as [$before, $after]) {
+        foreach ([
+            [[], []], [self::takes('orbit', [70, 71, 72]), self::takes('orbit', [80, 81, 82, 83])],
+            [self::takes('orbit', [70, 71, 72, 73]), self::takes('pan', [80, 81, 82, 83])],
+        ] as [$before, $after]) {
             $since = SinceChange::of($before, $after);
             self::assertNull($since->change);
             self::assertStringContainsString('Too few', said($since->words));
