@@ -125,7 +125,8 @@ export function SiteSheet(props: Props) {
   const signs = signsOn(solids, wind ?? null, size);
   const suns = sunsOn(sun ?? [], size);
   const fixed = [
-    around(you.x + (you.far > 0 ? -24 : 16), you.y, you.far > 0 ? 34 : 22),
+    // What is written beside an arrow at the edge goes inward.
+    around(you.x + (you.far === 0 ? 16 : you.x > width / 2 ? -36 : 36), you.y, you.far > 0 ? 34 : 22),
     signs,
     { left: 0, top: height - 36, right: 120, bottom: height },
     ...suns.map((one) => around((one.x + one.fromX) / 2, (one.y + one.fromY) / 2, 14)),
