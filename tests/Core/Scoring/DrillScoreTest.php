@@ -90,7 +90,7 @@ final class DrillScoreTest extends TestCase
         $score = self::scored($plan, self::across($plan, static fn (float $t): float => 1.2 * exp(-(($t - $crossing) / 2.0) ** 2)));
         $figure = self::figure($score, 'crossing') ?? self::fail('It is not measured.');
 
-        self::assertGreaterThan(0.4, $figure->value);
+        self::assertGreaterThan(0.4, $figure->value->value);
         self::assertLessThan(
             self::figure(self::scored($plan, static fn (Position $place): Position => $place), 'crossing')->score ?? 0.0, $figure->score,
         );
