@@ -46,9 +46,8 @@ final readonly class PlanDay
     private const SECOND = 0.999;
 
     /**
-     * @return array{timetable: ?TimetableDocument, return: ReturnHeightDocument, ...<string, mixed>} what GET /days/{day} answers
-     *     beside the
-     *     record (docs/formats.md, "Day")
+     * @return array{timetable: ?TimetableDocument, return: ReturnHeightDocument, ...<string, mixed>} what GET /days/{day}
+     *     answers beside the record (docs/formats.md, "Day")
      */
     public function __invoke(FlightDay $day): array
     {

@@ -132,4 +132,26 @@ describe('a press on a board', () => {
     expect(presses.at(-1)?.start).toEqual([-40, 20]);
     expect(presses.at(-1)?.place).toEqual([-10, 20]);
   });
+
+  it('that a second finger turns into a pinch lets go of what it held', () => {
+    const presses: Press[] = [];
+    render(
+      <Board
+        onPress={(press) => {
+          presses.push(press);
+          return true;
+        }}
+      />,
+    );
+    fireEvent.pointerDown(board(), at(100, 100, 1));
+    fireEvent.pointerMove(board(), at(120, 100, 1));
+    fireEvent.pointerDown(board(), at(200, 100, 2));
+    for (const away of [10, 30]) {
+      fireEvent.pointerMove(board(), at(200 + away, 100, 2));
+      fireEvent.pointerMove(board(), at(120 - away, 100, 1));
+    }
+    fireEvent.pointerUp(board(), at(90, 100, 1));
+    fireEvent.pointerUp(board(), at(230, 100, 2));
+    expect(presses.filter((press) => press.last)).toHaveLength(1);
+  });
 });

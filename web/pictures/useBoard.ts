@@ -66,12 +66,8 @@ export function useBoard(fitted: View, { width, height }: Size, onPress?: (press
   const bind = useGesture(
     {
       onDrag: ({ xy, initial, first, last, tap, pinching, cancel, event, memo }) => {
-        if (pinching) {
-          cancel();
-          return memo;
-        }
-        // A drag that became a pinch before it set out is told to be over all the same.
-        if (!first && !tap && memo === undefined) return undefined;
+        // A drag that became a pinch is told to be over all the same: what was in the hand is let go, once.
+        if (memo?.over || (!first && !tap && memo === undefined)) return memo;
         const box = boxOf(event);
         const press = {
           start: placeAt(initial, box),
@@ -81,7 +77,13 @@ export function useBoard(fitted: View, { width, height }: Size, onPress?: (press
           first,
           last,
         };
-        const taken = onPress?.({ ...press, target: event.target as Element }) ?? false;
+        const target = event.target as Element;
+        if (pinching) {
+          if (memo?.held) onPress?.({ ...press, last: true, target });
+          cancel();
+          return { held: false, from: view, over: true };
+        }
+        const taken = onPress?.({ ...press, target }) ?? false;
         if (tap) return memo;
         // Where it was when the hand set out: several moves may come before it is drawn again.
         const { held, from }: { held: boolean; from: View } = first ? { held: taken, from: view } : memo;
@@ -89,7 +91,7 @@ export function useBoard(fitted: View, { width, height }: Size, onPress?: (press
           const [dx, dy] = [xy[0] - initial[0], xy[1] - initial[1]];
           setMoved({ ...from, east: from.east - dx / from.per, north: from.north + dy / from.per });
         }
-        return { held, from };
+        return { held, from, over: false };
       },
       onPinch: ({ origin: [ox, oy], movement: [times], first, memo, event }) => {
         const from: View = first ? view : memo;
