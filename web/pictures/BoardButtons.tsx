@@ -1,7 +1,7 @@
 // Nearer, farther and all of it: what a pinch does, for whoever has a mouse or a keyboard.
 type Props = {
   board: { own: boolean; nearer: () => void; farther: () => void; whole: () => void };
-  /** Shown only while a pointer or the keyboard is there, or the board has been moved. */
+  /** Shown only while the keyboard is there or the board has been moved: unseen, they must not lie over a handle. */
   shy?: boolean;
 };
 
@@ -13,7 +13,7 @@ export function BoardButtons({ board, shy = false }: Props) {
   ];
   return (
     <div
-      className={`absolute right-2 bottom-2 flex gap-1 ${shy && !board.own ? 'opacity-0 group-hover:opacity-100 focus-within:opacity-100' : ''}`}
+      className={`absolute right-2 bottom-2 flex gap-1 ${shy && !board.own ? 'opacity-0 pointer-events-none focus-within:opacity-100 focus-within:pointer-events-auto' : ''}`}
     >
       {buttons.map((one) => (
         <button

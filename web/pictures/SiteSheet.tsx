@@ -152,7 +152,7 @@ export function SiteSheet(props: Props) {
   return (
     <div
       ref={ref}
-      className="group relative size-full min-h-40 overflow-hidden touch-none"
+      className="relative size-full min-h-40 overflow-hidden touch-none"
       data-picture="site-sheet"
     >
       <svg
