@@ -6,7 +6,6 @@ namespace Demo;
 
 use App\Actions\DraftShot;
 use App\Actions\FlyShot;
-use App\Actions\ReadRig;
 use App\Actions\SaveRig;
 use App\Models\Comment;
 use App\Models\Craft;
@@ -209,7 +208,7 @@ final readonly class School
     private function change(User $operator, Rig $school, array $settings, string $reason, User $author, Carbon $at): void
     {
         $base = Rig::of($school->craft_id, $operator->id)->first() ?? $school;
-        ($this->save)($operator, $base, array_replace_recursive(ReadRig::settings($base->sheet()), $settings), null, $reason, $author, $at);
+        ($this->save)($operator, $base, array_replace_recursive($base->sheet()->settings(), $settings), null, $reason, $author, $at);
     }
 
     /**

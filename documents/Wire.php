@@ -41,14 +41,21 @@ final class Wire
         $written = [];
         $names = self::names($document::class);
         foreach (get_object_vars($document) as $property => $value) {
-            $written[$names[$property]] = is_object($value) || is_array($value) ? self::write($value, $speaker) : $value;
+            $plain = is_object($value) || is_array($value) ? self::write($value, $speaker) : $value;
+            if ($names[$property] === '') {
+                foreach ((array) $plain as $name => $one) {
+                    $written[(string) $name] = $one;
+                }
+            } else {
+                $written[$names[$property]] = $plain;
+            }
         }
 
         return $written;
     }
 
     /**
-     * Names in JSON by property.
+     * Names in JSON by property; empty for one whose own properties stand among the others.
      *
      * @param  class-string  $class
      * @return array<string, string>
@@ -58,7 +65,9 @@ final class Wire
         if (! isset(self::$names[$class])) {
             $names = [];
             foreach ((new ReflectionClass($class))->getProperties(ReflectionProperty::IS_PUBLIC) as $property) {
-                $names[$property->name] = strtolower((string) preg_replace('/(?<!^)[A-Z]/', '_$0', $property->name));
+                $names[$property->name] = $property->getAttributes(Merged::class) === []
+                    ? strtolower((string) preg_replace('/(?<!^)[A-Z]/', '_$0', $property->name))
+                    : '';
             }
             self::$names[$class] = $names;
         }

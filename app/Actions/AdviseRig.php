@@ -8,6 +8,8 @@ use App\Models\Craft;
 use App\Models\Rig;
 use App\Models\School;
 use App\Models\Shot;
+use Documents\Rig\LeftOut;
+use Documents\Rig\RigAdviceDocument;
 use Illuminate\Support\Collection;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\ShotDemands;
@@ -26,10 +28,10 @@ final readonly class AdviseRig
     /**
      * @param  Collection<int, Shot>  $shots
      * @param  ?array<string, mixed>  $settings  as they stand on the page
-     * @return array<string, mixed>
      */
-    public function __invoke(Rig $rig, Craft $craft, string $mode, Collection $shots, House $house, ?array $settings, School $school): array
-    {
+    public function __invoke(
+        Rig $rig, Craft $craft, string $mode, Collection $shots, House $house, ?array $settings, School $school,
+    ): RigAdviceDocument {
         $craftSheet = $craft->sheet();
         $sheet = $craftSheet->setUp($settings ?? $rig->document);
         $demands = $left = [];
@@ -37,16 +39,12 @@ final readonly class AdviseRig
             try {
                 array_push($demands, ...ShotDemands::of(Planner::plan($shot->planned()), $shot->title));
             } catch (Refusal $refusal) {
-                $left[] = ['shot' => $shot->title, 'why' => $refusal->fact];
+                $left[] = new LeftOut($shot->title, $refusal->fact);
             }
         }
         $comfort = $school->house_style['comfort'];
         $wish = new AdviceWish($house, $this->read->hands($sheet, $rig)->nudge(), $comfort['least'], $comfort['most']);
-        $advice = SettingsAdvice::of($craftSheet, $sheet->mode($mode), $demands, $wish);
 
-        return [
-            ...$advice->toArray(), 'settings' => ReadRig::settings($sheet->withMode($advice->advised)),
-            'left_out' => $left, 'films_in' => $house->mode(),
-        ];
+        return RigAdviceDocument::of(SettingsAdvice::of($craftSheet, $sheet->mode($mode), $demands, $wish), $sheet, $left);
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Resources\RigResource;
+use App\Documents\RigComparison;
+use App\Documents\RigDocument;
+use App\Documents\RigSide;
 use App\Models\Rig;
 use Documents\Rig\RigChange;
 use Larkspur\Rig\Difference;
@@ -17,27 +19,20 @@ final readonly class CompareRigs
     {
     }
 
-    /** @return array<string, mixed> */
-    public function __invoke(Rig $one, Rig $other, string $mode): array
+    public function __invoke(Rig $one, Rig $other, string $mode): RigComparison
     {
-        return [
-            'one' => $this->side($one, $mode), 'other' => $this->side($other, $mode),
-            // Bare numbers of two craft say nothing beside each other; their curves and rates do.
-            'same_craft' => $one->craft_id === $other->craft_id,
-            'differences' => $one->craft_id !== $other->craft_id
-                ? []
-                : RigChange::each(Difference::between($other->settings(), $one->settings())),
-        ];
+        $same = $one->craft_id === $other->craft_id;
+
+        return new RigComparison(
+            $this->side($one, $mode), $this->side($other, $mode), $same,
+            $same ? RigChange::each(Difference::between($other->settings(), $one->settings())) : [],
+        );
     }
 
-    /** @return array<string, mixed> */
-    private function side(Rig $rig, string $mode): array
+    private function side(Rig $rig, string $mode): RigSide
     {
         $rig->load(['model', 'operator', 'author']);
 
-        return [
-            'rig' => new RigResource($rig),
-            'reading' => ($this->read)($rig, $rig->model, $mode, null, null, null, SettingsEffect::LOOKED_AT),
-        ];
+        return new RigSide(RigDocument::of($rig), ($this->read)($rig, $rig->model, $mode, null, null, null, SettingsEffect::LOOKED_AT));
     }
 }

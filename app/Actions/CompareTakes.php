@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Resources\TakeResource;
+use App\Documents\ComparisonDocument;
+use App\Documents\NamedTake;
+use App\Documents\TakeDocument;
 use App\Models\Shot;
 use App\Models\Take;
-use Larkspur\Fact;
 use Larkspur\Scoring\Comparison;
 
 /** Lays the takes of a shot side by side: core/Scoring says which is best and why. */
@@ -16,8 +17,7 @@ final readonly class CompareTakes
     /** More takes of one shot than anyone compares at once. */
     private const MOST = 24;
 
-    /** @return array{takes: list<mixed>, best: ?int, reason: ?Fact} */
-    public function __invoke(Shot $shot): array
+    public function __invoke(Shot $shot): ComparisonDocument
     {
         $query = Take::query()->with(['operator', 'shot', 'judgement'])->withCount('comments')->where('shot_id', $shot->id);
         $query->orderByDesc('flown_at')->orderByDesc('id')->limit(self::MOST);
@@ -34,11 +34,9 @@ final readonly class CompareTakes
         $names = array_column($compared, 'name', 'id');
         $byId = $takes->keyBy('id');
 
-        return [
-            'takes' => array_map(
-                static fn (int $id): array => ['name' => $names[$id], 'take' => new TakeResource($byId[$id])], $comparison->order,
-            ),
-            'best' => $comparison->best, 'reason' => $comparison->reason,
-        ];
+        return new ComparisonDocument(
+            array_map(static fn (int $id): NamedTake => new NamedTake($names[$id], TakeDocument::of($byId[$id])), $comparison->order),
+            $comparison->best, $comparison->reason,
+        );
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Documents\HeightsDocument;
 use App\Outside\GroundHeights;
+use Documents\Site\Spot;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
@@ -16,11 +18,8 @@ final readonly class FindHeights
     {
     }
 
-    /**
-     * @param  float  $reach  m
-     * @return array{home_alt_m: float, spots: list<array{east_m: float, north_m: float, up_m: float}>, source: string, simulated: bool}
-     */
-    public function __invoke(GeoPoint $home, float $reach): array
+    /** @param  float  $reach  m */
+    public function __invoke(GeoPoint $home, float $reach): HeightsDocument
     {
         $places = [new Position(0, 0, 0)];
         foreach ([0.5, 1.0] as $share) {
@@ -31,12 +30,9 @@ final readonly class FindHeights
         $heights = $this->service->at(array_map((new LocalFrame($home))->geoPoint(...), $places));
         $spots = [];
         foreach (array_slice($places, 1) as $k => $place) {
-            $spots[] = ['east_m' => $place->east, 'north_m' => $place->north, 'up_m' => round($heights[$k + 1] - $heights[0], 2)];
+            $spots[] = new Spot($place->east, $place->north, round($heights[$k + 1] - $heights[0], 2));
         }
 
-        return [
-            'home_alt_m' => $heights[0], 'spots' => $spots, 'source' => $this->service->source(),
-            'simulated' => $this->service->isSimulated(),
-        ];
+        return new HeightsDocument($heights[0], $spots, $this->service->source(), $this->service->isSimulated());
     }
 }

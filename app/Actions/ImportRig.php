@@ -41,7 +41,7 @@ final readonly class ImportRig
             $latest = Rig::of($craft->id, $operator?->id)->first();
             $base = $latest ?? Rig::of($craft->id, null)->firstOrFail();
 
-            return ($this->save)($operator, $base, ReadRig::settings($file->rig), $file->focal, $reason, $author);
+            return ($this->save)($operator, $base, $file->rig->settings(), $file->focal, $reason, $author);
         });
     }
 }

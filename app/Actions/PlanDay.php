@@ -7,16 +7,18 @@ namespace App\Actions;
 use App\Models\DayEntry;
 use App\Models\FlightDay;
 use App\Models\Shot;
+use Documents\Day\BatteriesReading;
+use Documents\Day\Caution;
+use Documents\Day\DayCard;
+use Documents\Day\DayList;
+use Documents\Day\DayPlan;
+use Documents\Day\DayProblem;
+use Documents\Day\FieldLogDocument;
 use Documents\Day\ReturnHeightDocument;
 use Documents\Day\TimetableDocument;
 use Documents\InHands;
 use Documents\Light\SunDayDocument;
-use Documents\Light\TimeStretch;
-use Documents\Map;
-use Documents\Plan\Finding as FindingDocument;
-use Documents\Plan\PlanDocument;
 use Illuminate\Support\Collection;
-use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Fact;
@@ -39,17 +41,10 @@ use Larkspur\Site\Zone;
  */
 final readonly class PlanDay
 {
-    /** Samples of 0.02 s between those on a card. */
-    private const STRIDE = 25;
-
     /** Arrival is kept to the second: whatever was made within it was made without knowing. */
     private const SECOND = 0.999;
 
-    /**
-     * @return array{timetable: ?TimetableDocument, return: ReturnHeightDocument, ...<string, mixed>} what GET /days/{day}
-     *     answers beside the record (docs/formats.md, "Day")
-     */
-    public function __invoke(FlightDay $day): array
+    public function __invoke(FlightDay $day): DayPlan
     {
         $document = Fields::of($day->document, 'document');
         $site = $day->site->sheet();
@@ -73,31 +68,31 @@ final readonly class PlanDay
             );
             $timetable = TimetableDocument::of(OrderSearch::solve($hours));
         } catch (Refusal $refusal) {
-            $problem = ['place' => $refusal->place, 'message' => $refusal->fact, 'expected' => $refusal->expected ?? ''];
+            $problem = DayProblem::of($refusal);
         }
         $plans = array_values(array_map(static fn (array $one): Plan => $one['plan'], $planned));
         $return = ReturnHeight::of($site, $plans, $document->numberOrNull('return_margin_m', 0, 200, 'm') ?? ReturnHeight::MARGIN);
         $power = $batteries ?? Batteries::assumed();
 
-        return [
-            'zone' => $site->zone->name, 'begins' => $begins === null ? null : SunDay::written($begins), 'timetable' => $timetable,
-            'problem' => $problem, 'batteries' => $batteries?->toArray(), 'light' => SunDayDocument::of($sun),
-            'return' => ReturnHeightDocument::of($return),
-            'lists' => $this->lists($day, $planned, $power, $return),
-            'cautions' => array_map(
-                static fn (array $one): array => [...$one, 'dated' => $day->updated_at->toDateString()],
+        return new DayPlan(
+            zone: $site->zone->name, begins: $begins === null ? null : SunDay::written($begins), timetable: $timetable, problem: $problem,
+            batteries: $batteries === null ? null : BatteriesReading::of($batteries), light: SunDayDocument::of($sun),
+            return: ReturnHeightDocument::of($return),
+            lists: array_map(DayList::of(...), $this->lists($day, $planned, $power, $return)),
+            cautions: array_map(
+                static fn (array $one): Caution => Caution::of($one, $day->updated_at->toDateString()),
                 Cautions::of(
                     $site, array_map(static fn (array $one): array => ['title' => $one['shot']->title, 'plan' => $one['plan']], $planned),
                     $power,
                 ),
             ),
-            'cards' => array_values(array_map(fn (array $one): InHands => $this->card($one['shot'], $one['plan'], $sun), $planned)),
-            'log' => $log->toArray(),
-            'missing' => array_values(array_filter(
+            cards: array_values(array_map(fn (array $one): InHands => $this->card($one['shot'], $one['plan'], $sun), $planned)),
+            log: FieldLogDocument::of($log),
+            missing: array_values(array_filter(
                 ['airspace', 'authority', 'owner', 'rule_source'],
                 static fn (string $name): bool => trim((string) ($document->groupOrNull('permission')?->textOrNull($name) ?? '')) === '',
             )),
-        ];
+        );
     }
 
     public static function log(FlightDay $day): FieldLog
@@ -165,7 +160,7 @@ final readonly class PlanDay
 
     /**
      * @param  array<int, array{shot: Shot, plan: Plan}>  $planned
-     * @return list<array<string, mixed>>
+     * @return list<array{id: string, title: Fact, items: list<array{id: string, text: Fact}>}>
      */
     private function lists(FlightDay $day, array $planned, Batteries $batteries, ReturnHeight $return): array
     {
@@ -182,24 +177,13 @@ final readonly class PlanDay
         return Checklist::of($crafts, $batteries, array_values($filters), $kelvins, $return->height, $batteries->areCold(), $ducted, $near);
     }
 
-    /** What the field needs of a shot, without asking the server again. */
+    /** @return InHands<DayCard> */
     private function card(Shot $shot, Plan $plan, SunDay $sun): InHands
     {
-        $whole = PlanDocument::of($plan, self::STRIDE);
         $brief = $shot->brief();
         $windows = DayShot::windows($plan, $brief, $sun);
+        $card = DayCard::of($shot->id, $shot->title, $shot->rig->version, $shot->mode, $plan, $brief, $windows);
 
-        return new InHands([
-            'shot_id' => $shot->id, 'title' => $shot->title, 'move' => $whole->move, 'summary' => $whole->summary,
-            'craft' => $shot->rig->craft, 'rig_version' => $shot->rig->version, 'mode' => $shot->mode,
-            'brief' => $brief->toArray(), 'duration_s' => round($plan->move->flight->duration(), 1),
-            'parameters' => new Map($plan->move->intent->parameters),
-            'windows' => $windows === null ? null : TimeStretch::each($windows),
-            'cues' => $whole->cues, 'presses' => $whole->presses, 'phases' => $whole->phases, 'samples' => $whole->samples,
-            'fingers' => $whole->fingers, 'frames' => $whole->frames, 'camera' => $whole->camera,
-            'findings' => array_values(array_filter(
-                $whole->findings, static fn (FindingDocument $finding): bool => $finding->state !== Finding::OK,
-            )),
-        ], $plan->shot->sticks);
+        return new InHands($card, $plan->shot->sticks);
     }
 }

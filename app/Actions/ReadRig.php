@@ -7,8 +7,8 @@ namespace App\Actions;
 use App\Models\Craft;
 use App\Models\Rig;
 use App\Models\Take;
-use Documents\Rig\Oddity;
-use Documents\Rig\RigChange;
+use Documents\Rig\RigCamera;
+use Documents\Rig\RigReadingDocument;
 use Larkspur\Camera\Lens;
 use Larkspur\Controls\Finger;
 use Larkspur\Fields;
@@ -16,7 +16,6 @@ use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
 use Larkspur\Rig\CurveKinds;
 use Larkspur\Rig\Difference;
-use Larkspur\Rig\Ducted;
 use Larkspur\Rig\Hands;
 use Larkspur\Rig\Rig as RigSheet;
 use Larkspur\Rig\SettingsEffect;
@@ -29,19 +28,16 @@ final readonly class ReadRig
 
     private const FEWEST = 3;
 
-    /** Points of the throttle card. */
-    private const POINTS = 21;
-
     /**
      * @param  ?array<string, mixed>  $settings  as they stand on the page; the rig's own where null
      * @param  ?array{finger: string, travel: float, output: float, kind?: ?string}  $drag  a point that the curve of a finger is pulled
      *     through
      * @param  ?array{finger: string, seconds: float}  $cushion  seconds in which a turn or a tilt is to be there
-     * @return array<string, mixed> of a drag the dragged finger alone: it is asked for at every move of a pointer
+     * @return RigReadingDocument of a drag the dragged finger alone: it is asked for at every move of a pointer
      */
     public function __invoke(
         Rig $rig, Craft $craft, string $mode, ?array $settings, ?array $drag, ?float $focal, float $distance, ?array $cushion = null,
-    ): array {
+    ): RigReadingDocument {
         $craftSheet = $craft->sheet();
         $sheet = $craftSheet->setUp($settings ?? $rig->document);
         $finger = null;
@@ -67,20 +63,10 @@ final readonly class ReadRig
         $hands = $this->hands($sheet, $rig);
         $camera = $focal === null ? $rig->camera : [...$lens->toArray(), 'focal_mm' => $focal];
 
-        return [
-            'rig_id' => $rig->id, 'settings' => self::settings($sheet),
-            'camera' => ['hfov_deg' => $camera['hfov_deg'], 'aspect' => $camera['aspect'], 'focal_mm' => $camera['focal_mm'] ?? null],
-            'distance_m' => $distance,
-            ...(new SettingsEffect($craftSheet, $lens, $hands, $distance))->of($sheet->mode($mode), $finger),
-            'hands' => [
-                ...$hands->toArray(), 'grip_words' => $hands->grip->words(), 'pads' => $hands->mode->pads(),
-                'per_mm' => round($hands->perMillimetre(), 4), 'tremble' => round($hands->tremble(), 5),
-                'nudge' => round($hands->nudge(), 5), 'measured' => $hands->measured !== null,
-            ],
-            'oddities' => Oddity::in($sheet),
-            'changes' => RigChange::each(Difference::between($rig->settings(), [...$sheet->toArray(), 'camera' => $camera])),
-            'ducted' => $sheet->ducted === null ? null : $this->ducted($sheet->ducted, $sheet->mode($mode)->run),
-        ];
+        return RigReadingDocument::of(
+            $rig->id, $sheet, RigCamera::of($camera), new SettingsEffect($craftSheet, $sheet->mode($mode), $lens, $hands, $distance),
+            Difference::between($rig->settings(), [...$sheet->toArray(), 'camera' => $camera]), $finger,
+        );
     }
 
     /** The operator's hands, with the tremble of their own logs where enough of them tell it. */
@@ -96,27 +82,5 @@ final readonly class ReadRig
         $trembles = $takes->pluck('tremble')->map(floatval(...))->all();
 
         return count($trembles) < self::FEWEST ? $hands : $hands->withTremble(Statistics::median(array_values($trembles)));
-    }
-
-    /** @return array<string, mixed> what of a rig a person sets */
-    public static function settings(RigSheet $sheet): array
-    {
-        return array_intersect_key($sheet->toArray(), ['modes' => 1, 'hands' => 1, 'ducted' => 1]);
-    }
-
-    /** @return array<string, mixed> */
-    private function ducted(Ducted $ducted, float $top): array
-    {
-        $points = $leans = [];
-        for ($i = 0; $i < self::POINTS; $i++) {
-            $share = $i / (self::POINTS - 1);
-            $points[] = [round($share, 3), round($ducted->throttle($share), 4)];
-            $leans[] = [round($top * $share, 3), round($ducted->lean($top * $share) / Angle::DEGREE, 2)];
-        }
-
-        return [
-            ...$ducted->toArray(), 'points' => $points, 'leans' => $leans,
-            'level_pace_mps' => round($ducted->levelPace(), 2), 'top_lean_deg' => round($ducted->lean($top) / Angle::DEGREE, 1),
-        ];
     }
 }

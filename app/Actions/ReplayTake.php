@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Models\Take;
 use Larkspur\Choreography\Planner;
-use Larkspur\Controls\StickMode;
 use Larkspur\Fields;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
@@ -17,8 +16,7 @@ use Larkspur\Scoring\TakeWindow;
 /** Works the pictures of a take out again from its log and its plan. Nothing of them is stored. */
 final readonly class ReplayTake
 {
-    /** @return array<string, mixed> */
-    public function __invoke(Take $take): array
+    public function __invoke(Take $take): Replay
     {
         $log = $take->log->read();
         $intent = $take->judgement === null ? null : Intent::read(Fields::of($take->judgement->intent));
@@ -36,6 +34,6 @@ final readonly class ReplayTake
             }
         }
 
-        return Replay::of($score, $plan, $shot?->tune(), StickMode::from($take->operator->stick_mode));
+        return Replay::of($score, $plan, $shot?->tune());
     }
 }

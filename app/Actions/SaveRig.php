@@ -16,6 +16,7 @@ use Larkspur\Refusal;
 use Larkspur\Rig\Difference;
 use Larkspur\Rig\Hands;
 use Larkspur\Rig\Rig as RigSheet;
+use Larkspur\Rig\ThreeWay;
 
 /**
  * Keeps a new version of a rig. Shots of whoever it belongs to are flown with it from now on; takes keep the version that
@@ -45,7 +46,7 @@ final readonly class SaveRig
             $latest = Rig::of($craft->id, $operator?->id)->with(['author', 'operator'])->first();
             $mine = [...$sheet->toArray(), 'camera' => $camera];
             if ($latest !== null && $latest->id !== $base->id) {
-                throw new SavedFirst($latest, Difference::threeWay($base->settings(), $latest->settings(), $mine));
+                throw new SavedFirst($latest, ThreeWay::between($base->settings(), $latest->settings(), $mine));
             }
             if ($latest !== null && Difference::between($latest->settings(), $mine) === []) {
                 throw new Refusal(Fact::of('rig.nothing-different'), 'settings', Fact::of('expected.change'));

@@ -9,14 +9,14 @@ use App\Models\FlightDay;
 use App\Models\Rig;
 use App\Models\Site;
 use Larkspur\Fact;
-use Larkspur\Rig\Difference;
+use Larkspur\Rig\ThreeWay;
 use RuntimeException;
 
 /** Somebody else saved the same record first. Nothing is lost: what they saved is told, and the second saver decides. */
 final class SavedFirst extends RuntimeException
 {
-    /** @param  ?array{theirs: list<Difference>, mine: list<Difference>, both: list<string>}  $difference  of a rig: what either changed */
-    public function __construct(public readonly Craft|FlightDay|Rig|Site $latest, public readonly ?array $difference = null)
+    /** @param  ?ThreeWay  $difference  of a rig: what either changed */
+    public function __construct(public readonly Craft|FlightDay|Rig|Site $latest, public readonly ?ThreeWay $difference = null)
     {
         parent::__construct('Somebody else saved first.');
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Documents\RigVersion;
 use App\Models\Rig;
 use App\Models\Take;
 use Documents\Rig\RigChange;
@@ -16,7 +17,7 @@ final readonly class TellHistory
 {
     private const MOST = 50;
 
-    /** @return list<array<string, mixed>> the latest first */
+    /** @return list<RigVersion> the latest first */
     public function __invoke(Rig $rig): array
     {
         $query = $rig->versions()->with('author');
@@ -36,13 +37,11 @@ final readonly class TellHistory
         $history = [];
         foreach ($versions as $i => $version) {
             $before = $versions[$i + 1] ?? null;
-            $history[] = [
-                'id' => $version->id, 'version' => $version->version, 'author' => $version->author?->name,
-                'at' => $version->created_at->toIso8601String(), 'reason' => $version->reason,
-                'takes' => count($scores($version)),
-                'changes' => $before === null ? [] : RigChange::each(Difference::between($before->settings(), $version->settings())),
-                'since' => $before === null ? null : SinceChangeDocument::of(SinceChange::of($scores($before), $scores($version))),
-            ];
+            $history[] = RigVersion::of(
+                $version, count($scores($version)),
+                $before === null ? [] : RigChange::each(Difference::between($before->settings(), $version->settings())),
+                $before === null ? null : SinceChangeDocument::of(SinceChange::of($scores($before), $scores($version))),
+            );
         }
 
         return $history;

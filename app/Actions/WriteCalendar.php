@@ -6,8 +6,7 @@ namespace App\Actions;
 
 use App\Models\FlightDay;
 use App\Spoken;
-use Documents\Day\ReturnHeightDocument;
-use Documents\Day\TimetableDocument;
+use Documents\Day\DayPlan;
 use Illuminate\Support\Carbon;
 use Larkspur\Fact;
 use Larkspur\Measure\Quantity;
@@ -19,12 +18,11 @@ use Sabre\VObject\Component\VCalendar;
  */
 final readonly class WriteCalendar
 {
-    /** @param  array{timetable: ?TimetableDocument, return: ReturnHeightDocument, ...<string, mixed>}  $planned  what PlanDay gave */
-    public function __invoke(FlightDay $day, array $planned): string
+    public function __invoke(FlightDay $day, DayPlan $planned): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Larkspur//Flight day//EN', 'VERSION' => '2.0']);
         $home = $day->site->sheet()->home;
-        $slots = $planned['timetable'] instanceof TimetableDocument ? $planned['timetable']->slots : [];
+        $slots = $planned->timetable->slots ?? [];
         $speaker = Spoken::to();
         foreach ($slots as $k => $slot) {
             $event = $calendar->createComponent('VEVENT', [
@@ -34,7 +32,7 @@ final readonly class WriteCalendar
                 'DTEND' => Carbon::parse($slot->to)->utc()->toDateTimeImmutable(),
                 'SUMMARY' => $slot->must ? $speaker->say(Fact::of('calendar.must', title: $slot->title)) : $slot->title,
                 'DESCRIPTION' => $speaker->say(Fact::of(
-                    'calendar.slot', battery: $slot->battery, passes: $slot->passes, height: Quantity::metres($planned['return']->heightM),
+                    'calendar.slot', battery: $slot->battery, passes: $slot->passes, height: Quantity::metres($planned->return->heightM),
                 )),
                 'LOCATION' => $day->site->name,
                 'GEO' => [$home->latitude, $home->longitude],

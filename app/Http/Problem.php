@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Actions\SavedFirst;
-use App\Http\Resources\RigResource;
-use App\Http\Resources\SiteResource;
+use App\Documents\RigDocument;
+use App\Documents\SiteDocument;
 use App\Models\Rig;
 use App\Models\Site;
 use App\Spoken;
-use Documents\Rig\RigChange;
+use Documents\Rig\ThreeWayDocument;
 use Documents\Wire;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
@@ -85,22 +85,18 @@ final readonly class Problem
     /** What they saved goes along where it can be looked at beside one's own. */
     private static function savedFirst(SavedFirst $error): self
     {
-        $plain = static fn (array $changes): mixed => Wire::write(array_map(RigChange::of(...), $changes), Spoken::to());
+        $latest = $error->latest;
         $theirs = match (true) {
-            $error->latest instanceof Site => ['latest' => new SiteResource($error->latest)],
-            $error->latest instanceof Rig && $error->difference !== null => [
-                'latest' => new RigResource($error->latest),
-                'difference' => [
-                    'theirs' => $plain($error->difference['theirs']), 'mine' => $plain($error->difference['mine']),
-                    'both' => $error->difference['both'],
-                ],
+            $latest instanceof Site => ['latest' => SiteDocument::of($latest)],
+            $latest instanceof Rig && $error->difference !== null => [
+                'latest' => RigDocument::of($latest), 'difference' => ThreeWayDocument::of($error->difference),
             ],
             default => [],
         };
 
         return new self(
             409, 'saved-first', 'Somebody saved first', Spoken::to()->say($error->fact()), [],
-            ['version' => $error->latest->version, ...$theirs],
+            ['version' => $latest->version, ...$theirs],
         );
     }
 
@@ -155,7 +151,7 @@ final readonly class Problem
             'status' => $this->status,
             'detail' => $this->detail,
             'errors' => $this->errors,
-            ...$this->more,
+            ...array_map(static fn (mixed $one): mixed => Wire::write($one, Spoken::to()), $this->more),
         ], $this->status, ['Content-Type' => 'application/problem+json']);
     }
 }

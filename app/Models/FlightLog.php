@@ -24,7 +24,7 @@ use Larkspur\Telemetry\Formats;
  * @property string $sha256
  * @property string $file_name
  * @property int $bytes
- * @property string $source
+ * @property 'imported'|'simulated' $source
  * @property int $samples
  * @property float $rate_hz
  * @property list<array{line: ?int, column: string, text: string}> $notes

@@ -23,7 +23,7 @@ use Illuminate\Support\Carbon;
  * @property string $path
  * @property int $bytes
  * @property int $bytes_read
- * @property string $state
+ * @property 'waiting'|'reading'|'judging'|'columns'|'done'|'refused' $state
  * @property array{message?: string, place?: string, expected?: string, takes?: list<int>, notes?: list<array{line: ?int, column: string,
  * text: string}>, guess?: array<string, mixed>, headers?: list<string>, unsure?: list<array{number: int, from_s: float, to_s: float,
  * candidates: list<string>}>} $outcome

@@ -26,7 +26,7 @@ use Larkspur\Geo\LocalFrame;
  * @property int $site_id
  * @property int $rig_id
  * @property string $title
- * @property string $mode
+ * @property 'slow'|'standard'|'fast' $mode
  * @property string $move
  * @property array<string, mixed> $intent
  * @property array<string, mixed> $wind

@@ -19,11 +19,11 @@ use Larkspur\Rig\House;
  * @property string $name
  * @property string $email
  * @property string $password
- * @property string $role
+ * @property 'trainer'|'operator' $role
  * @property int $stick_mode
  * @property string $wheel_up
- * @property string $units
- * @property string $theme
+ * @property 'metric'|'feet' $units
+ * @property 'light'|'dark'|'field' $theme
  * @property ?string $house
  * @property-read School $school
  */

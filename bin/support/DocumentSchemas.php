@@ -52,17 +52,21 @@ final class DocumentSchemas
         $this->comments = new PhpDocParser($config, $this->types, $constants);
     }
 
-    /** @return array<string, array<string, mixed>> every schema by its name */
-    public static function all(string $folder): array
+    /**
+     * @param  array<string, string>  $folders  by namespace
+     * @return array<string, array<string, mixed>> every schema by its name
+     */
+    public static function all(array $folders): array
     {
         $classes = [];
-        $files = glob("$folder/*/*.php");
-        foreach ($files === false ? [] : $files as $file) {
-            $class = 'Documents\\'.basename(dirname($file)).'\\'.basename($file, '.php');
-            if (is_a($class, Document::class, true)) {
-                $name = self::nameOf($class);
-                isset($classes[$name]) && throw new LogicException("Two documents would be called {$name}.");
-                $classes[$name] = $class;
+        foreach ($folders as $namespace => $folder) {
+            foreach ([...glob("$folder/*.php") ?: [], ...glob("$folder/*/*.php") ?: []] as $file) {
+                $class = $namespace.strtr(substr($file, strlen($folder), -4), '/', '\\');
+                if (is_a($class, Document::class, true) && ! interface_exists($class)) {
+                    $name = self::nameOf($class);
+                    isset($classes[$name]) && throw new LogicException("Two documents would be called {$name}.");
+                    $classes[$name] = $class;
+                }
             }
         }
         $schemas = new self($classes);
@@ -88,12 +92,19 @@ final class DocumentSchemas
         foreach ($comment === false ? [] : $this->comments->parse($this->tokens($comment))->getParamTagValues() as $tag) {
             $said[ltrim($tag->parameterName, '$')] = $tag;
         }
-        $properties = [];
+        $properties = $merged = [];
         foreach ($constructor->getParameters() as $parameter) {
-            $properties[Wire::names($class)[$parameter->name]] = $this->ofProperty($parameter, $said[$parameter->name] ?? null, $class);
+            $schema = $this->ofProperty($parameter, $said[$parameter->name] ?? null, $class);
+            $name = Wire::names($class)[$parameter->name];
+            if ($name === '') {
+                $merged[] = $schema;
+            } else {
+                $properties[$name] = $schema;
+            }
         }
+        $own = ['required' => array_keys($properties), 'properties' => $properties, 'type' => 'object'];
 
-        return ['required' => array_keys($properties), 'properties' => $properties, 'type' => 'object'];
+        return $merged === [] ? $own : ['allOf' => [...$merged, ...$properties === [] ? [] : [$own]]];
     }
 
     /**
@@ -104,7 +115,11 @@ final class DocumentSchemas
     {
         $shape = $parameter->getAttributes(Shape::class)[0] ?? null;
         if ($shape !== null) {
-            $reference = self::reference($shape->newInstance()->schema);
+            $named = $shape->newInstance();
+            $reference = self::reference($named->schema);
+            if ($named->each) {
+                $reference = ['type' => 'array', 'items' => $reference];
+            }
 
             return $parameter->allowsNull() ? self::nullable($reference) : $reference;
         }
@@ -125,6 +140,7 @@ final class DocumentSchemas
             $type instanceof UnionTypeNode => $this->ofUnion($type, $class),
             $type instanceof GenericTypeNode => match ((string) $type->type) {
                 'list' => ['type' => 'array', 'items' => $this->ofType($type->genericTypes[0], $class)],
+                'InHands' => $this->ofType($type->genericTypes[0], $class),
                 'Map', 'array' => [
                     'type' => 'object',
                     'additionalProperties' => $this->ofType($type->genericTypes[array_key_last($type->genericTypes)], $class),
@@ -166,7 +182,7 @@ final class DocumentSchemas
             SORT_REGULAR,
         ));
 
-        return ['oneOf' => $schemas];
+        return count($schemas) === 1 ? $schemas[0] : ['oneOf' => $schemas];
     }
 
     /**

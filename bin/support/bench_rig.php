@@ -5,6 +5,7 @@
 declare(strict_types=1);
 
 use Demo\Rigs;
+use Documents\Rig\RigAdviceDocument;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
 use Larkspur\Choreography\ShotDemands;
@@ -41,9 +42,9 @@ foreach (House::cases() as $house) {
             array_push($demands, ...ShotDemands::of(Planner::plan($shot), $moves[$k]));
         }
         $planned = hrtime(true);
-        SettingsAdvice::of(
+        RigAdviceDocument::of(SettingsAdvice::of(
             $craft, $craft->stock->mode('standard'), $demands, new AdviceWish($house, (new Hands)->nudge(), 0.25, 0.65),
-        )->toArray();
+        ), $craft->stock, []);
         $spent['plan'][] = ($planned - $began) / 1e6;
         $spent['solve'][] = (hrtime(true) - $planned) / 1e6;
     }

@@ -13,7 +13,7 @@ require __DIR__.'/DocumentSchemas.php';
 $root = dirname(__DIR__, 2);
 $api = (new Generator)->generate([$root.'/app'], validate: false) ?? exit("app/ declares no API.\n");
 $document = json_decode($api->toJson(), true, flags: JSON_THROW_ON_ERROR);
-$inferred = DocumentSchemas::all($root.'/documents');
+$inferred = DocumentSchemas::all(['Documents' => $root.'/documents', 'App\\Documents' => $root.'/app/Documents']);
 $twice = array_intersect_key($document['components']['schemas'], $inferred);
 $twice === [] || exit('Written by hand and inferred: '.implode(', ', array_keys($twice))."\n");
 $document['components']['schemas'] += $inferred;

@@ -97,13 +97,4 @@ final readonly class Composition
 
         return new self($distance, -$distance * tan($foot), $tilt);
     }
-
-    /** @return array{distance_m: float, height_m: float, tilt_deg: float} */
-    public function toArray(): array
-    {
-        return [
-            'distance_m' => round($this->distance, 2), 'height_m' => round($this->height, 2),
-            'tilt_deg' => round($this->tilt / Angle::DEGREE, 2),
-        ];
-    }
 }

@@ -62,14 +62,9 @@ final readonly class WantedPicture
     }
 
     /**
-     * @return array{
-     *     distance_m: float, height_m: float, tilt_deg: float, parameters: array<string, float>,
-     *     reached: array{distance_m: float, height_m: float, hold_s: float}, hidden: ?bool, notes: list<Fact>,
-     * }
-     *
      * @throws Refusal where no such picture can be taken, or the move has nothing to set it with
      */
-    public function solve(Shot $shot): array
+    public function solve(Shot $shot): FoundPicture
     {
         $lens = $shot->intent->lens;
         $wanted = $this->height === null
@@ -137,13 +132,7 @@ final readonly class WantedPicture
         }
         [$hidden, $own, $plan, $more] = $this->hide($shot, $plan, $own);
 
-        return [
-            'distance_m' => round($wanted->distance, 2), 'height_m' => round($wanted->height, 2),
-            'tilt_deg' => round($wanted->tilt / Angle::DEGREE, 2),
-            'parameters' => array_map(static fn (float $value): float => round($value, 2), $own),
-            'reached' => ['distance_m' => round($reached[0], 2), 'height_m' => round($reached[1], 2), 'hold_s' => round($reached[2], 2)],
-            'hidden' => $hidden, 'notes' => [...$notes, ...$more],
-        ];
+        return new FoundPicture($wanted, $own, $reached[0], $reached[1], $reached[2], $hidden, [...$notes, ...$more]);
     }
 
     /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Larkspur\Flight;
 
 use Larkspur\Controls\Finger;
-use Larkspur\Measure\Angle;
 use Larkspur\Measure\Lag;
+use Larkspur\Rig\ModeTune;
 use Larkspur\Rig\Rig;
 
 /**
@@ -14,42 +14,46 @@ use Larkspur\Rig\Rig;
  * difference that a step covers, and the limits. The page holds no constants of its own; a test flies the same
  * inputs through the page's stepping and through Aircraft.
  */
-final class ResponseSheet
+final readonly class ResponseSheet
 {
     public const STEP = 0.02;
 
     /** Places in a table, from full travel one way to full travel the other. */
     private const PLACES = 201;
 
-    /** @return array<string, mixed> rates in m/s and deg/s */
-    public static function of(Rig $rig, string $modeName): array
+    private function __construct(public Rig $rig, public ModeTune $mode)
     {
-        $mode = $rig->mode($modeName);
-        $axes = [];
-        foreach (Finger::cases() as $finger) {
-            $scale = $finger->rotates() ? 1 / Angle::DEGREE : 1.0;
-            $table = [];
-            for ($i = 0; $i < self::PLACES; $i++) {
-                $table[] = round($mode->asked($finger, 2 * $i / (self::PLACES - 1) - 1) * $scale, 5);
-            }
-            $axes[$finger->value] = [
-                'unit' => $finger->rotates() ? 'deg/s' : 'm/s', 'rates' => $table, 'top' => round($mode->top($finger) * $scale, 4),
-                'share' => round(Lag::share($mode->lag($finger), self::STEP), 9),
-                // Greatest change of rate in one step; null where nothing limits it. Run and slide share theirs, as a vector.
-                'most_per_step' => match ($finger) {
-                    Finger::Climb => round($mode->climbAccelerate * self::STEP, 9),
-                    Finger::Turn => round($mode->turnAccelerate * $scale * self::STEP, 9),
-                    default => null,
-                },
-            ];
+    }
+
+    public static function of(Rig $rig, string $mode): self
+    {
+        return new self($rig, $rig->mode($mode));
+    }
+
+    /** @return list<float> rate by travel, m/s or rad/s */
+    public function rates(Finger $finger): array
+    {
+        $rates = [];
+        for ($i = 0; $i < self::PLACES; $i++) {
+            $rates[] = $this->mode->asked($finger, 2 * $i / (self::PLACES - 1) - 1);
         }
 
-        return [
-            'step_s' => self::STEP, 'axes' => $axes,
-            'travel' => [
-                'accelerate_per_step' => round($mode->accelerate * self::STEP, 9), 'brake_per_step' => round($mode->brake * self::STEP, 9),
-            ],
-            'tilt' => ['low_deg' => round($rig->tiltLow / Angle::DEGREE, 4), 'high_deg' => round($rig->tiltHigh / Angle::DEGREE, 4)],
-        ];
+        return $rates;
+    }
+
+    /** Share of the difference to the asked rate that one step covers. */
+    public function share(Finger $finger): float
+    {
+        return Lag::share($this->mode->lag($finger), self::STEP);
+    }
+
+    /** Greatest change of rate in one step; null where nothing limits it. Run and slide share theirs, as a vector. */
+    public function mostPerStep(Finger $finger): ?float
+    {
+        return match ($finger) {
+            Finger::Climb => $this->mode->climbAccelerate * self::STEP,
+            Finger::Turn => $this->mode->turnAccelerate * self::STEP,
+            default => null,
+        };
     }
 }

@@ -67,15 +67,6 @@ final readonly class Batteries
         );
     }
 
-    /** @return array{count: int, minutes: float, reserve: float, temperature_c: float, usable_min: float, cold_share: float} */
-    public function toArray(): array
-    {
-        return [
-            'count' => $this->count, 'minutes' => $this->minutes, 'reserve' => $this->reserve, 'temperature_c' => $this->temperature,
-            'usable_min' => round($this->usable() / 60, 2), 'cold_share' => round($this->warmth(), 3),
-        ];
-    }
-
     /** Share of its minutes that the cold leaves. */
     public function warmth(): float
     {

@@ -95,34 +95,4 @@ final readonly class FieldLog
     {
         return count(array_filter($this->passes[$item] ?? [], static fn (array $pass): bool => $pass['verdict'] !== 'dropped'));
     }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        $time = static fn (float $made): string => gmdate('Y-m-d\TH:i:s\Z', (int) $made);
-
-        return [
-            'ticks' => (object) array_map(
-                static fn (array $tick): array => ['on' => $tick['on'], 'by' => $tick['by'], 'at' => $time($tick['made'])], $this->ticks,
-            ),
-            'passes' => (object) array_map(
-                static fn (array $passes): array => array_map(
-                    static fn (array $pass): array => [
-                        'number' => $pass['number'], 'verdict' => $pass['verdict'], 'note' => $pass['note'], 'by' => $pass['by'],
-                        'at' => $time($pass['made']),
-                    ],
-                    $passes,
-                ),
-                $this->passes,
-            ),
-            'batteries' => (object) array_map(
-                static fn (array $one): array => [
-                    'running' => $one['running'], 'since' => $one['since'] === null ? null : $time($one['since']),
-                    'flown_s' => round($one['flown']),
-                ],
-                $this->batteries,
-            ),
-            'conflicts' => $this->conflicts,
-        ];
-    }
 }

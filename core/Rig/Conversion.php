@@ -82,7 +82,11 @@ final readonly class Conversion
         return array_map(static fn (string $kind): self => self::of($curve, $kind, $end), $kinds);
     }
 
-    /** "same", "close", "rough", or "none" where the convention has no number for such a curve. */
+    /**
+     * How near it comes; "none" where the convention has no number for such a curve.
+     *
+     * @return 'same'|'close'|'rough'|'none'
+     */
     public function closeness(): string
     {
         return match (true) {
@@ -93,27 +97,9 @@ final readonly class Conversion
         };
     }
 
-    /** @return array{kind: string, convention: Fact, closeness: string, difference: float, curve: ?array<string, mixed>} */
-    public function toArray(): array
+    public function convention(): Fact
     {
-        return [
-            'kind' => $this->kind, 'convention' => CurveKinds::meaning($this->kind), 'closeness' => $this->closeness(),
-            'difference' => round($this->difference, 4),
-            'curve' => $this->closeness() === 'none' ? null : self::plain($this->curve->toArray()),
-        ];
-    }
-
-    /**
-     * Numbers as a craft would show them.
-     *
-     * @param  array{kind: string, value?: float, centre?: float, end?: float, points?: list<array{float, float}>}  $curve
-     * @return array<string, mixed>
-     */
-    private static function plain(array $curve): array
-    {
-        $places = $curve['kind'] === 'half-stick-percent' || $curve['kind'] === 'rates' ? 1 : 3;
-
-        return array_map(static fn (mixed $value): mixed => is_float($value) ? round($value, $places) : $value, $curve);
+        return CurveKinds::meaning($this->kind);
     }
 
     private static function meanSquare(ResponseCurve $a, ResponseCurve $b): float

@@ -77,16 +77,4 @@ final readonly class DemandFit
 
         return $troubles;
     }
-
-    /** @return array<string, mixed> */
-    public function toArray(AdviceWish $wish): array
-    {
-        return [
-            'shot' => $this->demand->shot,
-            'travel' => $this->travel === null ? null : round($this->travel, 3),
-            'nudge_widths' => $this->nudge === null ? null : round($this->nudge, 4),
-            'reach' => round($this->reach, 3),
-            'troubles' => $this->troubles($wish),
-        ];
-    }
 }

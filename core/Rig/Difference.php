@@ -53,30 +53,6 @@ final readonly class Difference
         return $differences;
     }
 
-    /**
-     * Two people changed the same rig: what both changed, to different ends, is theirs to settle; the rest goes together.
-     *
-     * @param  array<string, mixed>  $base  what both began with
-     * @param  array<string, mixed>  $theirs  what was saved first
-     * @param  array<string, mixed>  $mine  what is to be saved now
-     * @return array{theirs: list<self>, mine: list<self>, both: list<string>} changes of each side, and the places that both changed to
-     *     different ends
-     */
-    public static function threeWay(array $base, array $theirs, array $mine): array
-    {
-        $changedThere = self::between($base, $theirs);
-        $changedHere = self::between($base, $mine);
-        $there = array_column($changedThere, 'to', 'place');
-        $both = [];
-        foreach ($changedHere as $change) {
-            if (array_key_exists($change->place, $there) && $there[$change->place] !== $change->to) {
-                $both[] = $change->place;
-            }
-        }
-
-        return ['theirs' => $changedThere, 'mine' => $changedHere, 'both' => $both];
-    }
-
     /** @return ?array{string, Fact, string} mode, name and unit; null for what is no setting */
     private static function named(string $place): ?array
     {

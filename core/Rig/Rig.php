@@ -79,6 +79,12 @@ final readonly class Rig
         );
     }
 
+    /** @return array<string, mixed> what of a rig a person sets, in its form */
+    public function settings(): array
+    {
+        return array_intersect_key($this->toArray(), ['modes' => 1, 'hands' => 1, 'ducted' => 1]);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

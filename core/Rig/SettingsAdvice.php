@@ -6,7 +6,6 @@ namespace Larkspur\Rig;
 
 use Larkspur\Controls\Finger;
 use Larkspur\Fact;
-use Larkspur\Measure\Angle;
 use Larkspur\Measure\Quantity;
 
 /** The advisor's answer for one flight mode: what to set, why, what it does to every shot, and what other numbers would buy and cost. */
@@ -18,7 +17,7 @@ final readonly class SettingsAdvice
     private const HIGHER = 1.25;
 
     private function __construct(
-        public ModeTune $now, public ModeTune $advised, private SettingsAdvisor $advisor, private AdviceWish $wish, private Craft $craft,
+        public ModeTune $now, public ModeTune $advised, public AdviceWish $wish, private SettingsAdvisor $advisor, private Craft $craft,
     ) {
     }
 
@@ -27,56 +26,32 @@ final readonly class SettingsAdvice
     {
         $advisor = new SettingsAdvisor($craft, $mode, $demands, $wish);
 
-        return new self($mode, $advisor->recommended(), $advisor, $wish, $craft);
+        return new self($mode, $advisor->recommended(), $wish, $advisor, $craft);
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    /**
+     * What the shots ask of a finger; empty where none moves it.
+     *
+     * @return list<Demand>
+     */
+    public function demands(Finger $finger): array
     {
-        $fingers = [];
-        foreach (Finger::cases() as $finger) {
-            $demands = $this->advisor->of($finger);
-            $scale = $finger->rotates() ? 1 / Angle::DEGREE : 1.0;
-            $fingers[] = [
-                'finger' => $finger->value,
-                'unit' => $finger->rotates() ? 'deg/s' : 'm/s',
-                'asked' => $demands !== [],
-                'now' => $this->numbers($this->now, $finger, $scale),
-                'advised' => $this->numbers($this->advised, $finger, $scale),
-                'why' => $demands === [] ? Fact::of('settings-advice.shot-list-moves-finger') : $this->why($finger, $demands),
-                'cost_now' => round($this->advisor->cost($this->now, $finger), 4),
-                'cost_advised' => round($this->advisor->cost($this->advised, $finger), 4),
-                'shots' => array_map(fn (Demand $demand): array => [
-                    'shot' => $demand->shot,
-                    'now' => DemandFit::of($demand, $this->now, $this->wish->nudge)->toArray($this->wish),
-                    'advised' => DemandFit::of($demand, $this->advised, $this->wish->nudge)->toArray($this->wish),
-                ], $demands),
-                'trades' => $demands === [] ? [] : $this->trades($finger, $demands),
-            ];
+        return $this->advisor->of($finger);
+    }
+
+    /** What numbers cost for these shots, without unit: less is better. */
+    public function cost(ModeTune $mode, Finger $finger): float
+    {
+        return $this->advisor->cost($mode, $finger);
+    }
+
+    /** Why a finger's numbers are what they are. */
+    public function why(Finger $finger): Fact
+    {
+        $demands = $this->demands($finger);
+        if ($demands === []) {
+            return Fact::of('settings-advice.shot-list-moves-finger');
         }
-
-        return [
-            'mode' => $this->now->name, 'house' => $this->wish->house->value, 'house_words' => $this->wish->house->words(),
-            'house_why' => $this->wish->house->why(),
-            'nudge' => round($this->wish->nudge, 4), 'seen_widths' => $this->wish->seen,
-            'comfort' => ['least' => $this->wish->least, 'most' => $this->wish->most],
-            'settings' => $this->advised->toArray(), 'fingers' => $fingers,
-        ];
-    }
-
-    /** @return array{top: float, top_back: float, curve: array<string, mixed>, half: float, cushion_s: ?float} */
-    private function numbers(ModeTune $mode, Finger $finger, float $scale): array
-    {
-        return [
-            'top' => round($mode->top($finger) * $scale, 2), 'top_back' => round($mode->top($finger, false) * $scale, 2),
-            'curve' => $mode->curve($finger)->toArray(), 'half' => round($mode->curve($finger)->output(0.5), 3),
-            'cushion_s' => $finger->rotates() ? round($mode->cushion($finger), 2) : null,
-        ];
-    }
-
-    /** @param  non-empty-list<Demand>  $demands */
-    private function why(Finger $finger, array $demands): Fact
-    {
         $most = null;
         $held = [];
         foreach ($demands as $demand) {
@@ -107,13 +82,16 @@ final readonly class SettingsAdvice
     }
 
     /**
-     * What each number, loosened or tightened, buys and costs.
+     * What each number, loosened or tightened, buys and costs; empty where no shot moves the finger.
      *
-     * @param  non-empty-list<Demand>  $demands
-     * @return list<array{change: Fact, buys: list<Fact>, costs: list<Fact>}>
+     * @return list<Trade>
      */
-    private function trades(Finger $finger, array $demands): array
+    public function trades(Finger $finger): array
     {
+        $demands = $this->demands($finger);
+        if ($demands === []) {
+            return [];
+        }
         $top = $this->advised->top($finger);
         $half = $this->advised->curve($finger)->output(0.5);
         $cushion = $finger->rotates() ? $this->advised->cushion($finger) : null;
@@ -179,7 +157,7 @@ final readonly class SettingsAdvice
                 );
                 $is > $was ? $buys[] = $stops : $costs[] = $stops;
             }
-            $trades[] = ['change' => $change, 'buys' => $buys, 'costs' => $costs];
+            $trades[] = new Trade($change, $buys, $costs);
         }
 
         return $trades;

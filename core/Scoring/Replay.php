@@ -7,10 +7,8 @@ namespace Larkspur\Scoring;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\ThumbSheet;
 use Larkspur\Controls\Finger;
-use Larkspur\Controls\StickMode;
 use Larkspur\Flight;
 use Larkspur\Geo\Position;
-use Larkspur\Measure\Angle;
 use Larkspur\Measure\Series;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Telemetry\FlightLog;
@@ -19,72 +17,93 @@ use Larkspur\Telemetry\FlightLog;
  * A judged take laid out for its pictures: the path flown over the path planned, the five staves, the frame trace and
  * the cost of every moment, all on one clock (the log's).
  */
-final class Replay
+final readonly class Replay
 {
     /** More points than this tell the eye nothing, per series. */
-    private const MOST_POINTS = 900;
+    public const MOST_POINTS = 900;
+
+    /**
+     * @param  list<int>  $nodes  of the grid that are shown
+     * @param  Position  $origin  of the grid in the site's own metres, about take-off
+     * @param  list<?float>  $u  where the subject stands in the frame, fractions of its width; null outside the move
+     * @param  list<?float>  $v  the same of its height
+     * @param  ?array<string, list<float>>  $fingers  travel by finger; null where it can't be known
+     * @param  bool  $inferred  whether they were worked out from the motion
+     */
+    private function __construct(
+        public Score $score,
+        public array $nodes,
+        public Position $origin,
+        public array $u,
+        public array $v,
+        public ?array $fingers,
+        public bool $inferred,
+        public ?PlannedReplay $planned,
+    ) {
+    }
 
     /**
      * @param  ?Plan  $plan  what was planned, where there was a plan
      * @param  ?ModeTune  $mode  the mode it was flown in, where known: fingers that were not recorded are worked out by it
-     * @return array<string, mixed> docs/formats.md, "Replay"
      */
-    public static function of(Score $score, ?Plan $plan, ?ModeTune $mode, StickMode $sticks): array
+    public static function of(Score $score, ?Plan $plan, ?ModeTune $mode): self
     {
         $take = $score->measured->take;
         $grid = $take->grid;
-        $stride = max(1, (int) ceil($grid->count() / self::MOST_POINTS));
-        $nodes = Series::stride($grid->count(), $stride);
-        // The grid has an origin of its own; the site's is the take-off point.
-        $origin = $plan?->shot->site->frame()->position($score->frame->origin) ?? new Position(0, 0, 0);
-        [$east, $north, $up] = [$origin->east, $origin->north, $origin->up];
-        $subject = $take->subject?->at($grid->t[$take->main->from]);
-
-        $u = $v = $cost = [];
+        $nodes = Series::stride($grid->count(), max(1, (int) ceil($grid->count() / self::MOST_POINTS)));
+        $u = $v = [];
         foreach ($nodes as $i) {
             $k = $i - $take->main->from;
             $inside = $k >= 0 && $i <= $take->main->to;
-            $u[] = $inside ? round($score->measured->framing->u[$k] + $score->intent->u(), 4) : null;
-            $v[] = $inside ? round($score->measured->framing->v[$k] + $score->intent->v(), 4) : null;
-            $cost[] = round($score->usable->cost[$i], 3);
+            $u[] = $inside ? $score->measured->framing->u[$k] + $score->intent->u() : null;
+            $v[] = $inside ? $score->measured->framing->v[$k] + $score->intent->v() : null;
         }
         [$fingers, $inferred] = self::flownFingers($score->cut, $take, $nodes, $mode);
-        $shift = $plan === null ? 0.0 : $grid->t[$take->main->from] - self::plannedOnset($plan, $take->main->rate);
 
-        return [
-            't' => Series::rounded(Series::at($grid->t, $nodes), 2),
-            'east_m' => Series::rounded(Series::at($grid->x->value, $nodes), 2, 1.0, $east),
-            'north_m' => Series::rounded(Series::at($grid->y->value, $nodes), 2, 1.0, $north),
-            'up_m' => Series::rounded(Series::at($grid->z->value, $nodes), 2, 1.0, $up),
-            'heading_deg' => Series::rounded(Series::at($grid->heading->value, $nodes), 2, 1 / Angle::DEGREE),
-            'tilt_deg' => Series::rounded(Series::at($grid->tilt->value, $nodes), 2, 1 / Angle::DEGREE),
-            'u' => $u,
-            'v' => $v,
-            'cost' => $cost,
-            'fingers' => $fingers,
-            'fingers_inferred' => $inferred,
-            'thumbs' => array_combine(
-                array_map(static fn (Finger $finger): string => $finger->value, Finger::cases()),
-                array_map(
-                    static fn (Finger $finger): array => ['thumb' => $sticks->thumb($finger), 'ends' => $finger->ends()], Finger::cases(),
-                ),
-            ),
-            'camera' => [
-                'hfov_deg' => round($score->intent->lens->horizontal / Angle::DEGREE, 3),
-                'vfov_deg' => round($score->intent->lens->vertical() / Angle::DEGREE, 3),
-                'aspect' => round($score->intent->lens->aspect, 5),
-            ],
-            'aim' => ['u' => round($score->intent->u(), 4), 'v' => round($score->intent->v(), 4)],
-            'subject' => $subject === null ? null : [
-                'east_m' => round($subject->east + $east, 2), 'north_m' => round($subject->north + $north, 2),
-                'up_m' => round($subject->up + $up, 2),
-            ],
-            'subject_track' => $take->subject === null || ! $take->subject->moves() ? null : [
-                'east_m' => array_map(static fn (int $i): float => round($take->subject->at($grid->t[$i])->east + $east, 2), $nodes),
-                'north_m' => array_map(static fn (int $i): float => round($take->subject->at($grid->t[$i])->north + $north, 2), $nodes),
-            ],
-            'planned' => $plan === null ? null : self::planned($plan, $shift),
-        ];
+        return new self(
+            // The grid has an origin of its own; the site's is the take-off point.
+            $score, $nodes, $plan?->shot->site->frame()->position($score->frame->origin) ?? new Position(0, 0, 0), $u, $v, $fingers,
+            $inferred,
+            $plan === null ? null : PlannedReplay::of($plan, $grid->t[$take->main->from] - self::plannedOnset($plan, $take->main->rate)),
+        );
+    }
+
+    /**
+     * A series of the grid at the nodes that are shown.
+     *
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    public function shown(array $values): array
+    {
+        return Series::at($values, $this->nodes);
+    }
+
+    public function grid(): Grid
+    {
+        return $this->score->measured->take->grid;
+    }
+
+    /** Where the subject stood when the move began, in the site's own metres. */
+    public function subject(): ?Position
+    {
+        $take = $this->score->measured->take;
+
+        return $take->subject?->at($take->grid->t[$take->main->from])->plus($this->origin->east, $this->origin->north, $this->origin->up);
+    }
+
+    /** @return ?list<Position> where a subject that moves was at each node; null where it stood */
+    public function subjectTrack(): ?array
+    {
+        $subject = $this->score->measured->take->subject;
+        if ($subject === null || ! $subject->moves()) {
+            return null;
+        }
+        $origin = $this->origin;
+
+        return array_map(
+            fn (int $i): Position => $subject->at($this->grid()->t[$i])->plus($origin->east, $origin->north, $origin->up), $this->nodes,
+        );
     }
 
     /** When the planned move would be seen to begin by the same rule as the flown one: at a tenth of its pace. */
@@ -98,27 +117,6 @@ final class Replay
         }
 
         return $plan->move->onset;
-    }
-
-    /** @return array<string, mixed> */
-    private static function planned(Plan $plan, float $shift): array
-    {
-        $stride = max(5, (int) ceil($plan->move->flight->count() / self::MOST_POINTS));
-        $flight = $plan->move->flight->thinned($stride);
-        $keep = Series::stride($plan->move->flight->count(), $stride);
-
-        return [
-            't' => Series::rounded($flight->t, 2, 1.0, $shift),
-            'east_m' => Series::rounded($flight->east, 2),
-            'north_m' => Series::rounded($flight->north, 2),
-            'up_m' => Series::rounded($flight->up, 2),
-            'heading_deg' => Series::rounded($flight->heading, 2, 1 / Angle::DEGREE),
-            'fingers' => array_map(
-                static fn (array $travel): array => Series::rounded(Series::at($travel, $keep), 3), $plan->sheet->travel,
-            ),
-            'hold_from_s' => round($plan->move->holdFrom + $shift, 2),
-            'hold_to_s' => round($plan->move->holdTo + $shift, 2),
-        ];
     }
 
     /**
@@ -141,7 +139,7 @@ final class Replay
                         $at++;
                     }
                     $x = $column[$at] ?? 0.0;
-                    $values[] = is_nan($x) ? 0.0 : round($x, 3);
+                    $values[] = is_nan($x) ? 0.0 : $x;
                 }
                 $fingers[$finger->value] = $values;
             }
@@ -157,6 +155,6 @@ final class Replay
             $grid->heading->value, $grid->tilt->value,
         ), $mode);
 
-        return [array_map(static fn (array $travel): array => Series::rounded(Series::at($travel, $nodes), 3), $sheet->travel), true];
+        return [array_map(static fn (array $travel): array => Series::at($travel, $nodes), $sheet->travel), true];
     }
 }

@@ -48,11 +48,11 @@ final class SiteImport
     /** @var list<array{east_m: float, north_m: float, up_m: float}> */
     public array $spots = [];
 
-    /** @var list<array<string, mixed>> things to film: id, name, east, north, base and aim */
+    /** @var list<array{id: string, name: string, east_m: float, north_m: float, base_m: float, aim_m: float}> things to film */
     public array $subjects = [];
 
-    /** @var ?array{lat: float, lon: float, alt_m: float} */
-    public ?array $home = null;
+    /** @var array{lat: float, lon: float, alt_m: float} take-off */
+    public readonly array $home;
 
     /** @var list<Fact> what was done to the file's contents, and what was left out */
     public array $notes = [];
@@ -61,6 +61,7 @@ final class SiteImport
 
     private function __construct(private readonly LocalFrame $frame)
     {
+        $this->home = $frame->origin->toArray();
     }
 
     /**
@@ -77,7 +78,6 @@ final class SiteImport
         $own = self::ownHome($features);
         $home ??= $own ?? self::middle($features);
         $import = new self(new LocalFrame($home));
-        $import->home = $home->toArray();
         $import->found = count($features);
         $features = $import->turnedRound($features, $home);
         $near = [];
@@ -110,16 +110,6 @@ final class SiteImport
         }
 
         return $import;
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'found' => $this->found, 'home' => $this->home, 'solids' => $this->solids, 'areas' => $this->areas,
-            'observers' => $this->observers, 'spots' => $this->spots, 'subjects' => $this->subjects,
-            'notes' => Fact::unique($this->notes),
-        ];
     }
 
     /** @param  list<Feature>  $features */

@@ -274,7 +274,7 @@ final class TakeAlongTest extends TestCase
         $original = $site->toArray();
         foreach (['solids', 'areas', 'observers'] as $kind) {
             $mine = $sorted($original[$kind]);
-            $read = $sorted($import->toArray()[$kind]);
+            $read = $sorted($import->$kind);
             self::assertSame(array_column($mine, 'id'), array_column($read, 'id'));
             foreach ($mine as $k => $thing) {
                 // RFC 7946 has outer rings run counterclockwise: an area may come back in the other order round.

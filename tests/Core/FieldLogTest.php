@@ -25,11 +25,11 @@ final class FieldLogTest extends TestCase
             self::battery('f', 1, 60, 900, 'tablet', true), self::battery('g', 1, 360, 900, 'tablet', false),
             self::battery('h', 1, 500, 900, 'tablet', true),
         ];
-        $expected = FieldLog::of($entries)->toArray();
-        self::assertTrue($expected['ticks']->{'bag-cards'}['on']);
-        self::assertSame(300.0, $expected['batteries']->{'battery-1'}['flown_s']);
-        self::assertTrue($expected['batteries']->{'battery-1'}['running']);
-        self::assertSame([], $expected['conflicts']);
+        $expected = FieldLog::of($entries);
+        self::assertTrue($expected->ticks['bag-cards']['on']);
+        self::assertSame(300.0, $expected->batteries['battery-1']['flown']);
+        self::assertTrue($expected->batteries['battery-1']['running']);
+        self::assertSame([], $expected->conflicts);
         $noise = new SeededNoise(4);
         for ($k = 0; $k < 30; $k++) {
             // Some arrive twice, all in another order.
@@ -38,7 +38,7 @@ final class FieldLogTest extends TestCase
                 $j = (int) $noise->between(0, $i + 0.999);
                 [$mixed[$i], $mixed[$j]] = [$mixed[$j], $mixed[$i]];
             }
-            self::assertEquals($expected, FieldLog::of(array_values($mixed))->toArray());
+            self::assertEquals($expected, FieldLog::of(array_values($mixed)));
         }
         self::assertSame(1, FieldLog::of($entries)->flown('shot-7'), 'a pass that was dropped has to be flown again');
         self::assertSame(0, FieldLog::of($entries)->flown('shot-8'));

@@ -161,7 +161,7 @@ final class WireTest extends TestCase
 
     public function test_every_document_has_a_schema_and_every_property_is_required(): void
     {
-        $schemas = DocumentSchemas::all(dirname(__DIR__, 2).'/documents');
+        $schemas = DocumentSchemas::all(['Documents' => dirname(__DIR__, 2).'/documents']);
         self::assertGreaterThan(30, count($schemas));
         foreach ($schemas as $name => $schema) {
             self::assertSame(array_keys($schema['properties']), $schema['required'], $name);
@@ -178,7 +178,7 @@ final class WireTest extends TestCase
 
     public function test_a_schema_says_what_its_type_says(): void
     {
-        $schemas = DocumentSchemas::all(dirname(__DIR__, 2).'/documents');
+        $schemas = DocumentSchemas::all(['Documents' => dirname(__DIR__, 2).'/documents']);
         $of = static fn (string $schema, string $property): array => array_diff_key(
             $schemas[$schema]['properties'][$property], ['description' => 1],
         );

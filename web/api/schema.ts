@@ -1082,6 +1082,7 @@ export interface components {
         AdviceFinger: {
             finger: string;
             unit: string;
+            /** @description whether any shot of the list moves it */
             asked: boolean;
             now: components["schemas"]["AdviceNumbers"];
             advised: components["schemas"]["AdviceNumbers"];
@@ -1095,13 +1096,17 @@ export interface components {
             top: number;
             top_back: number;
             curve: components["schemas"]["RigCurve"];
+            /** @description share of the full rate at half travel */
             half: number;
             cushion_s: number | null;
         };
         AdviceReading: {
             shot: string;
+            /** @description at which the finger is held; null where it holds nothing */
             travel: number | null;
+            /** @description what the finest dependable nudge does, picture widths a second */
             nudge_widths: number | null;
+            /** @description greatest rate asked over the rate there is */
             reach: number;
             troubles: string[];
         };
@@ -1142,6 +1147,7 @@ export interface components {
             axes: {
                 [key: string]: number;
             };
+            /** @description ids */
             moves: string[];
         };
         AxisCount: {
@@ -1149,12 +1155,16 @@ export interface components {
             count: number;
         };
         Band: {
-            /**
-             * @description Shapes of the API that no request and no resource owns: what core/ gives out as it stands (docs/formats.md), and the
-             *     small parts that several shapes share.
-             */
             least: number;
             most: number;
+        };
+        BatteriesReading: {
+            count: number;
+            minutes: number;
+            reserve: number;
+            temperature_c: number;
+            usable_min: number;
+            cold_share: number;
         };
         BobIndex: {
             index: number;
@@ -1175,8 +1185,21 @@ export interface components {
             hidden: string | null;
         };
         Camera: {
+            /**
+             * @description Shapes of the API that no request and no resource owns: what core/ gives out as it stands (docs/formats.md), and the
+             *     small parts that several shapes share.
+             */
             hfov_deg: number;
             aspect: number;
+        };
+        Caution: {
+            id: string;
+            text: string;
+            ask: string;
+            /** @description titles */
+            shots: string[];
+            /** @description day of which it is, as YYYY-MM-DD */
+            dated: string;
         };
         ChooseHouse: {
             /**
@@ -1191,6 +1214,7 @@ export interface components {
         };
         ColumnQuestion: {
             headers: string[];
+            /** @description by quantity */
             guess: {
                 [key: string]: components["schemas"]["GuessedColumn"];
             };
@@ -1199,10 +1223,10 @@ export interface components {
         Combinations: {
             with_zoom: components["schemas"]["AxisCount"][];
             without_zoom: components["schemas"]["AxisCount"][];
+            /** @description of the five fingers */
             all: components["schemas"]["AxisCombination"][];
         };
         Comment: {
-            /** @description What someone said about one moment of a take. */
             id: number;
             at_s: number;
             text: string;
@@ -1212,8 +1236,9 @@ export interface components {
         Comparison: {
             /** @description the best first */
             takes: components["schemas"]["NamedTake"][];
+            /** @description id; null where there is none */
             best: number | null;
-            reason: string;
+            reason: string | null;
         };
         Composition: {
             distance_m: number;
@@ -1222,20 +1247,17 @@ export interface components {
             parameters: {
                 [key: string]: number;
             };
-            reached: {
-                distance_m: number;
-                height_m: number;
-                hold_s: number;
-            };
+            reached: components["schemas"]["PictureReached"];
+            /** @description whether what must not be seen is hidden; null where nothing must */
             hidden: boolean | null;
             notes: string[];
         };
         Craft: {
-            /** @description A machine of the school. */
             id: number;
             name: string;
             version: number;
             document: components["schemas"]["CraftDocument"];
+            /** @description by flight mode */
             measured: {
                 [key: string]: components["schemas"]["StepFit"][];
             } | null;
@@ -1285,11 +1307,11 @@ export interface components {
             convention: string;
             /** @enum {string} */
             closeness: "same" | "close" | "rough" | "none";
+            /** @description largest difference of the output, share of the full rate */
             difference: number;
             curve: components["schemas"]["RigCurve"] | null;
         };
         Day: {
-            /** @description A day of flying, as a list shows it. */
             id: number;
             title: string;
             date: string;
@@ -1297,15 +1319,13 @@ export interface components {
             site_id: number;
             site: string;
             version: number;
+            /** @description how many are planned on it */
             shots: number;
         };
         DayCard: {
             shot_id: number;
             title: string;
-            move: {
-                id: string;
-                name: string;
-            };
+            move: components["schemas"]["PlanMove"];
             summary: string;
             craft: string;
             rig_version: number;
@@ -1326,48 +1346,11 @@ export interface components {
             };
             frames: components["schemas"]["Frame"][];
             camera: components["schemas"]["FullCamera"];
+            /** @description those that are not well */
             findings: components["schemas"]["Finding"][];
         };
-        DayDetail: components["schemas"]["Day"] & {
-            /** @description the site’s clock, by its name in the IANA time zone database */
-            zone: string;
-            /** @description null where its hours can’t be read */
-            begins: string | null;
+        DayDetail: components["schemas"]["Day"] & components["schemas"]["DayPlan"] & {
             document: components["schemas"]["DayDocument"];
-            timetable: components["schemas"]["Timetable"] | null;
-            problem: {
-                place: string;
-                message: string;
-                expected: string;
-            } | null;
-            batteries: {
-                count: number;
-                minutes: number;
-                reserve: number;
-                temperature_c: number;
-                usable_min: number;
-                cold_share: number;
-            } | null;
-            light: components["schemas"]["SunDay"];
-            return: components["schemas"]["ReturnHeight"];
-            lists: {
-                id: string;
-                title: string;
-                items: {
-                    id: string;
-                    text: string;
-                }[];
-            }[];
-            cautions: {
-                id: string;
-                text: string;
-                ask: string;
-                shots: string[];
-                dated: string;
-            }[];
-            cards: components["schemas"]["DayCard"][];
-            log: components["schemas"]["FieldLog"];
-            missing: string[];
         };
         DayDocument: {
             /** @description on the site’s clock, such as 08:30; hours past 24 lie on the next day */
@@ -1400,6 +1383,11 @@ export interface components {
             /** @description that was worked on; of a day that exists */
             version?: number;
         };
+        DayList: {
+            id: string;
+            title: string;
+            items: components["schemas"]["ListItem"][];
+        };
         /** @description fields to be filled, never assumed */
         DayPermission: {
             airspace?: string;
@@ -1407,6 +1395,29 @@ export interface components {
             owner?: string;
             rule_source?: string;
             rule_date?: string;
+        };
+        DayPlan: {
+            /** @description the site’s clock, by its name in the IANA time zone database */
+            zone: string;
+            /** @description null where its hours can’t be read */
+            begins: string | null;
+            timetable: components["schemas"]["Timetable"] | null;
+            problem: components["schemas"]["DayProblem"] | null;
+            batteries: components["schemas"]["BatteriesReading"] | null;
+            light: components["schemas"]["SunDay"];
+            return: components["schemas"]["ReturnHeight"];
+            lists: components["schemas"]["DayList"][];
+            cautions: components["schemas"]["Caution"][];
+            /** @description each of the thumbs of whoever flies */
+            cards: components["schemas"]["DayCard"][];
+            log: components["schemas"]["FieldLog"];
+            /** @description what of the permission is not filled in */
+            missing: string[];
+        };
+        DayProblem: {
+            place: string;
+            message: string;
+            expected: string;
         };
         DayShot: {
             shot_id: number;
@@ -1445,7 +1456,9 @@ export interface components {
             self_levelling: boolean;
             camera_deg: number;
             coast_s: number;
+            /** @description throttle by stick, shares */
             points: number[][];
+            /** @description lean in degrees by pace in m/s */
             leans: number[][];
             level_pace_mps: number;
             top_lean_deg: number;
@@ -1580,26 +1593,15 @@ export interface components {
         };
         FieldLog: {
             ticks: {
-                [key: string]: {
-                    on: boolean;
-                    by: string;
-                    at: string;
-                };
+                [key: string]: components["schemas"]["Ticked"];
             };
             passes: {
                 [key: string]: components["schemas"]["FlownPass"][];
             };
             batteries: {
-                [key: string]: {
-                    running: boolean;
-                    since: string | null;
-                    flown_s: number;
-                };
+                [key: string]: components["schemas"]["FlownBattery"];
             };
-            conflicts: {
-                item: string;
-                text: string;
-            }[];
+            conflicts: components["schemas"]["LogConflict"][];
         };
         Figure: {
             id: string;
@@ -1621,6 +1623,12 @@ export interface components {
             limit: number | null;
             unit: string;
             mend: components["schemas"]["Mend"] | null;
+        };
+        FlownBattery: {
+            running: boolean;
+            /** @description null where it does not run */
+            since: string | null;
+            flown_s: number;
         };
         FlownPass: {
             number: number;
@@ -1707,13 +1715,18 @@ export interface components {
         HandsReading: {
             pads: components["schemas"]["Pads"];
             stick_mode: number;
-            wheel_up: string;
+            /** @enum {string} */
+            wheel_up: "push" | "pull";
             grip: string;
             stick_mm: number;
             grip_words: string;
+            /** @description share of the travel that a millimetre at the tip is */
             per_mm: number;
+            /** @description travel, standard deviation */
             tremble: number;
+            /** @description finest dependable change of travel */
             nudge: number;
+            /** @description whether the tremble is of the operator's own logs */
             measured: boolean;
         };
         Heights: {
@@ -1740,7 +1753,6 @@ export interface components {
             from: string;
         };
         Import: {
-            /** @description A log on its way in. */
             id: number;
             file_name: string;
             shot_id: number | null;
@@ -1755,6 +1767,7 @@ export interface components {
             takes: number[];
             /** @description takes whose move the log does not tell */
             unsure: components["schemas"]["UnsureTake"][];
+            /** @description what has to be confirmed before it can be read */
             columns: components["schemas"]["ColumnQuestion"] | null;
         };
         ImportedSubject: {
@@ -1891,6 +1904,14 @@ export interface components {
             join?: "sequence" | "together";
             parts?: components["schemas"]["Part"][];
         };
+        ListItem: {
+            id: string;
+            text: string;
+        };
+        LogConflict: {
+            item: string;
+            text: string;
+        };
         LogNote: {
             line: number | null;
             column: string;
@@ -1942,10 +1963,6 @@ export interface components {
             faults: components["schemas"]["MoveFault"][];
             parameters: components["schemas"]["Parameter"][];
         };
-        MoveChoice: {
-            id: string;
-            name: string;
-        };
         MoveFault: {
             id: string;
             name: string;
@@ -1988,7 +2005,6 @@ export interface components {
             /** @description height aimed at above the foot */
             aim_m?: number;
         };
-        /** @description what each stick plays, across and up */
         Pads: {
             left: string[];
             right: string[];
@@ -2020,6 +2036,11 @@ export interface components {
             stop_s: number;
             duration_s: number;
             lead_s: number;
+        };
+        PictureReached: {
+            distance_m: number;
+            height_m: number;
+            hold_s: number;
         };
         Plan: {
             intent: components["schemas"]["Intent"];
@@ -2188,11 +2209,7 @@ export interface components {
             camera: components["schemas"]["FullCamera"];
             aim: components["schemas"]["FramePlace"];
             subject: components["schemas"]["ReplaySubject"] | null;
-            /** @description of a subject that moves, at the times of the take */
-            subject_track: {
-                east_m: number[];
-                north_m: number[];
-            } | null;
+            subject_track: components["schemas"]["SubjectTrack"] | null;
             planned: components["schemas"]["ReplayPlanned"] | null;
         };
         ReplayPlanned: {
@@ -2243,13 +2260,12 @@ export interface components {
             sentences: string[];
         };
         Rig: {
-            /** @description A version of a craft’s settings. */
             id: number;
             craft: string;
             craft_id: number;
             version: number;
-            operator: string | null;
             operator_id: number | null;
+            operator: string | null;
             camera: components["schemas"]["RigCamera"];
         };
         RigAdvice: {
@@ -2257,17 +2273,21 @@ export interface components {
             house: string;
             house_words: string;
             house_why: string;
+            /** @description finest dependable change of travel */
             nudge: number;
+            /** @description what of a nudge is seen, picture widths a second */
             seen_widths: number;
             comfort: components["schemas"]["Band"];
             settings: components["schemas"]["RigSettings"];
             fingers: components["schemas"]["AdviceFinger"][];
             left_out: components["schemas"]["LeftOut"][];
+            /** @description the flight mode that the house films in */
             films_in: string;
         };
         RigCamera: {
             hfov_deg: number;
             aspect: number;
+            /** @description null where only the angle is known */
             focal_mm: number | null;
         };
         RigChange: {
@@ -2282,6 +2302,7 @@ export interface components {
             one: components["schemas"]["RigSide"];
             other: components["schemas"]["RigSide"];
             same_craft: boolean;
+            /** @description empty for two craft: bare numbers of two say nothing beside each other, curves and rates do */
             differences: components["schemas"]["RigChange"][];
         };
         RigConflict: components["schemas"]["Problem"] & {
@@ -2304,17 +2325,9 @@ export interface components {
             slide: components["schemas"]["RigCurve"];
             tilt: components["schemas"]["RigCurve"];
         };
-        RigDetail: {
-            /** @description A version of a rig with all that may be set of it. */
-            id: number;
-            craft: string;
-            craft_id: number;
+        RigDetail: components["schemas"]["Rig"] & {
             /** @enum {string} */
             kind: "camera" | "ducted";
-            version: number;
-            operator_id: number | null;
-            operator: string | null;
-            camera: components["schemas"]["RigCamera"];
             author: string | null;
             reason: string;
             at: string;
@@ -2382,10 +2395,12 @@ export interface components {
             unit: string;
             top: number;
             top_back: number;
+            /** @description greatest rate that may be set */
             ceiling: number;
             half_stick: number;
             start_s: number;
             stop_s: number;
+            /** @description on the way to rest */
             stop_way: number;
             stop_widths: number;
             top_widths: number;
@@ -2396,7 +2411,9 @@ export interface components {
             own: components["schemas"]["OwnNumbers"] | null;
             curve: components["schemas"]["RigCurve"];
             convention: string;
+            /** @description the curve in every convention that states a number */
             says: components["schemas"]["CurveConversion"][];
+            /** @description rate by travel */
             points: number[][];
         };
         RigGimbal: {
@@ -2439,13 +2456,16 @@ export interface components {
             rig_id: number;
             settings: components["schemas"]["RigSettings"];
             camera: components["schemas"]["RigCamera"];
+            /** @description from how far off a plain move is looked at */
             distance_m: number;
             mode: string;
             brake_m: number;
             brake_s: number;
+            /** @description of a drag the dragged one alone */
             fingers: components["schemas"]["RigFinger"][];
             hands: components["schemas"]["HandsReading"];
             oddities: components["schemas"]["Oddity"][];
+            /** @description what is not saved yet */
             changes: components["schemas"]["RigChange"][];
             ducted: components["schemas"]["DuctedReading"] | null;
         };
@@ -2566,9 +2586,12 @@ export interface components {
         };
         SheetAxis: {
             unit: string;
+            /** @description by travel, from full one way to full the other */
             rates: number[];
             top: number;
+            /** @description of the difference to the asked rate that a step covers */
             share: number;
+            /** @description greatest change of rate in one step; null where nothing limits it, or the ground speed does */
             most_per_step: number | null;
         };
         SheetTilt: {
@@ -2580,7 +2603,6 @@ export interface components {
             brake_per_step: number;
         };
         Shot: {
-            /** @description A shot that was kept. */
             id: number;
             title: string;
             operator: components["schemas"]["Person"];
@@ -2636,7 +2658,6 @@ export interface components {
             words: string;
         };
         Site: {
-            /** @description A site with what stands on it, in metres about its take-off point. */
             id: number;
             name: string;
             about: string;
@@ -2689,7 +2710,6 @@ export interface components {
             notes: string[];
         };
         SiteName: {
-            /** @description A site, as a list shows it: what stands there is asked for when it is chosen. */
             id: number;
             name: string;
             about: string;
@@ -2787,6 +2807,10 @@ export interface components {
             to_s: number;
             seconds: number;
         };
+        SubjectTrack: {
+            east_m: number[];
+            north_m: number[];
+        };
         SubjectWay: {
             east_m: number[];
             north_m: number[];
@@ -2813,7 +2837,6 @@ export interface components {
             day: components["schemas"]["TimeStretch"][];
         };
         Take: {
-            /** @description A take as the logbook lists it. */
             id: number;
             operator: components["schemas"]["Person"];
             shot_id: number | null;
@@ -2837,37 +2860,46 @@ export interface components {
         };
         TakeDetail: components["schemas"]["Take"] & {
             judgement: components["schemas"]["Score"];
-            log: {
-                file_name: string;
-                /** @enum {string} */
-                source: "imported" | "simulated";
-                samples: number;
-                rate_hz: number;
-                notes: components["schemas"]["LogNote"][];
-            };
+            log: components["schemas"]["TakeLog"];
             craft: string;
             rig_version: number | null;
             site_id: number | null;
             said: components["schemas"]["Comment"][];
-        } & components["schemas"]["Take"];
+        };
         TakeLimits: {
             from_s: number;
             to_s: number;
             hold_from_s: number;
             hold_to_s: number;
         };
+        TakeLog: {
+            file_name: string;
+            /** @enum {string} */
+            source: "imported" | "simulated";
+            samples: number;
+            rate_hz: number;
+            notes: components["schemas"]["LogNote"][];
+        };
         TakePage: {
             takes: components["schemas"]["Take"][];
+            /** @description cursor of the page after it; null on the last */
             next: string | null;
         };
         ThreeWay: {
+            /** @description what was saved first */
             theirs: components["schemas"]["RigChange"][];
             mine: components["schemas"]["RigChange"][];
+            /** @description places that both changed, to different ends */
             both: string[];
         };
         Thumb: {
             thumb: string;
             ends: string[];
+        };
+        Ticked: {
+            on: boolean;
+            by: string;
+            at: string;
         };
         TiltRange: {
             low: number;
@@ -2886,9 +2918,13 @@ export interface components {
             usable_min: number;
         };
         Today: {
+            /** @description an operator's own */
             advice: components["schemas"]["Advice"] | null;
+            /** @description of a trainer */
             class: components["schemas"]["ClassMember"][];
+            /** @description the latest */
             takes: components["schemas"]["Take"][];
+            /** @description the one worked on last */
             shot: components["schemas"]["Shot"] | null;
             comment: components["schemas"]["LatestComment"] | null;
         };
@@ -2901,15 +2937,15 @@ export interface components {
         };
         Trend: {
             operator: string;
-            points: {
-                take: number;
-                /** Format: date-time */
-                flown_at: string;
-                score: number;
-                uncertainty: number;
-                /** @description of this take and the four before it */
-                median: number | null;
-            }[];
+            points: components["schemas"]["TrendPoint"][];
+        };
+        TrendPoint: {
+            take: number;
+            flown_at: string;
+            score: number;
+            uncertainty: number;
+            /** @description of this take and the four before it */
+            median: number | null;
         };
         TypicalTake: {
             takes: number;
@@ -2920,10 +2956,9 @@ export interface components {
             number: number;
             from_s: number;
             to_s: number;
-            candidates: components["schemas"]["MoveChoice"][];
+            candidates: components["schemas"]["PlanMove"][];
         };
         User: {
-            /** @description Someone signed in. */
             id: number;
             name: string;
             email: string;
@@ -3024,6 +3059,7 @@ export interface components {
         Word: {
             word: string;
             meanings: string[];
+            /** @description the one in which it is used here */
             ours: string;
         };
     };

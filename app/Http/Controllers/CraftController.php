@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepCraft;
+use App\Documents\CraftDocument;
+use App\Documents\StepTestDocument;
 use App\Http\Requests\CraftForm;
 use App\Http\Requests\StepTestRequest;
-use App\Http\Resources\CraftResource;
 use App\Models\Craft;
 use Documents\Rig\HoverPointDocument;
 use Documents\Rig\StepFitDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Larkspur\Rig\Craft as CraftSheet;
 use Larkspur\Telemetry\Analysis\HoverPoint;
 use Larkspur\Telemetry\Analysis\StepTest;
@@ -29,9 +29,14 @@ final class CraftController extends Controller
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Craft')),
         )],
     )]
-    public function index(): AnonymousResourceCollection
+    public function index(Request $request): JsonResponse
     {
-        return CraftResource::collection(Craft::query()->orderBy('id')->limit(200)->get());
+        $crafts = Craft::query();
+        $crafts->orderBy('id')->limit(200);
+
+        return $this->answer(array_map(
+            fn (Craft $craft): CraftDocument => CraftDocument::of($craft, $this->user($request)), $crafts->get()->all(),
+        ));
     }
 
     #[OA\Get(path: '/crafts/ordinary', operationId: 'ordinaryCraft', parameters: [new OA\Parameter(
@@ -61,9 +66,9 @@ final class CraftController extends Controller
     ])]
     public function store(CraftForm $request, KeepCraft $keep): JsonResponse
     {
-        return (new CraftResource($keep(
+        return $this->answer(CraftDocument::of($keep(
             null, $request->document(), $request->measured(), 0, $this->user($request),
-        )))->response()->setStatusCode(201);
+        ), $this->user($request)), 201);
     }
 
     #[OA\Put(path: '/crafts/{craft}', operationId: 'changeCraft', parameters: [new OA\Parameter(
@@ -79,13 +84,13 @@ final class CraftController extends Controller
             content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
         ),
     ])]
-    public function update(CraftForm $request, Craft $craft, KeepCraft $keep): CraftResource
+    public function update(CraftForm $request, Craft $craft, KeepCraft $keep): JsonResponse
     {
         $this->authorize('update', $craft);
 
-        return new CraftResource($keep(
+        return $this->answer(CraftDocument::of($keep(
             $craft, $request->document(), $request->measured() ?? $craft->measured, $request->integer('version'), $this->user($request),
-        ));
+        ), $this->user($request)));
     }
 
     #[OA\Post(path: '/crafts/{craft}/step-tests', operationId: 'fitStepTest', parameters: [new OA\Parameter(
@@ -103,10 +108,9 @@ final class CraftController extends Controller
         $fits = StepTest::fit($request->log());
         $mode = $request->string('mode')->toString();
 
-        return $this->answer([
-            'mode' => $mode, 'fits' => array_map(StepFitDocument::of(...), $fits),
-            'document' => $craft->sheet()->measured($mode, $fits)->toArray(),
-        ]);
+        return $this->answer(new StepTestDocument(
+            $mode, array_map(StepFitDocument::of(...), $fits), $craft->sheet()->measured($mode, $fits)->toArray(),
+        ));
     }
 
     #[OA\Post(path: '/hover-points', operationId: 'hoverPoint', requestBody: new OA\RequestBody(

@@ -8,16 +8,17 @@ use App\Actions\LogEntries;
 use App\Actions\MakePdf;
 use App\Actions\PlanDay;
 use App\Actions\WriteCalendar;
+use App\Documents\DayDetail;
+use App\Documents\DayDocument;
 use App\Http\Requests\DayForm;
 use App\Http\Requests\FieldEntries;
-use App\Http\Resources\DayResource;
 use App\Models\FlightDay;
 use App\Models\Shot;
 use App\Models\Site;
 use App\Models\User;
+use Documents\Day\FieldLogDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
@@ -34,7 +35,7 @@ final class DayController extends Controller
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Day')),
         ),
     ])]
-    public function index(Request $request): AnonymousResourceCollection
+    public function index(Request $request): JsonResponse
     {
         $user = $this->user($request);
         $query = FlightDay::query()->with(['site', 'operator']);
@@ -45,7 +46,7 @@ final class DayController extends Controller
             $query->where('operator_id', $request->integer('operator'));
         }
 
-        return DayResource::collection($this->found($query, 'title', $request));
+        return $this->answer(array_map(DayDocument::of(...), $this->found($query, 'title', $request)->all()));
     }
 
     #[OA\Post(path: '/days', operationId: 'keepDay', requestBody: new OA\RequestBody(
@@ -66,7 +67,7 @@ final class DayController extends Controller
             ...$this->filled($request), 'school_id' => $user->school_id, 'operator_id' => $operator->id, 'version' => 1,
         ]);
 
-        return $this->answer($this->detail($day, $plan, $request), 201);
+        return $this->answer($this->detail($day, $plan), 201);
     }
 
     #[OA\Get(path: '/days/{day}', operationId: 'day', parameters: [new OA\Parameter(
@@ -77,11 +78,11 @@ final class DayController extends Controller
             content: new OA\JsonContent(ref: '#/components/schemas/DayDetail'),
         ),
     ])]
-    public function show(Request $request, FlightDay $day, PlanDay $plan): JsonResponse
+    public function show(FlightDay $day, PlanDay $plan): JsonResponse
     {
         $this->authorize('view', $day);
 
-        return $this->answer($this->detail($day, $plan, $request));
+        return $this->answer($this->detail($day, $plan));
     }
 
     #[OA\Put(path: '/days/{day}', operationId: 'changeDay', parameters: [new OA\Parameter(
@@ -98,7 +99,7 @@ final class DayController extends Controller
     {
         $this->authorize('update', $day);
 
-        return $this->answer($this->detail($day->saveOver($request->integer('version'), $this->filled($request)), $plan, $request));
+        return $this->answer($this->detail($day->saveOver($request->integer('version'), $this->filled($request)), $plan));
     }
 
     #[OA\Delete(path: '/days/{day}', operationId: 'removeDay', parameters: [new OA\Parameter(
@@ -126,7 +127,7 @@ final class DayController extends Controller
     {
         $this->authorize('update', $day);
 
-        return $this->answer($log($day, $this->user($request), $request->entries())->toArray());
+        return $this->answer(FieldLogDocument::of($log($day, $this->user($request), $request->entries())));
     }
 
     #[OA\Get(path: '/days/{day}/calendar', operationId: 'dayCalendar', parameters: [new OA\Parameter(
@@ -190,18 +191,11 @@ final class DayController extends Controller
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function detail(FlightDay $day, PlanDay $plan, Request $request): array
+    private function detail(FlightDay $day, PlanDay $plan): DayDetail
     {
         $day->load(['site', 'operator']);
 
-        return [
-            ...(new DayResource($day))->toArray($request),
-            'document' => [
-                ...$day->document, ...isset($day->document['permission']) ? ['permission' => (object) $day->document['permission']] : [],
-            ],
-            ...$plan($day),
-        ];
+        return DayDetail::of($day, $plan($day));
     }
 
     private static function name(FlightDay $day): string

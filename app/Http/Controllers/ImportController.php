@@ -6,16 +6,15 @@ namespace App\Http\Controllers;
 
 use App\Actions\ConfirmColumns;
 use App\Actions\NameMove;
+use App\Documents\ImportDocument;
 use App\Http\Requests\ColumnsRequest;
 use App\Http\Requests\NameMoveRequest;
 use App\Http\Requests\UploadLog;
-use App\Http\Resources\ImportResource;
 use App\Jobs\ReadUpload;
 use App\Models\Import;
 use App\Models\Shot;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
@@ -31,9 +30,12 @@ final class ImportController extends Controller
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Import')),
         )],
     )]
-    public function index(Request $request): AnonymousResourceCollection
+    public function index(Request $request): JsonResponse
     {
-        return ImportResource::collection(Import::query()->where('owner_id', $this->user($request)->id)->latest('id')->limit(20)->get());
+        $imports = Import::query()->where('owner_id', $this->user($request)->id);
+        $imports->latest('id')->limit(20);
+
+        return $this->answer(array_map(ImportDocument::of(...), $imports->get()->all()));
     }
 
     #[OA\Get(path: '/imports/{import}', operationId: 'import', parameters: [new OA\Parameter(
@@ -41,11 +43,11 @@ final class ImportController extends Controller
     )], responses: [
         new OA\Response(response: 200, description: 'How far it is', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
     ])]
-    public function show(Import $import): ImportResource
+    public function show(Import $import): JsonResponse
     {
         $this->authorize('view', $import);
 
-        return new ImportResource($import);
+        return $this->answer(ImportDocument::of($import));
     }
 
     #[OA\Put(path: '/imports/{import}/columns', operationId: 'confirmColumns', parameters: [new OA\Parameter(
@@ -65,7 +67,7 @@ final class ImportController extends Controller
     {
         $this->authorize('view', $import);
 
-        return (new ImportResource($confirm($import, $request->columns())->refresh()))->response()->setStatusCode(202);
+        return $this->answer(ImportDocument::of($confirm($import, $request->columns())->refresh()), 202);
     }
 
     #[OA\Put(path: '/imports/{import}/takes/{number}', operationId: 'nameMove', parameters: [
@@ -80,12 +82,12 @@ final class ImportController extends Controller
                 response: 422, description: 'It can’t be judged as that', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
             ),
         ])]
-    public function take(NameMoveRequest $request, Import $import, int $number, NameMove $name): ImportResource
+    public function take(NameMoveRequest $request, Import $import, int $number, NameMove $name): JsonResponse
     {
         $this->authorize('view', $import);
         $name($import->load('owner.school'), $number, $request->string('move')->toString());
 
-        return new ImportResource($import->refresh());
+        return $this->answer(ImportDocument::of($import->refresh()));
     }
 
     #[OA\Post(path: '/imports', operationId: 'uploadLog', requestBody: new OA\RequestBody(
@@ -125,6 +127,6 @@ final class ImportController extends Controller
         ]);
         ReadUpload::dispatch($import->id);
 
-        return (new ImportResource($import->refresh()))->response()->setStatusCode(202);
+        return $this->answer(ImportDocument::of($import->refresh()), 202);
     }
 }

@@ -6,15 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\AskLesson;
 use App\Models\Rig;
-use Documents\Move\LessonFlight;
+use Documents\Move\CombinationsDocument;
+use Documents\Move\LessonDocument;
 use Documents\Move\MoveDocument;
-use Documents\Plan\PlanDocument;
+use Documents\Move\Word;
 use Illuminate\Http\JsonResponse;
 use Larkspur\Move\Catalogue;
-use Larkspur\Move\Fingering\AxisCombinations;
 use Larkspur\Training\Lesson;
 use OpenApi\Attributes as OA;
-use Words\Glossary;
 
 /** The move library: what every move is, how it is flown clean and with a fault, and which axes make which. */
 final class MoveController extends Controller
@@ -57,11 +56,7 @@ final class MoveController extends Controller
         $plan = Lesson::planned($move, $rig->document, $request->string('mode', 'standard')->toString(), $rig->camera);
         $fault = $request->filled('fault') ? $request->string('fault')->toString() : null;
 
-        return $this->answer([
-            'plan' => PlanDocument::of($plan, self::STRIDE),
-            'site' => array_diff_key($plan->shot->site->toArray(), ['name' => 1]),
-            'flown' => LessonFlight::of(Lesson::flown($plan, $fault), self::STRIDE),
-        ]);
+        return $this->answer(LessonDocument::of(Lesson::flown($plan, $fault), self::STRIDE));
     }
 
     #[OA\Get(
@@ -70,17 +65,7 @@ final class MoveController extends Controller
     )]
     public function combinations(): JsonResponse
     {
-        $counts = static fn (bool $zoom): array => array_map(
-            static fn (int $axes, int $count): array => ['axes' => $axes, 'count' => $count], array_keys(AxisCombinations::counts($zoom)),
-            AxisCombinations::counts($zoom),
-        );
-
-        return $this->answer([
-            'with_zoom' => $counts(true), 'without_zoom' => $counts(false),
-            'all' => array_map(
-                static fn (array $one): array => ['axes' => (object) $one['axes'], 'moves' => $one['moves']], AxisCombinations::all(false),
-            ),
-        ]);
+        return $this->answer(CombinationsDocument::counted());
     }
 
     #[OA\Get(
@@ -92,6 +77,6 @@ final class MoveController extends Controller
     )]
     public function glossary(): JsonResponse
     {
-        return $this->answer(Glossary::all());
+        return $this->answer(Word::all());
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\FindHeights;
+use App\Documents\MeterReading;
+use App\Documents\WeatherDocument;
 use App\Outside\LightMeter;
 use App\Outside\WeatherService;
 use Illuminate\Http\JsonResponse;
@@ -30,12 +32,8 @@ final class OutsideController extends Controller
     public function weather(Request $request, WeatherService $service): JsonResponse
     {
         [$place, $time] = $this->asked($request);
-        $weather = $service->at($place, $time);
 
-        return $this->answer([
-            ...array_diff_key($weather->wind->toArray(), ['kind' => 1]), 'temperature_c' => $weather->temperature,
-            'cloud' => $weather->cloud, 'source' => $weather->source, 'simulated' => $weather->simulated,
-        ]);
+        return $this->answer(WeatherDocument::of($service->at($place, $time)));
     }
 
     #[OA\Get(path: '/light-meter', operationId: 'lightMeter', parameters: [
@@ -52,7 +50,7 @@ final class OutsideController extends Controller
     {
         [$place, $time] = $this->asked($request);
 
-        return $this->answer(['ev' => $meter->read($place, $time), 'simulated' => $meter->isSimulated()]);
+        return $this->answer(new MeterReading($meter->read($place, $time), $meter->isSimulated()));
     }
 
     #[OA\Post(path: '/ground-heights', operationId: 'groundHeights', requestBody: new OA\RequestBody(

@@ -10,6 +10,7 @@ use App\Http\Requests\PlanDrag;
 use App\Http\Requests\WantedPicture;
 use App\Models\Rig;
 use App\Models\Site;
+use Documents\Plan\CompositionDocument;
 use Documents\Plan\ExpectationDocument;
 use Documents\Plan\PlanDocument;
 use Documents\Reading\ReadingDocument;
@@ -39,9 +40,9 @@ final class PlanController extends Controller
     ])]
     public function compose(WantedPicture $request, DraftShot $draft): JsonResponse
     {
-        return $this->answer(
-            Picture::read(Fields::of($request->array('picture'), 'picture'))->solve($this->shot($request, $this->rig($request), $draft)),
-        );
+        $picture = Picture::read(Fields::of($request->array('picture'), 'picture'));
+
+        return $this->answer(CompositionDocument::of($picture->solve($this->shot($request, $this->rig($request), $draft))));
     }
 
     #[OA\Post(path: '/plans', operationId: 'plan', requestBody: new OA\RequestBody(

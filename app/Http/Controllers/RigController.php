@@ -9,18 +9,19 @@ use App\Actions\CompareRigs;
 use App\Actions\ReadRig;
 use App\Actions\SaveRig;
 use App\Actions\TellHistory;
+use App\Documents\RigDetail;
+use App\Documents\RigDocument;
 use App\Http\Requests\AskAdvice;
 use App\Http\Requests\RigReading;
 use App\Http\Requests\SaveRigRequest;
-use App\Http\Resources\RigDetail;
-use App\Http\Resources\RigResource;
 use App\Models\Rig;
 use App\Models\Shot;
 use App\Models\User;
+use Documents\Rig\ResponseSheetDocument;
+use Documents\Rig\RigCamera;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Larkspur\Flight\ResponseSheet;
 use Larkspur\Rig\House;
 use Larkspur\Rig\SettingsEffect;
@@ -37,7 +38,7 @@ final class RigController extends Controller
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Rig')),
         ),
     ])]
-    public function index(Request $request): AnonymousResourceCollection
+    public function index(Request $request): JsonResponse
     {
         $user = $this->user($request);
         $whose = $user->isTrainer() ? ($request->integer('operator') > 0 ? $request->integer('operator') : null) : $user->id;
@@ -53,7 +54,7 @@ final class RigController extends Controller
             $user->isTrainer() && $whose === null ? ' desc' : ''
         ))->orderBy('id')->limit(200);
 
-        return RigResource::collection($rigs->get());
+        return $this->answer(array_map(RigDocument::of(...), $rigs->get()->all()));
     }
 
     #[OA\Get(path: '/rigs/{rig}', operationId: 'rig', parameters: [new OA\Parameter(
@@ -64,11 +65,11 @@ final class RigController extends Controller
         ),
         new OA\Response(response: 404, description: 'Not in your school', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function show(Rig $rig): RigDetail
+    public function show(Request $request, Rig $rig): JsonResponse
     {
         $this->authorize('view', $rig);
 
-        return new RigDetail($rig->load(['model', 'operator', 'author']));
+        return $this->answer(RigDetail::of($rig->load(['model', 'operator', 'author']), $this->user($request)));
     }
 
     #[OA\Post(path: '/rigs/{rig}/reading', operationId: 'readRig', parameters: [new OA\Parameter(
@@ -108,10 +109,9 @@ final class RigController extends Controller
         $this->authorize('view', $rig);
         $sheet = $rig->load('model')->model->sheet()->setUp($request->settings() ?? $rig->document);
 
-        return $this->answer([
-            ...ResponseSheet::of($sheet, $request->string('mode')->toString()), 'hfov_deg' => $rig->camera['hfov_deg'],
-            'aspect' => $rig->camera['aspect'],
-        ]);
+        return $this->answer(ResponseSheetDocument::of(
+            ResponseSheet::of($sheet, $request->string('mode')->toString()), RigCamera::of($rig->camera),
+        ));
     }
 
     #[OA\Post(path: '/rigs/{rig}/advice', operationId: 'adviseRig', parameters: [new OA\Parameter(
@@ -166,9 +166,9 @@ final class RigController extends Controller
         $operator = $request->filled('operator_id') ? User::query()->findOrFail($request->integer('operator_id')) : null;
         $this->authorize('saveFor', [Rig::class, $operator]);
 
-        return (new RigDetail($save(
+        return $this->answer(RigDetail::of($save(
             $operator, $rig, $request->settings() ?? [], $request->focal(), $request->string('reason')->toString(), $this->user($request),
-        )))->response()->setStatusCode(201);
+        ), $this->user($request)), 201);
     }
 
     #[OA\Get(path: '/rigs/{rig}/history', operationId: 'rigHistory', parameters: [new OA\Parameter(

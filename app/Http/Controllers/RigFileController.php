@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ImportRig;
 use App\Actions\PrintFieldCard;
-use App\Http\Resources\RigDetail;
+use App\Documents\RigDetail;
 use App\Models\Rig;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -48,7 +48,7 @@ final class RigFileController extends Controller
         $user = $this->user($request);
         $file = RigFile::read(Fields::of($request->json()->all()));
 
-        return (new RigDetail($import($file, $user->isTrainer() ? null : $user, $user)))->response()->setStatusCode(201);
+        return $this->answer(RigDetail::of($import($file, $user->isTrainer() ? null : $user, $user), $this->user($request)), 201);
     }
 
     #[OA\Get(path: '/rigs/{rig}/card', operationId: 'fieldCard', parameters: [new OA\Parameter(

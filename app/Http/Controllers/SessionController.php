@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\UserDocument;
 use App\Http\Requests\ChangePreferences;
 use App\Http\Requests\SignIn;
-use App\Http\Resources\UserResource;
 use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -23,14 +23,14 @@ final class SessionController extends Controller
         new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: '#/components/schemas/User')),
         new OA\Response(response: 422, description: 'Not known', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function store(SignIn $request): UserResource
+    public function store(SignIn $request): JsonResponse
     {
         if (! $this->cookies()->attempt($request->credentials(), $request->boolean('remember'))) {
             throw ValidationException::withMessages(['email' => 'This address and password don’t go together.']);
         }
         $request->session()->regenerate();
 
-        return new UserResource($this->user($request)->load('school'));
+        return $this->answer(UserDocument::of($this->user($request)->load('school')));
     }
 
     #[OA\Delete(path: '/session', operationId: 'signOut', responses: [new OA\Response(response: 204, description: 'Signed out')])]
@@ -51,9 +51,9 @@ final class SessionController extends Controller
             response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: '#/components/schemas/User'),
         )],
     )]
-    public function show(Request $request): UserResource
+    public function show(Request $request): JsonResponse
     {
-        return new UserResource($this->user($request)->load('school'));
+        return $this->answer(UserDocument::of($this->user($request)->load('school')));
     }
 
     #[OA\Patch(path: '/me', operationId: 'changePreferences', requestBody: new OA\RequestBody(
@@ -61,12 +61,12 @@ final class SessionController extends Controller
     ), responses: [
         new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/User')),
     ])]
-    public function update(ChangePreferences $request): UserResource
+    public function update(ChangePreferences $request): JsonResponse
     {
         $user = $this->user($request);
         $user->update($request->validated());
 
-        return new UserResource($user->load('school'));
+        return $this->answer(UserDocument::of($user->load('school')));
     }
 
     /** The guard that keeps people signed in by cookie. */

@@ -7,17 +7,16 @@ namespace App\Http\Controllers;
 use App\Actions\CompareTakes;
 use App\Actions\DraftShot;
 use App\Actions\FlyShot;
+use App\Documents\ImportDocument;
+use App\Documents\ShotDocument;
 use App\Http\Requests\FlyRequest;
 use App\Http\Requests\SaveShot;
-use App\Http\Resources\ImportResource;
-use App\Http\Resources\ShotResource;
 use App\Models\Rig;
 use App\Models\Shot;
 use App\Models\Site;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
@@ -40,7 +39,7 @@ final class ShotController extends Controller
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shot')),
         ),
     ])]
-    public function index(Request $request): AnonymousResourceCollection
+    public function index(Request $request): JsonResponse
     {
         $user = $this->user($request);
         $query = Shot::query()->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at');
@@ -53,7 +52,7 @@ final class ShotController extends Controller
             $query->where('site_id', $request->integer('site'));
         }
 
-        return ShotResource::collection($this->found($query, 'title', $request));
+        return $this->answer(array_map(ShotDocument::of(...), $this->found($query, 'title', $request)->all()));
     }
 
     #[OA\Get(path: '/shots/{shot}', operationId: 'shot', parameters: [new OA\Parameter(
@@ -62,11 +61,11 @@ final class ShotController extends Controller
         new OA\Response(response: 200, description: 'A shot', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
         new OA\Response(response: 404, description: 'Not in your school', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function show(Shot $shot): ShotResource
+    public function show(Shot $shot): JsonResponse
     {
         $this->authorize('view', $shot);
 
-        return new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes'));
+        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator'])->loadCount('takes')));
     }
 
     #[OA\Post(path: '/shots', operationId: 'saveShot', requestBody: new OA\RequestBody(
@@ -82,7 +81,7 @@ final class ShotController extends Controller
         $shot->setRelation('operator', $user);
         $this->fill($shot, $request, $draft);
 
-        return (new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes')))->response()->setStatusCode(201);
+        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator'])->loadCount('takes')), 201);
     }
 
     #[OA\Put(path: '/shots/{shot}', operationId: 'changeShot', parameters: [new OA\Parameter(
@@ -90,12 +89,12 @@ final class ShotController extends Controller
     )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotDraft')), responses: [
         new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
     ])]
-    public function update(SaveShot $request, Shot $shot, DraftShot $draft): ShotResource
+    public function update(SaveShot $request, Shot $shot, DraftShot $draft): JsonResponse
     {
         $this->authorize('update', $shot);
         $this->fill($shot->load('operator'), $request, $draft);
 
-        return new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes'));
+        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator'])->loadCount('takes')));
     }
 
     #[OA\Delete(path: '/shots/{shot}', operationId: 'removeShot', parameters: [new OA\Parameter(
@@ -137,7 +136,7 @@ final class ShotController extends Controller
             positioning: $request->boolean('positioning', true),
         );
 
-        return (new ImportResource($import))->response()->setStatusCode(201);
+        return $this->answer(ImportDocument::of($import), 201);
     }
 
     #[OA\Get(path: '/shots/{shot}/comparison', operationId: 'compareTakes', parameters: [new OA\Parameter(

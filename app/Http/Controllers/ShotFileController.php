@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\ImportShot;
 use App\Actions\MakePdf;
 use App\Actions\WriteShot;
-use App\Http\Resources\ShotResource;
+use App\Documents\ShotDocument;
 use App\Models\Rig;
 use App\Models\Shot;
 use App\Spoken;
@@ -100,7 +100,7 @@ final class ShotFileController extends Controller
             $this->user($request), $rig, Fields::of($request->json('shot')), is_array($request->json('shot')) ? $request->json('shot') : [],
         );
 
-        return (new ShotResource($shot->load(['site', 'rig', 'operator'])->loadCount('takes')))->response()->setStatusCode(201);
+        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator'])->loadCount('takes')), 201);
     }
 
     /**

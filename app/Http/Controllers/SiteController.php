@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SaveSite;
+use App\Documents\SiteDocument;
+use App\Documents\SiteNameDocument;
 use App\Http\Requests\SiteForm;
-use App\Http\Resources\SiteNameResource;
-use App\Http\Resources\SiteResource;
 use App\Models\FlightDay;
 use App\Models\Shot;
 use App\Models\Site;
+use Documents\Site\SiteImportDocument;
 use Documents\Site\SiteReadingDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
@@ -41,12 +41,12 @@ final class SiteController extends Controller
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SiteName')),
         ),
     ])]
-    public function index(Request $request): AnonymousResourceCollection
+    public function index(Request $request): JsonResponse
     {
         $query = Site::query();
         $query->select(['id', 'name', 'about', 'version', 'subjects'])->orderByDesc('updated_at')->orderBy('id');
 
-        return SiteNameResource::collection($this->found($query, 'name', $request));
+        return $this->answer(array_map(SiteNameDocument::of(...), $this->found($query, 'name', $request)->all()));
     }
 
     #[OA\Get(path: '/sites/{site}', operationId: 'site', parameters: [new OA\Parameter(
@@ -54,9 +54,9 @@ final class SiteController extends Controller
     )], responses: [
         new OA\Response(response: 200, description: 'A site', content: new OA\JsonContent(ref: '#/components/schemas/Site')),
     ])]
-    public function show(Site $site): SiteResource
+    public function show(Site $site): JsonResponse
     {
-        return new SiteResource($site);
+        return $this->answer(SiteDocument::of($site));
     }
 
     #[OA\Post(path: '/sites', operationId: 'drawSite', requestBody: new OA\RequestBody(
@@ -69,7 +69,7 @@ final class SiteController extends Controller
     ])]
     public function store(SiteForm $request, SaveSite $save): JsonResponse
     {
-        return (new SiteResource($save($this->user($request), null, $request->drawn(), 0)))->response()->setStatusCode(201);
+        return $this->answer(SiteDocument::of($save($this->user($request), null, $request->drawn(), 0)), 201);
     }
 
     #[OA\Put(path: '/sites/{site}', operationId: 'changeSite', parameters: [new OA\Parameter(
@@ -84,11 +84,11 @@ final class SiteController extends Controller
             response: 422, description: 'It can’t be as it is drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
         ),
     ])]
-    public function update(SiteForm $request, Site $site, SaveSite $save): SiteResource
+    public function update(SiteForm $request, Site $site, SaveSite $save): JsonResponse
     {
         $this->authorize('update', $site);
 
-        return new SiteResource($save($this->user($request), $site, $request->drawn(), $request->integer('version')));
+        return $this->answer(SiteDocument::of($save($this->user($request), $site, $request->drawn(), $request->integer('version'))));
     }
 
     #[OA\Delete(path: '/sites/{site}', operationId: 'removeSite', parameters: [new OA\Parameter(
@@ -144,7 +144,7 @@ final class SiteController extends Controller
         $isXml = str_starts_with(ltrim($text, "\u{FEFF} \n\r\t"), '<');
         $import = $isXml ? KmlSiteReader::read($this->stream($file), $home) : GeoJsonSiteReader::read($text, $home);
 
-        return $this->answer($import->toArray());
+        return $this->answer(SiteImportDocument::of($import));
     }
 
     /** @return resource */

@@ -5,22 +5,25 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ReplayTake;
+use App\Documents\CommentDocument;
+use App\Documents\TakeDetail;
+use App\Documents\TakeDocument;
+use App\Documents\TakePage;
+use App\Documents\TrendDocument;
 use App\Http\Requests\CommentRequest;
 use App\Http\Requests\DecideRequest;
 use App\Http\Requests\TakeList;
-use App\Http\Resources\CommentResource;
-use App\Http\Resources\TakeDetail;
-use App\Http\Resources\TakeResource;
 use App\Models\Comment;
 use App\Models\Rig;
 use App\Models\Take;
+use Documents\Replay\ReplayDocument;
 use Documents\Rig\BobIndexDocument;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Storage;
+use Larkspur\Controls\StickMode;
 use Larkspur\Telemetry\Analysis\BobIndex;
 use Larkspur\Telemetry\Formats;
-use Larkspur\Training\Trend;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -46,7 +49,7 @@ final class TakeController extends Controller
     {
         $page = $this->listed($request)->with(['operator', 'shot'])->withCount('comments')->cursorPaginate(self::PAGE);
 
-        return $this->answer(['takes' => TakeResource::collection($page->items()), 'next' => $page->nextCursor()?->encode()]);
+        return $this->answer(new TakePage(TakeDocument::each($page->items()), $page->nextCursor()?->encode()));
     }
 
     #[OA\Get(path: '/trend', operationId: 'trend', parameters: [
@@ -62,14 +65,7 @@ final class TakeController extends Controller
         $latest->limit(self::TREND);
         $trends = [];
         foreach ($latest->get()->reverse()->groupBy('operator_id') as $takes) {
-            $medians = Trend::medians(array_values($takes->map(static fn (Take $take): float => $take->score)->all()));
-            $trends[] = [
-                'operator' => $takes[0]->operator->name,
-                'points' => $takes->values()->map(static fn (Take $take, int $i): array => [
-                    'take' => $take->id, 'flown_at' => $take->flown_at->toIso8601ZuluString(), 'score' => $take->score,
-                    'uncertainty' => $take->uncertainty, 'median' => $medians[$i],
-                ])->all(),
-            ];
+            $trends[] = TrendDocument::of($takes[0]->operator->name, array_values($takes->all()));
         }
 
         return $this->answer($trends);
@@ -83,13 +79,12 @@ final class TakeController extends Controller
         ),
         new OA\Response(response: 404, description: 'Not in your school', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function show(Take $take): TakeDetail
+    public function show(Take $take): JsonResponse
     {
         $this->authorize('view', $take);
 
-        return new TakeDetail(
-            $take->load(['operator', 'shot.site', 'shot.rig', 'rig', 'log', 'judgement', 'comments.author'])->loadCount('comments'),
-        );
+        return $this->answer(TakeDetail::of(
+            $take->load(['operator', 'shot.site', 'shot.rig', 'rig', 'log', 'judgement', 'comments.author'])->loadCount('comments')));
     }
 
     #[OA\Get(path: '/takes/{take}/bob', operationId: 'bobIndex', parameters: [new OA\Parameter(
@@ -122,9 +117,11 @@ final class TakeController extends Controller
     {
         $this->authorize('view', $take);
 
-        return $this->answer($replay($take->load([
-            'operator.school', 'shot.site', 'shot.rig', 'shot.operator.school', 'log', 'judgement',
-        ])));
+        return $this->answer(ReplayDocument::of(
+            $replay($take->load([
+                'operator.school', 'shot.site', 'shot.rig', 'shot.operator.school', 'log', 'judgement',
+            ])), StickMode::from($take->operator->stick_mode),
+        ));
     }
 
     #[OA\Get(path: '/takes/{take}/log', operationId: 'takeLog', parameters: [new OA\Parameter(
@@ -155,12 +152,12 @@ final class TakeController extends Controller
     ), responses: [
         new OA\Response(response: 200, description: 'Decided', content: new OA\JsonContent(ref: '#/components/schemas/Take')),
     ])]
-    public function update(DecideRequest $request, Take $take): TakeResource
+    public function update(DecideRequest $request, Take $take): JsonResponse
     {
         $this->authorize('decide', $take);
         $take->update(['decision' => $request->input('decision')]);
 
-        return new TakeResource($take->load(['operator', 'shot'])->loadCount('comments'));
+        return $this->answer(TakeDocument::of($take->load(['operator', 'shot'])->loadCount('comments')));
     }
 
     #[OA\Post(path: '/takes/{take}/comments', operationId: 'comment', parameters: [new OA\Parameter(
@@ -179,7 +176,7 @@ final class TakeController extends Controller
             'text' => $request->string('text')->trim()->toString(),
         ]);
 
-        return (new CommentResource($comment->load('author')))->response()->setStatusCode(201);
+        return $this->answer(CommentDocument::of($comment->load('author')), 201);
     }
 
     /**

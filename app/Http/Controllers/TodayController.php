@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AdviseOperator;
-use App\Http\Resources\ShotResource;
-use App\Http\Resources\TakeResource;
+use App\Documents\ClassMember;
+use App\Documents\LatestComment;
+use App\Documents\OperatorDocument;
+use App\Documents\ShotDocument;
+use App\Documents\TakeDocument;
+use App\Documents\TodayDocument;
 use App\Models\Comment;
 use App\Models\Shot;
 use App\Models\Take;
 use App\Models\User;
+use Documents\Person;
 use Documents\Training\AdviceDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -29,22 +34,19 @@ final class TodayController extends Controller
     {
         $user = $this->user($request);
         $takes = Take::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
-            ->with(['operator', 'shot'])->withCount('comments')->orderByDesc('flown_at')->orderByDesc('id')->limit(6)->get();
+            ->with(['operator', 'shot'])->withCount('comments');
+        $takes->orderByDesc('flown_at')->orderByDesc('id')->limit(6);
         $comment = $user->isTrainer() ? null : Comment::query()->whereHas(
             'take', static fn ($query) => $query->where('operator_id', $user->id),
         )->with('author')->latest('id')->first();
         $shot = Shot::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
             ->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at')->first();
 
-        return $this->answer([
-            'advice' => $user->isTrainer() ? null : AdviceDocument::of($advise($user, now())),
-            'class' => $user->isTrainer() ? $this->classAdvice($advise) : [],
-            'takes' => TakeResource::collection($takes),
-            'shot' => $shot === null ? null : new ShotResource($shot),
-            'comment' => $comment === null ? null : [
-                'take_id' => $comment->take_id, 'at_s' => $comment->at_s, 'text' => $comment->text, 'author' => $comment->author->name,
-            ],
-        ]);
+        return $this->answer(new TodayDocument(
+            $user->isTrainer() ? null : AdviceDocument::of($advise($user, now())), $user->isTrainer() ? $this->classAdvice($advise) : [],
+            TakeDocument::each($takes->get()), $shot === null ? null : ShotDocument::of($shot),
+            $comment === null ? null : LatestComment::of($comment),
+        ));
     }
 
     #[OA\Get(path: '/operators', operationId: 'operators', responses: [
@@ -60,20 +62,18 @@ final class TodayController extends Controller
         $counts = Take::query()->selectRaw('operator_id, count(*) as takes')->groupBy('operator_id')->pluck('takes', 'operator_id');
         $operators = [];
         foreach ($this->class() as $operator) {
-            $operators[] = ['id' => $operator->id, 'name' => $operator->name, 'takes' => (int) ($counts[$operator->id] ?? 0)];
+            $operators[] = new OperatorDocument($operator->id, $operator->name, (int) ($counts[$operator->id] ?? 0));
         }
 
         return $this->answer($operators);
     }
 
-    /** @return list<array{operator: array{id: int, name: string}, advice: AdviceDocument}> */
+    /** @return list<ClassMember> */
     private function classAdvice(AdviseOperator $advise): array
     {
         $class = [];
         foreach ($this->class() as $operator) {
-            $class[] = [
-                'operator' => ['id' => $operator->id, 'name' => $operator->name], 'advice' => AdviceDocument::of($advise($operator, now())),
-            ];
+            $class[] = new ClassMember(new Person($operator->id, $operator->name), AdviceDocument::of($advise($operator, now())));
         }
 
         return $class;

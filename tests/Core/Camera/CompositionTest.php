@@ -73,7 +73,6 @@ final class CompositionTest extends TestCase
 
         self::assertGreaterThan($near->distance, $far->distance);
         self::assertSame($near->tilt, $far->tilt);
-        self::assertSame(['distance_m', 'height_m', 'tilt_deg'], array_keys($far->toArray()));
     }
 
     /** @return iterable<string, array{callable(Lens): Composition}> */

@@ -281,22 +281,24 @@ final class ReadingTest extends TestCase
     {
         $plan = self::plan($move, $parameters, aim: 3.0);
         $found = (new WantedPicture('end', 6.0, 0.3, 1 / 3, 9.0))->solve($plan->shot);
-        $again = Planner::plan($plan->shot->withIntent($plan->shot->intent->with($found['parameters'])));
+        $again = Planner::plan($plan->shot->withIntent($plan->shot->intent->with($found->parameters)));
         // Written out once more: foot and top of the subject from where the lens ends, with the tilt that was asked for.
         $flight = $again->move->flight;
         $end = $flight->position($flight->indexAt($again->move->stop));
         $away = hypot($end->east, $end->north);
-        if ($again->move->intent->number('height_m') !== null && $found['notes'] === []) {
+        if ($again->move->intent->number('height_m') !== null && $found->notes === []) {
             $share = (
                 tan(
-                    atan2(6.0 - ($end->up), $away) - deg2rad($found['tilt_deg']),
-                ) - tan(atan2(-$end->up, $away) - deg2rad($found['tilt_deg']))
+                    atan2(6.0 - ($end->up), $away) - $found->wanted->tilt,
+                ) - tan(atan2(-$end->up, $away) - $found->wanted->tilt)
             ) / (2 * tan(deg2rad(45.7473) / 2));
             self::assertEqualsWithDelta(0.3, $share, 0.02);
         }
-        self::assertEqualsWithDelta($found['distance_m'], $away, 0.3);
+        self::assertEqualsWithDelta($found->wanted->distance, $away, 0.3);
         self::assertEqualsWithDelta(9.0, $again->move->holdTo - $again->move->holdFrom, 1.5);
-        self::assertEqualsWithDelta(-rad2deg(atan(tan(deg2rad(45.7473) / 2) / 3)), $found['tilt_deg'], 0.05, 'the tilt of the upper third');
+        self::assertEqualsWithDelta(
+            -rad2deg(atan(tan(deg2rad(45.7473) / 2) / 3)), rad2deg($found->wanted->tilt), 0.05, 'the tilt of the upper third',
+        );
     }
 
     public function test_a_first_tilt_keeps_the_sea_out_of_the_first_frame(): void
@@ -309,11 +311,11 @@ final class ReadingTest extends TestCase
         );
         self::assertFalse(WantedPicture::hides($plan, 'sea'));
         $found = (new WantedPicture('end', 8.0, 0.3, 1 / 3, null, 'sea'))->solve($plan->shot);
-        self::assertTrue($found['hidden']);
+        self::assertTrue($found->hidden);
         self::assertTrue(WantedPicture::hides(
-            Planner::plan($plan->shot->withIntent($plan->shot->intent->with($found['parameters']))), 'sea',
+            Planner::plan($plan->shot->withIntent($plan->shot->intent->with($found->parameters))), 'sea',
         ));
-        self::assertLessThan(-20.0, $found['parameters']['tilt_start_deg']);
+        self::assertLessThan(-20.0, $found->parameters['tilt_start_deg']);
         $this->expectException(Refusal::class);
         WantedPicture::hides($plan, 'nothing');
     }

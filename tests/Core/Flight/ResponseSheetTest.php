@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Flight;
 
 use Demo\Rigs;
+use Documents\Rig\ResponseSheetDocument;
+use Documents\Rig\RigCamera;
+use Documents\Wire;
 use Larkspur\Controls\Finger;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
@@ -41,10 +44,8 @@ final class ResponseSheetTest extends TestCase
         $rig = Rig::read(Fields::of(Rigs::all()['curlew']));
         $sheet = ResponseSheet::of($rig, 'slow');
         foreach (Finger::cases() as $finger) {
-            $axis = $sheet['axes'][$finger->value];
-            $scale = $finger->rotates() ? rad2deg(1.0) : 1.0;
             foreach ([0, 40, 100, 163, 200] as $i) {
-                self::assertEqualsWithDelta($rig->mode('slow')->asked($finger, $i / 100 - 1) * $scale, $axis['rates'][$i], 1e-4);
+                self::assertEqualsWithDelta($rig->mode('slow')->asked($finger, $i / 100 - 1), $sheet->rates($finger)[$i], 1e-6);
             }
         }
     }
@@ -76,6 +77,8 @@ final class ResponseSheetTest extends TestCase
             }
         }
 
-        return ['sheet' => ResponseSheet::of($rig, $mode), 'inputs' => $inputs, 'outcome' => $outcome];
+        $sheet = ResponseSheetDocument::of(ResponseSheet::of($rig, $mode), new RigCamera(71.6, 1.78, null));
+
+        return ['sheet' => Wire::document($sheet, null), 'inputs' => $inputs, 'outcome' => $outcome];
     }
 }

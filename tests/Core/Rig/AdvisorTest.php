@@ -18,6 +18,7 @@ use Larkspur\Rig\House;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Rig\SettingsAdvice;
 use Larkspur\Rig\SettingsAdvisor;
+use Larkspur\Rig\Trade;
 use Larkspur\Training\Lesson;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -119,10 +120,10 @@ final class AdvisorTest extends TestCase
     {
         $craft = self::craft('curlew');
         $demand = new Demand('Too quick a pan', Finger::Turn, 2.6, [[3.0, 2.6, 0.0]], 1.3);
-        $advice = SettingsAdvice::of($craft, $craft->stock->mode('slow'), [$demand], self::wish(House::Middle))->toArray();
+        $advice = SettingsAdvice::of($craft, $craft->stock->mode('slow'), [$demand], self::wish(House::Middle));
 
-        self::assertStringContainsString('More than Curlew 900 gives', said($advice['fingers'][1]['why']));
-        self::assertNotSame([], $advice['fingers'][1]['shots'][0]['advised']['troubles']);
+        self::assertStringContainsString('More than Curlew 900 gives', said($advice->why(Finger::Turn)));
+        self::assertNotSame([], DemandFit::of($demand, $advice->advised, $advice->wish->nudge)->troubles($advice->wish));
     }
 
     public function test_a_coarser_hand_is_given_a_finer_machine(): void
@@ -141,22 +142,20 @@ final class AdvisorTest extends TestCase
         $craft = self::craft('lapwing');
         $advice = SettingsAdvice::of(
             $craft, $craft->stock->mode('standard'), self::demands('lapwing', 'standard', self::FIVE), self::wish(House::Middle),
-        )->toArray();
+        );
 
-        self::assertSame('middle', $advice['house']);
-        foreach ($advice['fingers'] as $finger) {
-            if ($finger['asked']) {
-                self::assertStringStartsWith('The middle way:', said($finger['why']));
-                self::assertNotSame([], $finger['trades']);
-                $said = array_merge(...array_map(
-                    static fn (array $trade): array => [...$trade['buys'], ...$trade['costs']], $finger['trades'],
-                ));
-                self::assertNotSame([], $said);
+        foreach (Finger::cases() as $finger) {
+            if ($advice->demands($finger) !== []) {
+                self::assertStringStartsWith('The middle way:', said($advice->why($finger)));
+                $trades = $advice->trades($finger);
+                self::assertNotSame([], array_merge(...array_map(
+                    static fn (Trade $trade): array => [...$trade->buys, ...$trade->costs], $trades,
+                )));
             }
         }
-        $lower = $advice['fingers'][1]['trades'][0];
-        self::assertStringStartsWith('Top ', said($lower['change']));
-        self::assertNotSame([], $lower['buys'], 'a lower top makes a nudge finer');
+        $lower = $advice->trades(Finger::Turn)[0];
+        self::assertStringStartsWith('Top ', said($lower->change));
+        self::assertNotSame([], $lower->buys, 'a lower top makes a nudge finer');
     }
 
     public function test_no_shots_change_nothing(): void

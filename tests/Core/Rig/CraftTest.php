@@ -13,6 +13,7 @@ use Larkspur\Rig\Rig;
 use Larkspur\Rig\RigFile;
 use Larkspur\Rig\RigSchema;
 use Larkspur\Rig\SettingsWarning;
+use Larkspur\Rig\ThreeWay;
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -188,14 +189,14 @@ final class CraftTest extends TestCase
     {
         $base = self::craft('lapwing')->stock->toArray();
         $change = static fn (array $of): array => array_replace_recursive($base, ['modes' => ['standard' => $of]]);
-        $way = Difference::threeWay(
+        $way = ThreeWay::between(
             $base, $change(['turn_dps' => 41.0, 'slide_mps' => 6.0, 'run_mps' => 8.0]),
             $change(['turn_dps' => 35.0, 'climb_mps' => 3.0, 'run_mps' => 8.0]),
         );
 
-        self::assertSame(['modes.standard.turn_dps'], $way['both']);
-        self::assertCount(3, $way['theirs']);
-        self::assertCount(3, $way['mine']);
+        self::assertSame(['modes.standard.turn_dps'], $way->both);
+        self::assertCount(3, $way->theirs);
+        self::assertCount(3, $way->mine);
     }
 
     public function test_a_rig_of_todays_form_without_hands_is_still_read(): void

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Rig;
 
 use Demo\Rigs;
+use Documents\Rig\RigCamera;
+use Documents\Rig\RigReadingDocument;
+use Documents\Wire;
 use Larkspur\Controls\Finger;
 use Larkspur\Controls\StickMode;
 use Larkspur\Fields;
@@ -17,6 +20,7 @@ use Larkspur\Rig\Rig;
 use Larkspur\Rig\SettingsEffect;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Words\Speaker;
 
 use function Tests\said;
 
@@ -113,7 +117,9 @@ final class RigTest extends TestCase
     public function test_the_meaning_of_a_rig_is_in_the_units_of_the_field(): void
     {
         $craft = Craft::read(Fields::of(Rigs::crafts()['lapwing']));
-        $meaning = (new SettingsEffect($craft, $craft->camera->lens(), new Hands))->of($craft->stock->mode('standard'));
+        $camera = new RigCamera(71.6, 1.78, null);
+        $effect = new SettingsEffect($craft, $craft->stock->mode('standard'), $craft->camera->lens(), new Hands);
+        $meaning = Wire::document(RigReadingDocument::of(1, $craft->stock, $camera, $effect, []), new Speaker);
         $turn = $meaning['fingers'][1];
         $slide = $meaning['fingers'][3];
 
@@ -126,7 +132,7 @@ final class RigTest extends TestCase
         // A turn of the whole field of view is one picture width; at 20 m a lens of 71.6 degrees sees 28.8 m.
         self::assertEqualsWithDelta(58 / 71.6, $turn['top_widths'], 0.001);
         self::assertEqualsWithDelta(8.3 / (2 * 20 * tan(deg2rad(35.8))), $slide['top_widths'], 0.001);
-        self::assertSame(['rate' => 81.2, 'cushion' => 11.3], $turn['own'], 'the craft’s own numbers: 1.4 a deg/s, 21 a second');
+        self::assertEquals(['rate' => 81.2, 'cushion' => 11.3], $turn['own'], 'the craft’s own numbers: 1.4 a deg/s, 21 a second');
         self::assertNull($slide['own']);
         self::assertSame(110.0, $turn['ceiling']);
         $percent = array_column($turn['says'], null, 'kind')['half-stick-percent'];

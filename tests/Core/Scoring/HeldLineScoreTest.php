@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Scoring;
 
+use Documents\Replay\ReplayDocument;
+use Documents\Wire;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
@@ -23,6 +25,7 @@ use Larkspur\Site\Wind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Shots;
+use Words\Speaker;
 
 use function Tests\said;
 
@@ -121,7 +124,8 @@ final class HeldLineScoreTest extends TestCase
     public function test_a_replay_of_a_lift_lays_planned_and_flown_on_one_clock(): void
     {
         $plan = self::plan('lift-and-tilt');
-        $replay = Replay::of(self::flown($plan, OperatorHabits::named('steady')), $plan, $plan->shot->tune(), StickMode::Mode2);
+        $taken = Replay::of(self::flown($plan, OperatorHabits::named('steady')), $plan, $plan->shot->tune());
+        $replay = Wire::document(ReplayDocument::of($taken, StickMode::Mode2), new Speaker);
         $middle = ($replay['planned']['hold_from_s'] + $replay['planned']['hold_to_s']) / 2;
         $planned = (int) array_search($middle, $replay['planned']['t'], false) ?: intdiv(count($replay['planned']['t']), 2);
         $flown = (int) round(($replay['planned']['t'][$planned] - $replay['t'][0]) * 10);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Scoring;
 
+use Documents\Replay\ReplayDocument;
 use Documents\Score\ScoreDocument;
 use Documents\Wire;
 use Larkspur\Camera\RescueCrop;
@@ -368,13 +369,13 @@ final class ScorerTest extends TestCase
     {
         $plan = self::plan();
         $score = Scorer::score(self::log($plan, 'steady'), $plan->move->intent);
-        $replay = Replay::of($score, $plan, $plan->shot->tune(), StickMode::Mode2);
+        $replay = Wire::document(ReplayDocument::of(Replay::of($score, $plan, $plan->shot->tune()), StickMode::Mode2), new Speaker);
 
         self::assertFalse($replay['fingers_inferred']);
         foreach (['east_m', 'north_m', 'u', 'v', 'cost'] as $series) {
             self::assertCount(count($replay['t']), $replay[$series]);
         }
-        self::assertCount(count($replay['planned']['t']), $replay['planned']['fingers']['slide']);
+        self::assertCount(count($replay['planned']['t']), $replay['planned']['fingers']->slide);
         $planned = array_search($replay['planned']['hold_from_s'], $replay['planned']['t'], true) ?: 60;
         $flown = (int) round(($replay['planned']['t'][$planned] - $replay['t'][0]) * 10);
         self::assertEqualsWithDelta($replay['planned']['east_m'][$planned], $replay['east_m'][$flown], 1.5);
@@ -386,12 +387,13 @@ final class ScorerTest extends TestCase
         $plan = self::plan();
         $log = self::log($plan);
         $bare = new FlightLog(array_intersect_key($log->columns, array_flip(FlightLog::REQUIRED)));
-        $replay = Replay::of(Scorer::score($bare, $plan->move->intent), $plan, $plan->shot->tune(), StickMode::Mode2);
+        $taken = Replay::of(Scorer::score($bare, $plan->move->intent), $plan, $plan->shot->tune());
+        $replay = Wire::document(ReplayDocument::of($taken, StickMode::Mode2), new Speaker);
         $middle = intdiv(count($replay['t']), 2);
         $press = array_values(array_filter($plan->parts, static fn ($press): bool => $press->finger->value === 'slide'))[0];
 
         self::assertTrue($replay['fingers_inferred']);
-        self::assertEqualsWithDelta($press->hold, $replay['fingers']['slide'][$middle], 0.03);
+        self::assertEqualsWithDelta($press->hold, $replay['fingers']->slide[$middle], 0.03);
     }
 
     private static function plan(): Plan

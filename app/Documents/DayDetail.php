@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Models\FlightDay;
+use Documents\Day\DayPlan;
+use Documents\Document;
+use Documents\Merged;
+use Documents\Shape;
+
+/** A day, worked out. */
+final readonly class DayDetail implements Document
+{
+    /** @param  array<string, mixed>  $document  as it was drawn up */
+    public function __construct(
+        #[Merged]
+        public DayDocument $day,
+        #[Shape('DayDocument')]
+        public array $document,
+        #[Merged]
+        public DayPlan $plan,
+    ) {
+    }
+
+    public static function of(FlightDay $day, DayPlan $plan): self
+    {
+        return new self(
+            DayDocument::of($day),
+            [...$day->document, ...isset($day->document['permission']) ? ['permission' => (object) $day->document['permission']] : []],
+            $plan,
+        );
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Models\Import;
+use App\Spoken;
+use Documents\Document;
+use Documents\Log\ColumnQuestion;
+use Documents\Log\GuessedColumn;
+use Documents\Log\LogNote;
+use Documents\Log\LogQuantity;
+use Documents\Log\UnsureTake;
+use Documents\Map;
+
+/** A log that was taken in, and what became of it. What was kept of it is said to whoever asks. */
+final readonly class ImportDocument implements Document
+{
+    /**
+     * @param  'waiting'|'reading'|'judging'|'columns'|'done'|'refused'  $state
+     * @param  list<LogNote>  $notes
+     * @param  list<int>  $takes
+     * @param  list<UnsureTake>  $unsure  takes whose move the log does not tell
+     * @param  ?ColumnQuestion  $columns  what has to be confirmed before it can be read
+     */
+    public function __construct(
+        public int $id,
+        public string $fileName,
+        public ?int $shotId,
+        public string $state,
+        public int $bytes,
+        public int $bytesRead,
+        public string $message,
+        public string $place,
+        public string $expected,
+        public array $notes,
+        public array $takes,
+        public array $unsure,
+        public ?ColumnQuestion $columns,
+    ) {
+    }
+
+    public static function of(Import $import): self
+    {
+        $outcome = Spoken::to()->saidThroughout($import->outcome);
+
+        return new self(
+            $import->id, $import->file_name, $import->shot_id, $import->state, $import->bytes, $import->bytes_read,
+            $outcome['message'] ?? '', $outcome['place'] ?? '', $outcome['expected'] ?? '', LogNote::each($outcome['notes'] ?? []),
+            $outcome['takes'] ?? [], array_map(UnsureTake::of(...), array_values($outcome['unsure'] ?? [])),
+            $import->state !== Import::COLUMNS ? null : new ColumnQuestion(
+                $outcome['headers'] ?? [],
+                new Map(array_map(
+                    static fn (array $one): GuessedColumn => new GuessedColumn($one['column'], $one['unit'], $one['sure'], $one['why']),
+                    $outcome['guess']['columns'] ?? [],
+                )),
+                LogQuantity::all(),
+            ),
+        );
+    }
+}

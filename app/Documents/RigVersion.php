@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Models\Rig;
+use Documents\Document;
+use Documents\Rig\RigChange;
+use Documents\Rig\SinceChangeDocument;
+
+/** A version of a rig in its history: what it changed, and how scores moved since. */
+final readonly class RigVersion implements Document
+{
+    /** @param  list<RigChange>  $changes */
+    public function __construct(
+        public int $id,
+        public int $version,
+        public ?string $author,
+        public string $at,
+        public string $reason,
+        public int $takes,
+        public array $changes,
+        public ?SinceChangeDocument $since,
+    ) {
+    }
+
+    /** @param  list<RigChange>  $changes */
+    public static function of(Rig $rig, int $takes, array $changes, ?SinceChangeDocument $since): self
+    {
+        return new self(
+            $rig->id, $rig->version, $rig->author?->name, $rig->created_at->toIso8601String(), $rig->reason, $takes, $changes, $since,
+        );
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use Documents\Document;
+use Documents\Rig\StepFitDocument;
+use Documents\Shape;
+
+/** A step test, fitted, and the craft as it would be with what was measured. */
+final readonly class StepTestDocument implements Document
+{
+    /**
+     * @param  list<StepFitDocument>  $fits
+     * @param  array<string, mixed>  $document
+     */
+    public function __construct(
+        public string $mode,
+        public array $fits,
+        #[Shape('CraftDocument')]
+        public array $document,
+    ) {
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Models\Take;
+use App\Spoken;
+use Documents\Document;
+use Documents\Merged;
+use Documents\Shape;
+use Larkspur\Controls\StickMode;
+use LogicException;
+
+/** A take with its judgement as it was kept, said to whoever reads it, of the thumbs of whoever flew. */
+final readonly class TakeDetail implements Document
+{
+    /**
+     * @param  array<string, mixed>  $judgement
+     * @param  list<CommentDocument>  $said
+     */
+    public function __construct(
+        #[Merged]
+        public TakeDocument $take,
+        #[Shape('Score')]
+        public array $judgement,
+        public TakeLog $log,
+        public string $craft,
+        public ?int $rigVersion,
+        public ?int $siteId,
+        public array $said,
+    ) {
+    }
+
+    public static function of(Take $take): self
+    {
+        $judgement = $take->judgement ?? throw new LogicException('A take is kept with its judgement.');
+
+        return new self(
+            TakeDocument::of($take), self::judged($take, $judgement->document),
+            TakeLog::of($take->log), $take->rig->craft ?? '', $take->rig?->version, $take->shot?->site_id,
+            array_map(CommentDocument::of(...), array_values($take->comments->sortBy('at_s')->all())),
+        );
+    }
+
+    /**
+     * @param  array<string, mixed>  $kept
+     * @return array<string, mixed>
+     */
+    private static function judged(Take $take, array $kept): array
+    {
+        $said = Spoken::to(StickMode::from($take->operator->stick_mode))->saidThroughout($kept);
+
+        return [...$said, 'intent' => WrittenIntent::of($kept['intent'] ?? [])];
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Documents\Day;
+
+use Documents\Document;
+use Documents\Light\TimeStretch;
+use Documents\Map;
+use Documents\Plan\Cue;
+use Documents\Plan\Finding;
+use Documents\Plan\Frame;
+use Documents\Plan\FullCamera;
+use Documents\Plan\Phases;
+use Documents\Plan\PlanDocument;
+use Documents\Plan\PlanMove;
+use Documents\Plan\Press;
+use Documents\Plan\Samples;
+use Documents\Shape;
+use Larkspur\Choreography\Brief;
+use Larkspur\Choreography\Finding as Check;
+use Larkspur\Choreography\Plan;
+use Larkspur\Fact;
+
+/** What the field needs of a shot, without asking the server again. */
+final readonly class DayCard implements Document
+{
+    /** Samples of 0.02 s between those on a card. */
+    private const STRIDE = 25;
+
+    /**
+     * @param  array<string, mixed>  $brief
+     * @param  Map<float|string>  $parameters
+     * @param  ?list<TimeStretch>  $windows  when its light holds; null where any time will do
+     * @param  list<Cue>  $cues
+     * @param  list<Press>  $presses
+     * @param  Map<list<float>>  $fingers
+     * @param  list<Frame>  $frames
+     * @param  list<Finding>  $findings  those that are not well
+     */
+    public function __construct(
+        public int $shotId,
+        public string $title,
+        public PlanMove $move,
+        public Fact $summary,
+        public string $craft,
+        public int $rigVersion,
+        public string $mode,
+        #[Shape('Brief')]
+        public array $brief,
+        public float $durationS,
+        public Map $parameters,
+        public ?array $windows,
+        public array $cues,
+        public array $presses,
+        public Phases $phases,
+        public Samples $samples,
+        public Map $fingers,
+        public array $frames,
+        public FullCamera $camera,
+        public array $findings,
+    ) {
+    }
+
+    /** @param  ?list<array{float, float}>  $windows  s since 1970 */
+    public static function of(int $shot, string $title, int $rigVersion, string $mode, Plan $plan, Brief $brief, ?array $windows): self
+    {
+        $whole = PlanDocument::of($plan, self::STRIDE);
+
+        return new self(
+            shotId: $shot, title: $title, move: $whole->move, summary: $whole->summary, craft: $plan->shot->rig->craft,
+            rigVersion: $rigVersion, mode: $mode, brief: $brief->toArray(), durationS: round($plan->move->flight->duration(), 1),
+            parameters: new Map($plan->move->intent->parameters), windows: $windows === null ? null : TimeStretch::each($windows),
+            cues: $whole->cues, presses: $whole->presses, phases: $whole->phases, samples: $whole->samples, fingers: $whole->fingers,
+            frames: $whole->frames, camera: $whole->camera,
+            findings: array_values(array_filter($whole->findings, static fn (Finding $one): bool => $one->state !== Check::OK)),
+        );
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Documents\Day;
+
+use Documents\Document;
+use Documents\Map;
+use Larkspur\FlightDay\FieldLog;
+
+/** What holds after all that was entered on a day, by the item that it was entered for. */
+final readonly class FieldLogDocument implements Document
+{
+    /**
+     * @param  Map<Ticked>  $ticks
+     * @param  Map<list<FlownPass>>  $passes
+     * @param  Map<FlownBattery>  $batteries
+     * @param  list<LogConflict>  $conflicts
+     */
+    public function __construct(public Map $ticks, public Map $passes, public Map $batteries, public array $conflicts)
+    {
+    }
+
+    public static function of(FieldLog $log): self
+    {
+        $time = static fn (float $made): string => gmdate('Y-m-d\TH:i:s\Z', (int) $made);
+
+        return new self(
+            new Map(array_map(static fn (array $tick): Ticked => new Ticked($tick['on'], $tick['by'], $time($tick['made'])), $log->ticks)),
+            new Map(array_map(
+                static fn (array $passes): array => array_map(
+                    static fn (array $one): FlownPass => new FlownPass(
+                        $one['number'], $one['verdict'], $one['note'], $one['by'], $time($one['made']),
+                    ),
+                    $passes,
+                ),
+                $log->passes,
+            )),
+            new Map(array_map(
+                static fn (array $one): FlownBattery => new FlownBattery(
+                    $one['running'], $one['since'] === null ? null : $time($one['since']), round($one['flown']),
+                ),
+                $log->batteries,
+            )),
+            array_map(static fn (array $one): LogConflict => new LogConflict($one['item'], $one['text']), $log->conflicts),
+        );
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Documents\Site;
+
+use Documents\Document;
+
+/** A thing to film that a file of places names, m about take-off. */
+final readonly class ImportedSubject implements Document
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public float $eastM,
+        public float $northM,
+        public float $baseM,
+        public float $aimM,
+    ) {
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Documents\Site;
+
+use Documents\Document;
+use Documents\Shape;
+use Larkspur\Fact;
+use Larkspur\Site\SiteImport;
+
+/** What a file of places would put on a site; nothing is kept yet. */
+final readonly class SiteImportDocument implements Document
+{
+    /**
+     * @param  array<string, mixed>  $home
+     * @param  list<array<string, mixed>>  $solids
+     * @param  list<array<string, mixed>>  $areas
+     * @param  list<array<string, mixed>>  $observers
+     * @param  list<Spot>  $spots
+     * @param  list<ImportedSubject>  $subjects
+     * @param  list<Fact>  $notes
+     */
+    public function __construct(
+        public int $found,
+        #[Shape('GeoPoint')]
+        public array $home,
+        #[Shape('Solid', each: true)]
+        public array $solids,
+        #[Shape('Area', each: true)]
+        public array $areas,
+        #[Shape('Observer', each: true)]
+        public array $observers,
+        public array $spots,
+        public array $subjects,
+        public array $notes,
+    ) {
+    }
+
+    public static function of(SiteImport $import): self
+    {
+        return new self(
+            $import->found, $import->home, $import->solids, $import->areas, $import->observers,
+            array_map(static fn (array $spot): Spot => new Spot($spot['east_m'], $spot['north_m'], $spot['up_m']), $import->spots),
+            array_map(
+                static fn (array $one): ImportedSubject => new ImportedSubject(
+                    $one['id'], $one['name'], $one['east_m'], $one['north_m'], $one['base_m'], $one['aim_m'],
+                ),
+                $import->subjects,
+            ),
+            Fact::unique($import->notes),
+        );
+    }
+}
