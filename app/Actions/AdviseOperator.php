@@ -19,9 +19,9 @@ final readonly class AdviseOperator
 
     public function __invoke(User $operator, CarbonInterface $now): PracticeAdvice
     {
-        $takes = Take::query()->with('judgement')->where(
-            'operator_id', $operator->id,
-        )->orderByDesc('flown_at')->orderByDesc('id')->limit(self::LOOK_BACK)->get()->reverse()->values();
+        $takes = Take::query()->with('judgement')->where('operator_id', $operator->id)
+            ->orderByDesc('flown_at')->orderByDesc('id')->limit(self::LOOK_BACK)
+            ->get()->reverse()->values();
         $last = $takes->last();
         $parameters = $last?->judgement->intent['parameters'] ?? [];
         $radius = is_array($parameters) && is_numeric($parameters['radius_m'] ?? null) ? (float) $parameters['radius_m'] : null;

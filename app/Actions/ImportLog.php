@@ -75,9 +75,9 @@ final readonly class ImportLog
         try {
             return $this->readBy($import, $import->columns);
         } catch (ColumnsUnknown $unknown) {
-            $known = ColumnMapping::query()->where('school_id', $import->school_id)->where(
-                'fingerprint', Mapping::fingerprint($unknown->headers),
-            )->first();
+            $known = ColumnMapping::query()->where('school_id', $import->school_id)
+                ->where('fingerprint', Mapping::fingerprint($unknown->headers))
+                ->first();
             if ($known === null) {
                 throw $unknown;
             }
@@ -119,9 +119,9 @@ final readonly class ImportLog
      */
     private function keep(Import $import, FlightLog $log, string $source): array
     {
-        $known = LogRecord::query()->where(
-            'school_id', $import->school_id,
-        )->where('owner_id', $import->owner_id)->where('sha256', $log->sha256)->first();
+        $known = LogRecord::query()->where('school_id', $import->school_id)
+            ->where('owner_id', $import->owner_id)->where('sha256', $log->sha256)
+            ->first();
         if ($known !== null) {
             throw new Refusal(Fact::of('import.known-already'), 'log '.$known->file_name, Fact::of('expected.log-not-imported-before'));
         }

@@ -27,6 +27,7 @@ use Larkspur\FlightDay\Batteries;
 use Larkspur\FlightDay\Cautions;
 use Larkspur\FlightDay\Checklist;
 use Larkspur\FlightDay\Day;
+use Larkspur\FlightDay\DayLimits;
 use Larkspur\FlightDay\DayShot;
 use Larkspur\FlightDay\FieldEntry;
 use Larkspur\FlightDay\FieldLog;
@@ -64,14 +65,15 @@ final readonly class PlanDay
             $batteries = Batteries::read($document->group('batteries'));
             $hours = new Day(
                 $begins, self::time($day, $site->zone, $document->text('to')), $batteries, $asked,
-                swap: 60 * ($document->numberOrNull('swap_min', 0, 60, 'min') ?? Day::SWAP / 60), zone: $site->zone,
+                swap: 60 * ($document->numberOrNull('swap_min', ...DayLimits::SWAP, unit: 'min') ?? Day::SWAP / 60), zone: $site->zone,
             );
             $timetable = TimetableDocument::of(OrderSearch::solve($hours));
         } catch (Refusal $refusal) {
             $problem = DayProblem::of($refusal);
         }
         $plans = array_values(array_map(static fn (array $one): Plan => $one['plan'], $planned));
-        $return = ReturnHeight::of($site, $plans, $document->numberOrNull('return_margin_m', 0, 200, 'm') ?? ReturnHeight::MARGIN);
+        $margin = $document->numberOrNull('return_margin_m', ...DayLimits::RETURN_MARGIN, unit: 'm') ?? ReturnHeight::MARGIN;
+        $return = ReturnHeight::of($site, $plans, $margin);
         $power = $batteries ?? Batteries::assumed();
 
         return new DayPlan(

@@ -69,9 +69,8 @@ final readonly class SaveRig
     /** From now on the shots of this version's owner are flown with it. */
     private function fly(Rig $rig, ?User $operator): void
     {
-        $earlier = Rig::query()->where(
-            'craft_id', $rig->craft_id,
-        )->whereKeyNot($rig->id)->where(static function (Builder $query) use ($operator): void {
+        $earlier = Rig::query()->where('craft_id', $rig->craft_id)->whereKeyNot($rig->id);
+        $ids = $earlier->where(static function (Builder $query) use ($operator): void {
             $query->where('operator_id', $operator?->id);
             if ($operator !== null) {
                 $query->orWhereNull('operator_id');
@@ -80,7 +79,7 @@ final readonly class SaveRig
         $shots = Shot::query()->when(
             $operator !== null, static fn (Builder $query): Builder => $query->where('operator_id', $operator?->id),
         );
-        $shots->whereIn('rig_id', $earlier);
+        $shots->whereIn('rig_id', $ids);
         // What an operator last worked on stays what they last worked on.
         $shots->toBase()->update(['rig_id' => $rig->id]);
     }

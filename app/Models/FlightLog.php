@@ -61,9 +61,9 @@ final class FlightLog extends Model
     {
         $stream = Storage::readStream($this->path()) ?? throw new Refusal(Fact::of('log.bytes-gone'), 'log');
         try {
-            return Formats::reader(
-                $this->file_name, $this->columns === null ? null : Mapping::read(Fields::of($this->columns)),
-            )->read($stream)->withSha256($this->sha256);
+            $columns = $this->columns === null ? null : Mapping::read(Fields::of($this->columns));
+
+            return Formats::reader($this->file_name, $columns)->read($stream)->withSha256($this->sha256);
         } finally {
             fclose($stream);
         }

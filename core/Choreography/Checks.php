@@ -328,7 +328,7 @@ final class Checks
         if ($hold < self::HOLD - 1e-6) {
             return new Finding(
                 'phases', Finding::NOTE,
-                Fact::of('checks.hold-lasts-only-editor', hold: Quantity::seconds($hold), hold2: Quantity::seconds(self::HOLD)), $hold,
+                Fact::of('checks.hold-lasts-only-editor', hold: Quantity::seconds($hold), needed: Quantity::seconds(self::HOLD)), $hold,
                 self::HOLD, 's', ...self::longer($plan, ($ease + self::HOLD) / ($ease + $hold)),
             );
         }

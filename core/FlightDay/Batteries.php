@@ -59,11 +59,12 @@ final readonly class Batteries
 
     public static function read(Fields $fields): self
     {
-        $count = $fields->number('count', 0, 60);
+        $count = $fields->number('count', ...DayLimits::COUNT);
 
         return new self(
-            (int) $count, $fields->number('minutes', 0, 240, 'min'), $fields->numberOrNull('reserve', 0, 0.95) ?? self::RESERVE,
-            $fields->numberOrNull('temperature_c', -40, 55, 'degrees') ?? self::WARM,
+            (int) $count, $fields->number('minutes', ...DayLimits::MINUTES, unit: 'min'),
+            $fields->numberOrNull('reserve', ...DayLimits::RESERVE) ?? self::RESERVE,
+            $fields->numberOrNull('temperature_c', ...DayLimits::TEMPERATURE, unit: 'degrees') ?? self::WARM,
         );
     }
 

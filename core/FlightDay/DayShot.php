@@ -45,7 +45,7 @@ final readonly class DayShot
         int $id, string $title, Plan $plan, Brief $brief, Fields $asked, SunDay $sun, int $flown, bool $onlyMust,
     ): ?self {
         $must = $asked->flag('must', $brief->must);
-        $passes = (int) ($asked->numberOrNull('passes', 1, 20) ?? $brief->passes) - $flown;
+        $passes = (int) ($asked->numberOrNull('passes', ...DayLimits::PASSES) ?? $brief->passes) - $flown;
         if ($passes < 1 || ($onlyMust && ! $must)) {
             return null;
         }

@@ -54,7 +54,7 @@ final readonly class FieldLog
                             'item' => $entry->item,
                             'text' => Fact::of(
                                 'field-log.pass-was-entered-twice', number: $entry->number ?? 0, verdict: $other['verdict'],
-                                by: $other['by'], verdict2: $entry->verdict ?? '', by2: $entry->by,
+                                by: $other['by'], otherVerdict: $entry->verdict ?? '', other: $entry->by,
                             ),
                         ];
                     }
@@ -68,7 +68,8 @@ final readonly class FieldLog
                 $before = $last[$entry->item] ?? null;
                 if ($entry->on === true && $now['running'] && $before !== null && self::unaware($before, $entry)) {
                     $conflicts[] = [
-                        'item' => $entry->item, 'text' => Fact::of('field-log.both-began-counts-first', by: $before->by, by2: $entry->by),
+                        'item' => $entry->item,
+                        'text' => Fact::of('field-log.both-began-counts-first', first: $before->by, second: $entry->by),
                     ];
                 }
                 if ($entry->on === true && ! $now['running']) {

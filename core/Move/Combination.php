@@ -13,6 +13,7 @@ use Larkspur\Measure\Angle;
 use Larkspur\Measure\Ramp;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Handle\OfPart;
+use Larkspur\Move\Handle\Sheet;
 use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\Judging\TakeTarget;
@@ -77,21 +78,37 @@ final readonly class Combination implements Move
     }
 
     /**
-     * Where the first part begins; one after another, also how far each goes. At once, the parts draw a way that none of them draws alone.
+     * Where the first part begins. One after another, also how far each goes, and its times on the thumb sheet, but for the ease of a part
+     * that follows another: the hand-over decides that. At once, the parts draw a way that none of them draws alone.
      */
     public function handles(MovePlan $plan, Intent $asked): array
     {
         $handles = [];
+        $shift = 0.0;
         foreach ($plan->parts as $k => $part) {
+            $shift += $k === 0 ? 0.0 : self::handOver($plan->parts[$k - 1], $part);
             foreach (Catalogue::move($part->intent->move)->handles($part, $part->intent) as $handle) {
-                $begins = in_array($handle->id, self::BEGINNING, true);
-                if ($begins ? $k === 0 : $handle->id === 'end' && $plan->intent->join === self::SEQUENCE) {
-                    $handles[] = new OfPart($k, $handle);
+                $offered = match (true) {
+                    in_array($handle->id, self::BEGINNING, true) => $k === 0,
+                    $plan->intent->join !== self::SEQUENCE => false,
+                    $handle->sheet === Sheet::Thumbs => $k === 0 || $handle->id !== 'ease',
+                    default => $handle->id === 'end',
+                };
+                if ($offered) {
+                    $handles[] = new OfPart($k, $handle, $shift);
                 }
             }
         }
 
         return $handles;
+    }
+
+    /** Seconds by which the clock of a part runs behind that of the part before it. */
+    private static function handOver(MovePlan $before, MovePlan $next): float
+    {
+        $overlap = max(self::LEAST_OVERLAP, min($before->stop - $before->holdTo, $next->holdFrom - $next->onset));
+
+        return $before->stop - $overlap - $next->onset;
     }
 
     /**
@@ -146,10 +163,8 @@ final readonly class Combination implements Move
             );
             $next = self::part($intent, $k, self::fromWhere($intent, $k, $end, $frame), $frame, $mode);
             $parts[] = $next;
-            $overlap = max(self::LEAST_OVERLAP, min($plan->stop - $plan->holdTo, $next->holdFrom - $next->onset));
-            $shift = $plan->stop - $overlap - $next->onset;
             $marks[] = new Mark(Mark::SEAM, $plan->stop);
-            $plan = self::after($plan, $next, $shift);
+            $plan = self::after($plan, $next, self::handOver($plan, $next));
         }
 
         return new MovePlan(

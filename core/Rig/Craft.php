@@ -241,7 +241,7 @@ final readonly class Craft
         foreach ($most as [$place, $value, $limit, $unit]) {
             if ($value > $limit * (1 + 1e-9)) {
                 throw new Refusal(
-                    Fact::of('craft.gives-more-mode', name: $this->name, limit: Fields::written($limit), unit: $unit, name2: $name),
+                    Fact::of('craft.gives-more-mode', name: $this->name, limit: Fields::written($limit), unit: $unit, mode: $name),
                     "modes.$name.$place", Fact::of('craft.or-less', limit: Fields::written($limit), unit: $unit),
                 );
             }
@@ -252,7 +252,7 @@ final readonly class Craft
         ] as [$axis, $value, $least]) {
             if ($value < $least * (1 - 1e-9)) {
                 throw new Refusal(
-                    Fact::of('craft.cant-answer-quicker-mode', name: $this->name, name2: $name), "modes.$name.lag_s.$axis",
+                    Fact::of('craft.cant-answer-quicker-mode', name: $this->name, mode: $name), "modes.$name.lag_s.$axis",
                     Fact::of('craft.s-more', least: Fields::written($least)),
                 );
             }

@@ -143,8 +143,8 @@ final readonly class SettingsAdvice
                 }
                 if ($there->reach < 0.97 * $here->reach) {
                     $buys[] = Fact::of(
-                        'settings-advice.rate-reserve-instead', shot: $demand->shot, reach: Quantity::share(max(0.0, 1 - $there->reach)),
-                        reach2: Quantity::share(max(0.0, 1 - $here->reach)),
+                        'settings-advice.rate-reserve-instead', shot: $demand->shot, reserve: Quantity::share(max(0.0, 1 - $there->reach)),
+                        instead: Quantity::share(max(0.0, 1 - $here->reach)),
                     );
                 }
             }

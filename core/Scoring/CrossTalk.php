@@ -31,12 +31,10 @@ final readonly class CrossTalk
             $channel = $take->channel($axis);
             $noise = $channel->sigma ** 2 * Statistics::meanSquare($take->moving($channel->g1));
             if ($axis === Axis::Travel) {
-                $square = Statistics::meanSquare($take->moving(
-                    $take->grid->x->rate,
-                )) + Statistics::meanSquare($take->moving($take->grid->y->rate));
-                $axes[$axis->value] = NoiseCorrected::rate(
-                    $square, 2 * $noise + self::VELOCITY_WALK ** 2, $seconds, Grid::POSITION,
-                )->times($take->imageSpeed(1.0));
+                $square = Statistics::meanSquare($take->moving($take->grid->x->rate))
+                    + Statistics::meanSquare($take->moving($take->grid->y->rate));
+                $axes[$axis->value] = NoiseCorrected::rate($square, 2 * $noise + self::VELOCITY_WALK ** 2, $seconds, Grid::POSITION)
+                    ->times($take->imageSpeed(1.0));
 
                 continue;
             }

@@ -361,10 +361,9 @@ final readonly class DrillFigure implements JudgedParts
                 $node = $take->main->from + $k - self::LEG_MARGIN;
                 $median = Statistics::median($inner);
                 $noise = 2 * ($take->grid->x->sigma * $take->grid->x->gSteady[max(0, $node)]) ** 2 + 0.04 ** 2;
-                $spreads[] = NoiseCorrected::rate(
-                    Statistics::meanSquare(array_map(static fn (float $v): float => $v - $median, $inner)), $noise,
-                    count($inner) * Grid::STEP, Grid::STEADY,
-                )->value / max(0.1, $median);
+                $square = Statistics::meanSquare(array_map(static fn (float $v): float => $v - $median, $inner));
+                $spread = NoiseCorrected::rate($square, $noise, count($inner) * Grid::STEP, Grid::STEADY);
+                $spreads[] = $spread->value / max(0.1, $median);
             }
             $leg = [];
         }

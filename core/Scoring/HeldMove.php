@@ -177,9 +177,8 @@ final readonly class HeldMove implements JudgedParts
         foreach ($this->take->evenness as $axis => $evenness) {
             $source = isset($this->take->take->speedometers[$axis]) ? Metric::SPEED : Metric::POSITIONS;
             $label = Fact::of('metric.evenness', finger: $axis);
-            $metrics[] = Metric::of(
-                'evenness_'.$axis, $label, $evenness->value, Quantity::share(...), MetricScale::Evenness,
-            )->restingOn($source);
+            $metrics[] = Metric::of('evenness_'.$axis, $label, $evenness->value, Quantity::share(...), MetricScale::Evenness)
+                ->restingOn($source);
         }
 
         return [...$metrics, Metric::of('pace', Fact::of('metric.pace'), $this->take->pace, Quantity::seconds(...), MetricScale::Pace)];

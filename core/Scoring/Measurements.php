@@ -117,9 +117,8 @@ final readonly class Measurements
     {
         $noise = $take->grid->z->sigma * Statistics::mean($take->hold($take->grid->z->g0));
 
-        return NoiseCorrected::value(
-            Statistics::variance($take->moving($take->grid->z->value)), $noise ** 2 + 0.15 ** 2,
-        )->times(100 / $take->viewing);
+        return NoiseCorrected::value(Statistics::variance($take->moving($take->grid->z->value)), $noise ** 2 + 0.15 ** 2)
+            ->times(100 / $take->viewing);
     }
 
     /** How far the subject is thrown about a moment; null where the take has no subject there. */

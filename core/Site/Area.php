@@ -47,7 +47,7 @@ final readonly class Area
         $crossing = $closed ? Outline::selfCrossing($points) : null;
         if ($crossing !== null) {
             throw new Refusal(
-                Fact::of('area.outline-crosses-itself-side', name: $name, crossing: $crossing[0] + 1, crossing2: $crossing[1] + 1),
+                Fact::of('area.outline-crosses-itself-side', name: $name, side: $crossing[0] + 1, otherSide: $crossing[1] + 1),
                 $fields->place('points'), Fact::of('area.corners-order-round-same'),
             );
         }

@@ -92,7 +92,7 @@ final class SiteImport
             }
         }
         if ($far > 0) {
-            $import->notes[] = Fact::of('site-import.lie-more-km-take', far: $far, found: $import->found, far2: self::FAR / 1000);
+            $import->notes[] = Fact::of('site-import.lie-more-km-take', count: $far, found: $import->found, reach: self::FAR / 1000);
         }
         if ($near === []) {
             throw new Refusal(

@@ -136,7 +136,7 @@ final readonly class Solid
             $crossing = Outline::selfCrossing($outline);
             if ($crossing !== null) {
                 throw new Refusal(
-                    Fact::of('solid.outline-crosses-itself-side', name: $name, crossing: $crossing[0] + 1, crossing2: $crossing[1] + 1),
+                    Fact::of('solid.outline-crosses-itself-side', name: $name, side: $crossing[0] + 1, otherSide: $crossing[1] + 1),
                     $fields->place('points'), Fact::of('solid.corners-order-round-same'),
                 );
             }

@@ -91,7 +91,7 @@ final class KmlReader implements LogReader, XmlListener
     {
         if (count($this->whens) !== count($this->coords)) {
             throw new Refusal(
-                Fact::of('kml-reader.track-times-places', count: count($this->whens), count2: count($this->coords)),
+                Fact::of('kml-reader.track-times-places', times: count($this->whens), places: count($this->coords)),
                 sprintf('line %s', $line), Fact::of('kml-reader.one-when-each-gx'),
             );
         }

@@ -98,7 +98,7 @@ final class PracticeAdvisor
             $smaller === []
                 ? Fact::of('practice.tighter-circle')
                 : Fact::of('practice.tighter-circle-m', radius: Quantity::metres($smaller['radius_m'])),
-            Fact::of('practice.every-petal-more-you', median: $median, keepers: $keepers[$less], keepers2: $keepers[$more]),
+            Fact::of('practice.every-petal-more-you', median: $median, oneWay: $keepers[$less], otherWay: $keepers[$more]),
             null, Fact::of('practice.slower-before-near-needs'), $smaller, ['median' => round($median, 1)],
         );
     }

@@ -56,7 +56,7 @@ final readonly class SinceChange
         $freedom = $n[0] + $n[1] - $count;
         if (min($n) < self::FEWEST || $freedom < 3) {
             return new self(
-                $n[0], $n[1], null, null, Fact::of('since-change.too-few-takes-tell', n: $n[0], n2: $n[1], fewest: self::FEWEST),
+                $n[0], $n[1], null, null, Fact::of('since-change.too-few-takes-tell', before: $n[0], after: $n[1], fewest: self::FEWEST),
             );
         }
         $change = $sum / $weights;

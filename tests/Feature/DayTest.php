@@ -11,6 +11,7 @@ use App\Models\Shot;
 use App\Models\User;
 use Database\Factories\ShotFactory;
 use Larkspur\Choreography\Planner;
+use Larkspur\FlightDay\DayLimits;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 use Tests\Checks\Independent;
@@ -169,6 +170,28 @@ final class DayTest extends FeatureCase
         self::assertEqualsWithDelta(20.0, $document['batteries']['temperature_c'], 1e-9);
         self::assertEqualsWithDelta(3.0, $document['swap_min'], 1e-9);
         self::assertEqualsWithDelta(15.0, $document['return_margin_m'], 1e-9);
+    }
+
+    public function test_every_number_of_a_day_is_taken_at_its_limits_and_refused_beyond_them(): void
+    {
+        [$user, $shot] = $this->shot();
+        $this->actingAs($user);
+        foreach (DayLimits::PLACES as $place => [$least, $most]) {
+            $place = str_replace('*', '0', $place);
+            $with = static function (int|float $value) use ($shot, $place): array {
+                $form = self::form($shot);
+                $form['document']['weather'] = ['from_deg' => 200, 'mean_mps' => 3, 'gust_mps' => 4];
+                data_set($form, "document.$place", $value);
+
+                return $form;
+            };
+            foreach ([$least, $most] as $limit) {
+                $this->postJson('/api/v1/days', $with($limit))->assertCreated();
+            }
+            foreach ([$least - 1, $most + 1] as $beyond) {
+                $this->postJson('/api/v1/days', $with($beyond))->assertUnprocessable()->assertJsonPath('errors.0.place', "document.$place");
+            }
+        }
     }
 
     public function test_card_and_sheet_are_one_and_more_pages_with_their_numbers_on_them(): void

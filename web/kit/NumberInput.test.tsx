@@ -50,4 +50,22 @@ describe('a number that is typed', () => {
     typed('1');
     expect(screen.getByLabelText('Top rate, m/s')).toBeTruthy();
   });
+
+  it('stays as it was typed, and says its limits, where it lies beyond them', () => {
+    const { seen, input } = typed('500', { limits: [0.1, 60] });
+    expect(seen).toEqual([]);
+    expect(input.getAttribute('value')).toBe('500');
+    expect(input.getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByRole('alert').textContent).toBe('0.1\u00a0m/s to 60\u00a0m/s');
+    fireEvent.change(input, { target: { value: '6' } });
+    expect(screen.queryByRole('alert')).toBeNull();
+    fireEvent.blur(input);
+    expect(seen).toEqual([6]);
+  });
+
+  it('is taken at its limit, in whatever units it is typed', () => {
+    const { seen } = typed('200', { unit: 'm', units: 'feet', limits: [0, 60.96] });
+    expect(seen[0]).toBeCloseTo(60.96, 9);
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
 });

@@ -87,7 +87,7 @@ return [
     'kml-reader.gx-track-when-gx' => 'a <gx:Track> of <when> and <gx:coord>',
     'kml-reader.file-begins' => 'This file begins with <{local}>.',
     'kml-reader.kml-file' => 'a KML file',
-    'kml-reader.track-times-places' => 'A track has {count, plural, one {# time} other {# times}} and {count2, plural, one {# place} other {# places}}.',
+    'kml-reader.track-times-places' => 'A track has {times, plural, one {# time} other {# times}} and {places, plural, one {# place} other {# places}}.',
     'kml-reader.one-when-each-gx' => 'one <when> for each <gx:coord>',
     'kml-reader.place-missing' => 'The place is missing.',
     'kml-reader.not-longitude-latitude-height' => '“{coord}” is not “longitude latitude height”, with spaces between.',

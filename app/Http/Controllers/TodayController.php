@@ -36,9 +36,9 @@ final class TodayController extends Controller
         $takes = Take::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
             ->with(['operator', 'shot'])->withCount('comments');
         $takes->orderByDesc('flown_at')->orderByDesc('id')->limit(6);
-        $comment = $user->isTrainer() ? null : Comment::query()->whereHas(
-            'take', static fn ($query) => $query->where('operator_id', $user->id),
-        )->with('author')->latest('id')->first();
+        $comment = $user->isTrainer() ? null : Comment::query()
+            ->whereHas('take', static fn ($query) => $query->where('operator_id', $user->id))
+            ->with('author')->latest('id')->first();
         $shot = Shot::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
             ->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at')->first();
 

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Larkspur\FlightDay\Batteries;
 use Larkspur\FlightDay\Day;
+use Larkspur\FlightDay\DayLimits;
 use Larkspur\FlightDay\ReturnHeight;
 use OpenApi\Attributes as OA;
 
@@ -57,28 +58,35 @@ final class DayForm extends FormRequest
     public function rules(): array
     {
         return [
+            ...self::limits(),
             'title' => ['required', 'string', 'max:120'], 'date' => ['required', 'date_format:Y-m-d'], 'site_id' => ['required', 'integer'],
             'operator_id' => ['sometimes', 'nullable', 'integer'], 'version' => ['sometimes', 'integer'],
             'document' => ['required', 'array'], 'document.from' => ['required', 'string', self::TIME],
             'document.to' => ['required', 'string', self::TIME],
-            'document.batteries' => ['required', 'array'], 'document.batteries.count' => ['required', 'integer', 'between:0,60'],
-            'document.batteries.minutes' => ['required', 'numeric', 'between:0,240'],
-            'document.batteries.reserve' => ['sometimes', 'numeric', 'between:0,0.95'],
-            'document.batteries.temperature_c' => ['sometimes', 'numeric', 'between:-40,55'],
-            'document.swap_min' => ['sometimes', 'numeric', 'between:0,60'],
-            'document.return_margin_m' => ['sometimes', 'numeric', 'between:0,200'],
-            'document.weather' => ['sometimes', 'nullable', 'array'],
-            'document.weather.mean_mps' => ['sometimes', 'numeric', 'between:0,40'],
-            'document.weather.gust_mps' => ['sometimes', 'numeric', 'between:0,60'],
-            'document.weather.from_deg' => ['sometimes', 'numeric', 'between:-360,360'],
+            'document.batteries' => ['required', 'array'], 'document.weather' => ['sometimes', 'nullable', 'array'],
             'document.weather.source' => ['sometimes', 'string', 'max:80'], 'document.weather.simulated' => ['sometimes', 'boolean'],
             'document.shots' => ['present', 'array', 'max:60'], 'document.shots.*.shot_id' => ['required', 'integer'],
-            'document.shots.*.passes' => ['sometimes', 'integer', 'between:1,20'], 'document.shots.*.must' => ['sometimes', 'boolean'],
+            'document.shots.*.must' => ['sometimes', 'boolean'],
             'document.filters' => ['sometimes', 'array', 'max:12'], 'document.filters.*' => ['numeric', 'between:1,100000'],
             'document.kelvins' => ['sometimes', 'array', 'max:12'], 'document.kelvins.*' => ['integer', 'between:2000,12000'],
             'document.only_must' => ['sometimes', 'boolean'], 'document.replanned' => ['sometimes', 'boolean'],
             'document.permission' => ['sometimes', 'array'], 'document.permission.*' => ['nullable', 'string', 'max:300'],
         ];
+    }
+
+    /** @return array<string, list<string>> of every number, by its place */
+    private static function limits(): array
+    {
+        $rules = [];
+        foreach (DayLimits::PLACES as $place => $limits) {
+            $whole = in_array($place, ['batteries.count', 'shots.*.passes'], true);
+            $rules["document.$place"] = [
+                in_array($place, ['batteries.count', 'batteries.minutes'], true) ? 'required' : 'sometimes',
+                $whole ? 'integer' : 'numeric', 'between:'.implode(',', $limits),
+            ];
+        }
+
+        return $rules;
     }
 
     /**

@@ -83,9 +83,8 @@ final readonly class DepthNotes
             $layers[] = ['name' => Fact::of('depth.the-horizon'), 'distance' => self::FAR, 'speed' => self::speed($plan, $at, $place)];
         }
         usort($layers, static fn (array $a, array $b): int => $a['distance'] <=> $b['distance']);
-        $pace = $flight->position($at + self::HALF)->minus(
-            $flight->position($at - self::HALF),
-        )->length() / (2 * self::HALF * MovePlan::STEP);
+        $way = $flight->position($at + self::HALF)->minus($flight->position($at - self::HALF));
+        $pace = $way->length() / (2 * self::HALF * MovePlan::STEP);
 
         return new self(
             $layers[0] ?? null, count($layers) > 1 ? $layers[count($layers) - 1] : null, $pace, $above, $above > 0.1 ? $pace / $above : 0.0,
@@ -125,7 +124,8 @@ final readonly class DepthNotes
         } else {
             $out[] = Fact::of(
                 'depth.near-width-second-far', name: $this->near['name'], distance: Quantity::metres($this->near['distance']),
-                speed: Quantity::share($this->near['speed']), name2: $this->far['name'], speed2: Quantity::share($this->far['speed']),
+                speed: Quantity::share($this->near['speed']), farther: $this->far['name'],
+                fartherSpeed: Quantity::share($this->far['speed']),
             );
             $out[] = match (true) {
                 $ratio === null => Fact::of('depth.far-layer-stands-still'),
@@ -141,7 +141,7 @@ final readonly class DepthNotes
         $out[] = is_finite($this->crossing) && $this->crossing < 999
             ? Fact::of(
                 'depth.what-stands-still-crosses', crossing: Quantity::seconds($this->crossing),
-                crossing2: Quantity::seconds(Checks::CROSSING),
+                rule: Quantity::seconds(Checks::CROSSING),
             )
             : Fact::of('depth.picture-does-not-pan');
         if ($this->near !== null && $this->far !== null && $this->near['distance'] > 1) {

@@ -10,7 +10,8 @@ use Larkspur\Move\MovePlan;
 /** A handle of one part of a combination: it changes that part's parameters ("parts.1.length_m"). */
 final readonly class OfPart extends Handle
 {
-    public function __construct(private int $part, private Handle $handle)
+    /** @param  float  $shift  seconds by which the part's clock runs behind the whole's */
+    public function __construct(private int $part, private Handle $handle, private float $shift)
     {
         // A reader counts from one, and so does what a key or a test looks for on the page.
         parent::__construct('part-'.($part + 1).'-'.$handle->id, $handle->sheet, $handle->finger);
@@ -23,12 +24,12 @@ final readonly class OfPart extends Handle
 
     public function at(MovePlan $plan): Spot
     {
-        return $this->handle->at($plan->parts[$this->part]);
+        return $this->handle->at($plan->parts[$this->part])->later($this->shift);
     }
 
     public function put(MovePlan $plan, Spot $to): array
     {
-        return $this->named($this->handle->put($plan->parts[$this->part], $to));
+        return $this->named($this->handle->put($plan->parts[$this->part], $to->later(-$this->shift)));
     }
 
     public function nudge(MovePlan $plan, float $right, float $up): array

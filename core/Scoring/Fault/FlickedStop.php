@@ -19,11 +19,11 @@ final readonly class FlickedStop extends Flick
 
     public function find(Measurements $take): array
     {
-        $springs = array_map(fn (array $spring): Fault => Fault::momentary(
-            $this, $spring['finger']->value, $spring['at'], 'stop',
-        )->measured(
-            Quantity::seconds($spring['seconds']), 0.3 / max(0.1, $spring['seconds']), Fact::of('picture.lurches'),
-        ), $take->drill->springs ?? []);
+        $springs = array_map(
+            fn (array $spring): Fault => Fault::momentary($this, $spring['finger']->value, $spring['at'], 'stop')
+                ->measured(Quantity::seconds($spring['seconds']), 0.3 / max(0.1, $spring['seconds']), Fact::of('picture.lurches')),
+            $take->drill->springs ?? [],
+        );
 
         return [...parent::find($take), ...$springs];
     }

@@ -4,6 +4,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answered, api, Problem, type Schemas, upload } from '~/api/client';
+import { LIMITS } from '~/api/limits';
 import { useCrafts } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -141,6 +142,7 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
       places={spots}
       className="w-full min-h-8"
       warn={bad(`document.${place}`)}
+      limits={LIMITS.craft[place]}
       onChange={(next) => setDocument(withValue(document, place, next))}
     />
   );

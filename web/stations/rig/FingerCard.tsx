@@ -2,6 +2,7 @@
 // the picture.
 
 import type { Schemas } from '~/api/client';
+import { LIMITS } from '~/api/limits';
 import { Card } from '~/kit/Card';
 import { NumberInput } from '~/kit/NumberInput';
 import { CurveCard } from '~/pictures/CurveCard';
@@ -53,6 +54,7 @@ export function FingerCard({ draft, finger, distance }: Props) {
                   unit="deg/s"
                   units={units}
                   warn={bad('gimbal.top_rate_dps')}
+                  limits={LIMITS.rig[`modes.${draft.mode}.gimbal.top_rate_dps`]}
                   onChange={(rate) =>
                     set((now) => ({ ...now, gimbal: { ...now.gimbal, top_rate_dps: rate } }))
                   }
@@ -70,6 +72,7 @@ export function FingerCard({ draft, finger, distance }: Props) {
                     unit={finger.unit}
                     units={units}
                     warn={bad(rate)}
+                    limits={LIMITS.rig[`modes.${draft.mode}.${rate}`]}
                     onChange={(value) => set((now) => ({ ...now, [rate]: value }))}
                   />
                 </dd>
@@ -87,6 +90,7 @@ export function FingerCard({ draft, finger, distance }: Props) {
                   units={units}
                   places={2}
                   warn={bad(name === 'tilt' ? 'gimbal.cushion_s' : 'lag_s.turn') || bad('cushion.seconds')}
+                  limits={LIMITS.rig[`modes.${draft.mode}.gimbal.cushion_s`]}
                   onChange={(seconds) => draft.cushion(name as 'turn' | 'tilt', seconds)}
                 />
               </dd>

@@ -1,7 +1,8 @@
 // The opening view of Rig: a curve card for each finger, what lies around them, and the bar that keeps what was changed.
-import { TriangleAlert } from 'lucide-react';
 
+import { TriangleAlert } from 'lucide-react';
 import type { Schemas } from '~/api/client';
+import { LIMITS } from '~/api/limits';
 import { Card } from '~/kit/Card';
 import { NumberInput } from '~/kit/NumberInput';
 import { Pick } from '~/kit/Pick';
@@ -63,6 +64,7 @@ function Braking({ draft, reading }: BrakingProps) {
               unit="m/s2"
               units={units}
               warn={bad('brake_mps2')}
+              limits={LIMITS.rig[`modes.${draft.mode}.brake_mps2`]}
               onChange={(brake_mps2) =>
                 draft.change((settings) => withMode(settings, draft.mode, (now) => ({ ...now, brake_mps2 })))
               }
@@ -76,6 +78,7 @@ function Braking({ draft, reading }: BrakingProps) {
               unit="m/s2"
               units={units}
               warn={bad('accelerate_mps2')}
+              limits={LIMITS.rig[`modes.${draft.mode}.accelerate_mps2`]}
               onChange={(accelerate_mps2) =>
                 draft.change((settings) =>
                   withMode(settings, draft.mode, (now) => ({ ...now, accelerate_mps2 })),
@@ -94,6 +97,7 @@ function Braking({ draft, reading }: BrakingProps) {
                   units={units}
                   places={2}
                   warn={bad(`lag_s.${axis}`)}
+                  limits={LIMITS.rig[`modes.${draft.mode}.lag_s.${axis}`]}
                   onChange={(seconds) =>
                     draft.change((settings) =>
                       withMode(settings, draft.mode, (now) => ({

@@ -1,6 +1,8 @@
 // What a day is flown under: its batteries, its wind, and the permissions that are its flier's to fill in.
+
 import { useMutation } from '@tanstack/react-query';
 import { answered, api, type Schemas } from '~/api/client';
+import { LIMITS } from '~/api/limits';
 import { useSite } from '~/api/queries';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -25,15 +27,17 @@ export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
       <NumberRow
         name="Full ones"
         label="Batteries"
+        limits={LIMITS.day['batteries.count']}
         value={batteries.count}
         unit=""
         units={units}
         places={0}
-        onChange={(count) => change({ count: Math.max(0, Math.round(count)) })}
+        onChange={(count) => change({ count: Math.round(count) })}
       />
       <NumberRow
         name="Each flies for"
         label="Minutes of a battery"
+        limits={LIMITS.day['batteries.minutes']}
         value={batteries.minutes}
         unit="min"
         units={units}
@@ -42,15 +46,17 @@ export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
       <NumberRow
         name="Reserve that stays in"
         label="Reserve"
+        limits={percent(LIMITS.day['batteries.reserve'])}
         value={100 * (batteries.reserve ?? 0)}
         unit="%"
         units={units}
         places={0}
-        onChange={(percent) => change({ reserve: Math.max(0, Math.min(0.9, percent / 100)) })}
+        onChange={(share) => change({ reserve: share / 100 })}
       />
       <NumberRow
         name="Air"
         label="Temperature of the air"
+        limits={LIMITS.day['batteries.temperature_c']}
         value={batteries.temperature_c ?? 0}
         unit="°C"
         units={units}
@@ -60,19 +66,21 @@ export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
       <NumberRow
         name="A change takes"
         label="Minutes of a change"
+        limits={LIMITS.day.swap_min}
         value={form.document.swap_min ?? 0}
         unit="min"
         units={units}
-        onChange={(swap_min) => put({ swap_min: Math.max(0, swap_min) })}
+        onChange={(swap_min) => put({ swap_min })}
       />
       <NumberRow
         name="Return height margin"
         label="Margin"
+        limits={LIMITS.day.return_margin_m}
         value={form.document.return_margin_m ?? 0}
         unit="m"
         units={units}
         places={0}
-        onChange={(return_margin_m) => put({ return_margin_m: Math.max(0, return_margin_m) })}
+        onChange={(return_margin_m) => put({ return_margin_m })}
       />
       {day.batteries && (
         <p className="m-0 text-sm text-ink-soft">
@@ -126,16 +134,16 @@ export function Weather({ form, day, put }: { form: Form; day: Day; put: Put }) 
       <NumberRow
         name="Mean"
         label="Mean wind"
+        limits={LIMITS.day['weather.mean_mps']}
         value={weather.mean_mps}
         unit="m/s"
         units={units}
-        onChange={(mean_mps) =>
-          change({ mean_mps: Math.max(0, mean_mps), gust_mps: Math.max(mean_mps, weather.gust_mps) })
-        }
+        onChange={(mean_mps) => change({ mean_mps, gust_mps: Math.max(mean_mps, weather.gust_mps) })}
       />
       <NumberRow
         name="Gusts"
         label="Gusts"
+        limits={LIMITS.day['weather.gust_mps']}
         value={weather.gust_mps}
         unit="m/s"
         units={units}
@@ -181,4 +189,9 @@ export function Permission({ form, day, put }: { form: Form; day: Day; put: Put 
       )}
     </Card>
   );
+}
+
+/** Limits of a share, for one that is shown in percent. */
+function percent(limits: readonly [number, number] | undefined): [number, number] | undefined {
+  return limits && [100 * limits[0], 100 * limits[1]];
 }

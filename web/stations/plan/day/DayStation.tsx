@@ -1,9 +1,11 @@
 // Day: batteries, light and shots put into an order that fits; what does not fit and why; planned anew at a touch; and taken into the
 // field.
+
 import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { answered, api, type Schemas } from '~/api/client';
+import { LIMITS } from '~/api/limits';
 import { findDays, findShots, findSites, useDays, useShots, useSite, useSites } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
@@ -370,9 +372,8 @@ function Shots({
                   units={units}
                   places={0}
                   className="w-10"
-                  onChange={(passes) =>
-                    change(one.shot_id, { passes: Math.max(1, Math.min(20, Math.round(passes))) })
-                  }
+                  limits={LIMITS.day['shots.*.passes']}
+                  onChange={(passes) => change(one.shot_id, { passes: Math.round(passes) })}
                 />
                 <button
                   type="button"

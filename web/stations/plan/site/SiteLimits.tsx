@@ -1,7 +1,9 @@
 // What holds for the whole site: where it lies, its limits, how the ground lies, and which way it is drawn.
+
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answered, api } from '~/api/client';
+import { LIMITS } from '~/api/limits';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Field } from '~/kit/Field';
@@ -44,6 +46,7 @@ export function SiteLimits({ drawing, onDone }: Props) {
     unit: string,
     change: (value: number) => void,
     places = 0,
+    place?: string,
   ) => (
     <NumberRow
       label={label}
@@ -51,6 +54,7 @@ export function SiteLimits({ drawing, onDone }: Props) {
       unit={unit}
       units={units}
       places={places}
+      limits={place === undefined ? undefined : LIMITS.site[place]}
       onChange={change}
       className="w-36"
     />
@@ -70,6 +74,7 @@ export function SiteLimits({ drawing, onDone }: Props) {
         'deg',
         (lat) => put({ home: { ...document.home, lat } }),
         5,
+        'home.lat',
       )}
       {number(
         'Longitude of take-off',
@@ -77,6 +82,7 @@ export function SiteLimits({ drawing, onDone }: Props) {
         'deg',
         (lon) => put({ home: { ...document.home, lon } }),
         5,
+        'home.lon',
       )}
       {number(
         'Take-off above the sea',
@@ -84,16 +90,39 @@ export function SiteLimits({ drawing, onDone }: Props) {
         'm',
         (alt_m) => put({ home: { ...document.home, alt_m } }),
         1,
+        'home.alt_m',
       )}
-      {number('Ceiling above ground', document.ceiling_m, 'm', (ceiling_m) => put({ ceiling_m }))}
-      {number('Seen no farther than', document.sight_line_m, 'm', (sight_line_m) => put({ sight_line_m }))}
-      {number('Least distance to people', document.people_m ?? 30, 'm', (people_m) => put({ people_m }))}
+      {number(
+        'Ceiling above ground',
+        document.ceiling_m,
+        'm',
+        (ceiling_m) => put({ ceiling_m }),
+        0,
+        'ceiling_m',
+      )}
+      {number(
+        'Seen no farther than',
+        document.sight_line_m,
+        'm',
+        (sight_line_m) => put({ sight_line_m }),
+        0,
+        'sight_line_m',
+      )}
+      {number(
+        'Least distance to people',
+        document.people_m ?? 30,
+        'm',
+        (people_m) => put({ people_m }),
+        0,
+        'people_m',
+      )}
       {number(
         'Compass off true north',
         document.variation_deg ?? 0,
         'deg',
         (variation_deg) => put({ variation_deg }),
         1,
+        'variation_deg',
       )}
       <TextLine
         label="Time zone of its clock"

@@ -1,5 +1,7 @@
 // What is chosen on the board, in numbers: name, job, size, height. Which numbers depends on what it is.
+
 import { Trash2 } from 'lucide-react';
+import { LIMITS } from '~/api/limits';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -46,6 +48,11 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
         unit={unit}
         units={units}
         places={places}
+        limits={
+          LIMITS.site[
+            `${'shape' in thing ? 'solids' : chosen.list === 'spots' ? 'ground.spots' : 'observers'}.*.${id}`
+          ]
+        }
         onChange={(value) => put({ [id]: value })}
       />
     ) : null;
