@@ -19,16 +19,23 @@ final class Wire
     public static function write(mixed $value, ?Speaker $speaker): mixed
     {
         // Numbers and words first: there are thousands of them in a plan, and it is written at every drag.
-        return match (true) {
-            ! is_object($value) && ! is_array($value) => $value,
-            is_array($value) => self::isPlain($value) ? $value : array_map(
-                static fn (mixed $one): mixed => self::write($one, $speaker), $value,
-            ),
-            $value instanceof Document => self::document($value, $speaker),
-            $value instanceof Fact => $speaker === null ? $value : $speaker->say($value),
-            $value instanceof Map => (object) array_map(static fn (mixed $one): mixed => self::write($one, $speaker), $value->values),
-            $value instanceof InHands => self::write($value->value, $speaker?->to($speaker->reader->withSticks($value->sticks))),
-            $value instanceof \stdClass => (object) array_map(
+        if (is_array($value)) {
+            return self::isPlain($value) ? $value : array_map(static fn (mixed $one): mixed => self::write($one, $speaker), $value);
+        }
+        if (! is_object($value)) {
+            return $value;
+        }
+        if ($value instanceof Document) {
+            return self::document($value, $speaker);
+        }
+        if ($value instanceof Fact) {
+            return $speaker === null ? $value : $speaker->say($value);
+        }
+
+        return match ($value::class) {
+            Map::class => (object) array_map(static fn (mixed $one): mixed => self::write($one, $speaker), $value->values),
+            InHands::class => self::write($value->value, $speaker?->to($speaker->reader->withSticks($value->sticks))),
+            \stdClass::class => (object) array_map(
                 static fn (mixed $one): mixed => self::write($one, $speaker), get_object_vars($value),
             ),
             default => $value,
@@ -41,13 +48,10 @@ final class Wire
         $written = [];
         $names = self::names($document::class);
         foreach (get_object_vars($document) as $property => $value) {
-            $plain = is_object($value) || is_array($value) ? self::write($value, $speaker) : $value;
-            if ($names[$property] === '') {
-                foreach ((array) $plain as $name => $one) {
-                    $written[(string) $name] = $one;
-                }
-            } else {
-                $written[$names[$property]] = $plain;
+            if ($names[$property] !== '') {
+                $written[$names[$property]] = self::write($value, $speaker);
+            } elseif ($value instanceof Document) {
+                $written = [...$written, ...self::document($value, $speaker)];
             }
         }
 

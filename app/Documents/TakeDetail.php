@@ -15,6 +15,14 @@ use LogicException;
 /** A take with its judgement as it was kept, said to whoever reads it, of the thumbs of whoever flew. */
 final readonly class TakeDetail implements Document
 {
+    /** What judgements of earlier methods did not say, and their faults did not. */
+    private const EARLIER = [
+        'judged' => ['ease', 'flow', 'hold', 'line', 'frame'], 'plan' => null, 'losses' => [], 'finish' => ['score' => null, 'figures' => []],
+        'thirds' => null,
+    ];
+
+    private const FAULT = ['cause' => 'unknown', 'finger' => null, 'side' => null];
+
     /**
      * @param  array<string, mixed>  $judgement
      * @param  list<CommentDocument>  $said
@@ -50,7 +58,8 @@ final readonly class TakeDetail implements Document
     private static function judged(Take $take, array $kept): array
     {
         $said = Spoken::to(StickMode::from($take->operator->stick_mode))->saidThroughout($kept);
+        $said['faults'] = array_map(static fn (array $fault): array => [...self::FAULT, ...$fault], $said['faults'] ?? []);
 
-        return [...$said, 'intent' => WrittenIntent::of($kept['intent'] ?? [])];
+        return [...self::EARLIER, ...$said, 'intent' => WrittenIntent::of($kept['intent'] ?? [])];
     }
 }

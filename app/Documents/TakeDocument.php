@@ -15,7 +15,7 @@ use Larkspur\Move\Catalogue;
 final readonly class TakeDocument implements Document
 {
     /**
-     * @param  'keep'|'fix'|'again'  $verdict
+     * @param  'keep'|'fix'|'again'|'other'|'open'  $verdict
      * @param  bool  $automated  flown by automation for the most part; no credit to the hands
      */
     public function __construct(

@@ -38,7 +38,7 @@ use Illuminate\Support\Carbon;
  * @property ?float $hold
  * @property ?float $line
  * @property ?float $frame
- * @property 'keep'|'fix'|'again' $verdict
+ * @property 'keep'|'fix'|'again'|'other'|'open' $verdict
  * @property float $usable_s
  * @property ?string $decision
  * @property bool $automated

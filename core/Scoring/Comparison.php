@@ -22,7 +22,9 @@ final readonly class Comparison
     /** Takes count as different from this many joint standard deviations on. */
     private const DIFFERENT = 1.0;
 
-    private const RANK = [Verdict::KEEP => 0, Verdict::FIX => 1, Verdict::AGAIN => 2];
+    private const RANK = [
+        Verdict::KEEP => 0, Verdict::OPEN => 1, Verdict::FIX => 2, Verdict::OTHER => 3, Verdict::AGAIN => 4,
+    ];
 
     /** Clean seconds, and points of a petal, by which takes must differ for that to be said. */
     private const LONGER = 0.5;

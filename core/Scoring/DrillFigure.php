@@ -59,6 +59,7 @@ final readonly class DrillFigure implements JudgedParts
      * @param  list<array{t: float, metric: string, size: Quantity, severity: float}>  $missed  marks that were missed
      * @param  list<array{finger: Finger, at: float, seconds: float}>  $springs  fingers that were let go; empty without finger columns
      * @param  array<value-of<Petal>, list<Metric>>  $metrics
+     * @param  bool  $staysPut  whether the figure is flown on one spot
      */
     private function __construct(
         public AskedOfTheHand $asked,
@@ -67,6 +68,7 @@ final readonly class DrillFigure implements JudgedParts
         public array $missed,
         public array $springs,
         private array $metrics,
+        public bool $staysPut,
     ) {
     }
 
@@ -135,6 +137,7 @@ final readonly class DrillFigure implements JudgedParts
                 ],
                 Petal::Frame->value => self::worstOfEach($frame),
             ],
+            $way < 1.0,
         );
     }
 

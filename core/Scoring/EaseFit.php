@@ -37,10 +37,10 @@ final readonly class EaseFit
     ) {
     }
 
-    /** The same ease, its duration no longer in doubt: the fingers themselves were recorded. */
-    public function known(): self
+    /** The same ease as the finger made it, s: the craft softens a stick that springs, the picture lurches all the same. */
+    public function byTheFinger(float $seconds): self
     {
-        return new self($this->duration, $this->centre, $this->rate, 0.0);
+        return new self(min($this->duration, $seconds), $this->centre, $this->rate, 0.0);
     }
 
     /** What is credited: T times exp(spread), the benefit of the doubt. */

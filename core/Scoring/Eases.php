@@ -55,10 +55,11 @@ final readonly class Eases
                 'stop' => EaseFit::fit($times, $samples, ($t[$span->to] + $t[$span->holdTo]) / 2, true, $middle, $sigma, $walk),
             ];
         }
-        foreach ($flicks as ['axis' => $axis, 'end' => $end]) {
+        foreach ($flicks as ['axis' => $axis, 'end' => $end, 'seconds' => $seconds]) {
             if (isset($fits[$axis->value])) {
                 $ends = $fits[$axis->value];
-                $ends[$end] = $ends[$end]?->known();
+                // A flick is timed over the middle 60 % of the finger's way.
+                $ends[$end] = $ends[$end]?->byTheFinger($seconds / 0.6);
                 $fits[$axis->value] = ['start' => $ends['start'], 'stop' => $ends['stop']];
             }
         }

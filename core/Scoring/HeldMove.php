@@ -15,9 +15,6 @@ use Larkspur\Scoring\Path\CirclePath;
 /** The parts of a move that is eased into, held and eased out of (docs/scoring.md, section 5). */
 final readonly class HeldMove implements JudgedParts
 {
-    /** What a part counts as where this log can't tell. */
-    private const UNKNOWN = 80.0;
-
     public function __construct(private Measurements $take)
     {
     }
@@ -38,7 +35,7 @@ final readonly class HeldMove implements JudgedParts
             array_filter([
                 'path' => self::weakestAndMean($path),
                 'framing' => self::framing($this->take->take->judging->framed, $this->take->framing),
-                'steady' => $moves ? self::weakestAndMean($even) : null,
+                'steady' => $moves && $even !== [] ? self::weakestAndMean($even) : null,
                 'ease' => $moves ? $ease : null,
                 'smooth' => MetricScale::Shake->score($this->take->disturbance->value),
                 'clean' => MetricScale::Cross->score($this->take->cross->total->value),
@@ -60,13 +57,13 @@ final readonly class HeldMove implements JudgedParts
     /**
      * Score of the eases, its standard deviation, and how measurable they were.
      *
-     * @return array{float, float, float}
+     * @return array{?float, float, float} null where no ease could be measured
      */
     private static function ease(Eases $eases): array
     {
         $fits = $eases->all();
         if ($fits === []) {
-            return [self::UNKNOWN, 10.0, 0.0];
+            return [null, 0.0, 0.0];
         }
         $weights = array_map(static fn (array $fit): float => $fit[2]->weight(), $fits);
         $combine = static function (bool $credited) use ($fits, $weights, $eases): float {
@@ -111,11 +108,11 @@ final readonly class HeldMove implements JudgedParts
     /**
      * Half weakest, half mean.
      *
-     * @param  list<float>  $scores
+     * @param  non-empty-list<float>  $scores
      */
     private static function weakestAndMean(array $scores): float
     {
-        return $scores === [] ? self::UNKNOWN : 0.5 * min($scores) + 0.5 * Statistics::mean($scores);
+        return 0.5 * min($scores) + 0.5 * Statistics::mean($scores);
     }
 
     private static function error(MetricScale $scale, NoiseCorrected $value): float

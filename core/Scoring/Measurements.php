@@ -28,7 +28,6 @@ final readonly class Measurements
     /**
      * @param  TakeTarget  $target  what the take was meant to be
      * @param  ?Sticks  $sticks  what the fingers did, where the log has it
-     * @param  bool  $otherWayRound  whether a circle was flown the other way than planned
      * @param  ?DrillFigure  $drill  of a drill: how far it lies off its figure
      * @param  AskedOfTheHand  $asked  what the plan itself asks of the picture
      * @param  array<value-of<Axis>, NoiseCorrected>  $evenness  share of the held rate
@@ -45,7 +44,6 @@ final readonly class Measurements
         public Take $take,
         public TakeTarget $target,
         public ?Sticks $sticks,
-        public bool $otherWayRound,
         public ?DrillFigure $drill,
         public AskedOfTheHand $asked,
         public array $evenness,
@@ -65,7 +63,7 @@ final readonly class Measurements
     }
 
     public static function of(
-        Take $take, TakeTarget $target, ?Sticks $sticks = null, ?DrillFigure $drill = null, bool $otherWayRound = false,
+        Take $take, TakeTarget $target, ?Sticks $sticks = null, ?DrillFigure $drill = null,
     ): self {
         $eases = Eases::of($take, $target->lead, $sticks);
         $shake = Shake::of($take);
@@ -73,7 +71,7 @@ final readonly class Measurements
         $extent = $take->path->extent($take->main);
 
         return new self(
-            $take, $target, $sticks, $otherWayRound, $drill, $drill->asked ?? AskedOfTheHand::nothing(),
+            $take, $target, $sticks, $drill, $drill->asked ?? AskedOfTheHand::nothing(),
             evenness: Evenness::of($take, $target),
             eases: $eases,
             path: $stray['wander']->times(100 / $take->viewing),

@@ -33,21 +33,52 @@ final readonly class PartScores
      */
     public function overall(array $weights): array
     {
-        $weights = array_intersect_key($weights, $this->scores);
-        $weights['ease'] ??= 0.0;
-        $weights['ease'] *= min(1.0, max(self::EASE_LEAST, $this->easeWeight));
-        $total = array_sum($weights);
-        $mean = $variance = 0.0;
-        $weakest = 100.0;
-        foreach (array_intersect_key($weights, $this->scores) as $part => $weight) {
-            $mean += $weight / $total * $this->scores[$part];
-            $variance += (self::MEAN_SHARE * $weight / $total * ($this->errors[$part] ?? 0.0)) ** 2;
-            if ($weight >= self::WEAKEST_LEAST_WEIGHT && $this->scores[$part] < $weakest) {
-                $weakest = $this->scores[$part];
-            }
+        $variance = 0.0;
+        foreach ($this->shares($weights) as $part => $share) {
+            $variance += (self::MEAN_SHARE * $share * ($this->errors[$part] ?? 0.0)) ** 2;
         }
 
-        return [self::MEAN_SHARE * $mean + (1 - self::MEAN_SHARE) * $weakest, sqrt($variance)];
+        return [100 - array_sum($this->losses($weights)), sqrt($variance)];
+    }
+
+    /**
+     * Points that each part lacks of the overall score: they add up to 100 less that score.
+     *
+     * @param  array<string, float>  $weights
+     * @return array<string, float>
+     */
+    public function losses(array $weights): array
+    {
+        $losses = [];
+        $weakest = null;
+        foreach ($this->shares($weights) as $part => $share) {
+            $losses[$part] = self::MEAN_SHARE * $share * (100 - $this->scores[$part]);
+            if ($weights[$part] >= self::WEAKEST_LEAST_WEIGHT && $this->scores[$part] < ($weakest === null ? 100.0 : $this->scores[$weakest])) {
+                $weakest = $part;
+            }
+        }
+        if ($weakest !== null) {
+            $losses[$weakest] += (1 - self::MEAN_SHARE) * (100 - $this->scores[$weakest]);
+        }
+
+        return $losses;
+    }
+
+    /**
+     * Share of each part that was scored in the weighted mean: they add up to 1.
+     *
+     * @param  array<string, float>  $weights
+     * @return array<string, float>
+     */
+    private function shares(array $weights): array
+    {
+        $weights = array_intersect_key($weights, $this->scores);
+        if (isset($weights['ease'])) {
+            $weights['ease'] *= min(1.0, max(self::EASE_LEAST, $this->easeWeight));
+        }
+        $total = array_sum($weights);
+
+        return array_map(static fn (float $weight): float => $total > 0 ? $weight / $total : 0.0, $weights);
     }
 
     /**

@@ -13,6 +13,18 @@ enum Petal: string
     case Line = 'line';
     case Frame = 'frame';
 
+    /** The petal that a part belongs to. */
+    public static function of(string $part): self
+    {
+        foreach (self::cases() as $petal) {
+            if (in_array($part, $petal->parts(), true)) {
+                return $petal;
+            }
+        }
+
+        throw new \LogicException("“{$part}” is no part.");
+    }
+
     /** @return list<string> parts that it is the mean of, under the move's weights */
     public function parts(): array
     {

@@ -18,6 +18,9 @@ final readonly class Points
     /** A fault whose severity is below this might not show in another log of the same flight. */
     private const NEAR_THRESHOLD = 1.3;
 
+    /** Spread of a part that nobody measured, points: about that of the frame among practised hands. */
+    private const UNKNOWN = 25.0;
+
     private function __construct(public float $score, public float $deduction, public float $uncertainty)
     {
     }
@@ -25,13 +28,14 @@ final readonly class Points
     /**
      * @param  array<string, float>  $weights  of the move's parts
      * @param  list<Fault>  $faults
+     * @param  float  $unknown  weight of what the move shows and the log does not tell, share
      */
-    public static function of(PartScores $parts, array $weights, array $faults): self
+    public static function of(PartScores $parts, array $weights, array $faults, float $unknown = 0.0): self
     {
         [$overall, $spread] = $parts->overall($weights);
         $raw = array_sum(array_map(static fn (Fault $fault): float => $fault->deduction(), $faults));
         $deduction = self::MOST_DEDUCTED * (1 - exp(-$raw / self::MOST_DEDUCTED));
-        $variance = $spread ** 2 + self::ALWAYS_UNSURE ** 2;
+        $variance = $spread ** 2 + self::ALWAYS_UNSURE ** 2 + ($unknown * self::UNKNOWN) ** 2;
         foreach ($faults as $fault) {
             if ($fault->severity < self::NEAR_THRESHOLD) {
                 $variance += (0.5 * $fault->deduction()) ** 2;

@@ -6,10 +6,13 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\ThumbSheet;
+use Larkspur\Controls\Axis;
 use Larkspur\Controls\Finger;
 use Larkspur\Flight;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Series;
+use Larkspur\Move\Judging\Framed;
+use Larkspur\Move\Judging\Role;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Telemetry\FlightLog;
 
@@ -51,10 +54,12 @@ final readonly class Replay
         $take = $score->measured->take;
         $grid = $take->grid;
         $nodes = Series::stride($grid->count(), max(1, (int) ceil($grid->count() / self::MOST_POINTS)));
+        // A frame that was not measured shows no mark.
+        $framed = in_array($take->judging->framed, [Framed::Subject, Framed::Heading], true);
         $u = $v = [];
         foreach ($nodes as $i) {
             $k = $i - $take->main->from;
-            $inside = $k >= 0 && $i <= $take->main->to;
+            $inside = $framed && $k >= 0 && $i <= $take->main->to;
             $u[] = $inside ? $score->measured->framing->u[$k] + $score->intent->u() : null;
             $v[] = $inside ? $score->measured->framing->v[$k] + $score->intent->v() : null;
         }
@@ -77,6 +82,12 @@ final readonly class Replay
     public function shown(array $values): array
     {
         return Series::at($values, $this->nodes);
+    }
+
+    /** Whether the log tells where the lens looked. */
+    public function knowsHeading(): bool
+    {
+        return $this->score->assignment->judging->role(Axis::Turn) !== Role::Free;
     }
 
     public function grid(): Grid

@@ -8,6 +8,7 @@ use Larkspur\Camera\RescueCrop;
 use Larkspur\Fact;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Move\Intent;
+use Larkspur\Scoring\AsPlanned\PlanMatch;
 use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Telemetry\FlightLog;
 
@@ -36,6 +37,8 @@ final readonly class Score
      * @param  list<Fact>  $remarks  what else should be known about the judgement
      * @param  LocalFrame  $frame  in which it was judged
      * @param  FlightLog  $cut  the take's part of the log, with its margins
+     * @param  ?PlanMatch  $plan  whether it is the shot that was planned; null without a plan
+     * @param  list<Loss>  $losses  the largest first; together 100 less the score
      * @param  ?float  $automated  share of the take that automation flew; null where the log does not say
      */
     public function __construct(
@@ -58,6 +61,10 @@ final readonly class Score
         public PartScores $parts,
         public LocalFrame $frame,
         public FlightLog $cut,
+        public ?PlanMatch $plan,
+        public array $losses,
+        public Finish $finish,
+        public Thirds $thirds,
     ) {
         $this->score = $points->score;
         $this->deduction = $points->deduction;
@@ -70,12 +77,24 @@ final readonly class Score
         return $this->measured->take->holdTimes();
     }
 
-    /** What a fault took off the score, once the deductions were bent together. */
+    /** What a fault cost in all: what it takes off by itself, and its share of what the part that it spoils lacks. */
     public function cost(Fault $fault): float
     {
-        $all = array_sum(array_map(static fn (Fault $one): float => $one->deduction(), $this->allFaults));
+        foreach ($this->losses as $loss) {
+            if ($loss->fault === $fault) {
+                return $loss->points;
+            }
+        }
 
-        return $all > 0 ? $this->deduction * $fault->deduction() / $all : 0.0;
+        return 0.0;
+    }
+
+    /** @return list<string> petals that were judged */
+    public function judged(): array
+    {
+        return array_values(array_map(
+            static fn (Facet $facet): string => $facet->id, array_filter($this->facets, static fn (Facet $one): bool => $one->score !== null),
+        ));
     }
 
     /** @return array<string, ?float> score of each petal by its id */

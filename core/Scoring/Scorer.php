@@ -16,9 +16,12 @@ use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\PathKind;
+use Larkspur\Move\MovePlan;
 use Larkspur\Move\Timing\RotationLead;
 use Larkspur\Refusal;
 use Larkspur\Rig\ModeTune;
+use Larkspur\Scoring\AsPlanned\PlanMatch;
+use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Site\Wind;
 use Larkspur\Telemetry\FlightLog;
@@ -31,6 +34,9 @@ final class Scorer
 {
     /** Share of the picture that a delivery at source size can spare. */
     public const CROP_BUDGET = 0.15;
+
+    /** Error of a satellite position outdoors, m, unless a log says better (common practice). */
+    private const POSITION_ERROR = 1.5;
 
     /**
      * The takes in a log, each with the move it looks like.
@@ -94,23 +100,62 @@ final class Scorer
         $cut = $log->between($window->cutFrom, $window->cutTo);
         $grid = Grid::of(Samples::of($cut, $frame, $lift));
         $assignment = TakeAssignment::of($intent, $cut, $grid, $frame, $window, $lift);
+        $plan = self::planned($intent, $frame);
         $measured = self::measure($assignment, $cut, $grid, $frame, $window);
         $judged = $measured->judged();
         $parts = $judged->scores();
         $weights = $assignment->judging->weights;
         $faults = FaultKinds::findAll($measured);
-        $points = Points::of($parts, $weights, $faults);
+        $points = Points::of($parts, $weights, $faults, $assignment->lacksFrame() ? $weights['framing'] : 0.0);
+        $losses = Loss::all($parts, $weights, $faults, $points);
         $usable = UsableStretches::of($measured, $faults);
         [$crop, $trimmed] = self::crops($measured, $usable, $cut, $window);
         [$complete, $fitted] = $assignment->completed($measured, $frame);
+        $match = $plan === null ? null : PlanMatch::of($measured, $assignment, $plan, self::POSITION_ERROR);
 
         return new Score(
             LogSummary::of($log), $window, $assignment, $complete, $fitted, $points, Facet::all($judged, $parts, $weights),
-            FaultKinds::worthSaying($faults), $faults, $usable, $crop,
-            Verdict::of($points->score, $faults, $crop, $usable, $trimmed, $cropBudget),
+            self::costliestFirst(FaultKinds::worthSaying($faults), $losses), $faults, $usable, $crop,
+            Verdict::of(
+                $points->score, $faults, $losses, $measured->take->judging->hasSubject() ? $crop : null, $usable,
+                $measured->take->judging->hasSubject() ? $trimmed : null, $cropBudget, $match, $assignment->lacksFrame(),
+                Catalogue::nameOf($assignment->intent->move),
+            ),
             WindReport::of($cut, $wind, WindShare::of($measured->take, $measured->sticks)), self::automatedShare($cut, $window),
-            $assignment->remarks, $measured, $parts, $frame, $cut,
+            $assignment->remarks, $measured, $parts, $frame, $cut, $match, $losses, Finish::of($measured),
+            Thirds::of($measured->take->main, $usable),
         );
+    }
+
+    /**
+     * @param  list<Fault>  $faults
+     * @param  list<Loss>  $losses  the largest first
+     * @return list<Fault>
+     */
+    private static function costliestFirst(array $faults, array $losses): array
+    {
+        $order = array_map(static fn (Loss $loss): ?Fault => $loss->fault, $losses);
+        $place = static function (Fault $fault) use ($order): int {
+            $found = array_search($fault, $order, true);
+
+            return $found === false ? count($order) : $found;
+        };
+        usort($faults, static fn (Fault $a, Fault $b): int => $place($a) <=> $place($b));
+
+        return $faults;
+    }
+
+    /** The plan that an intent states; null where it states nothing, or nothing that can be flown. */
+    private static function planned(?Intent $intent, LocalFrame $frame): ?MovePlan
+    {
+        if ($intent === null || ($intent->parameters === [] && $intent->parts === [])) {
+            return null;
+        }
+        try {
+            return Catalogue::plan($intent, $frame, ModeTune::ordinary());
+        } catch (Refusal) {
+            return null;
+        }
     }
 
     /** Lays the take out for measuring and measures it. */
@@ -135,7 +180,7 @@ final class Scorer
             ? DrillFigure::of($take, Catalogue::plan($assignment->intent, $frame, ModeTune::ordinary()), $sticks)
             : null;
 
-        return Measurements::of($take, $target, $sticks, $drill, $assignment->flownWay !== $assignment->way);
+        return Measurements::of($take, $target, $sticks, $drill);
     }
 
     /**

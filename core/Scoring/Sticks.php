@@ -153,6 +153,31 @@ final readonly class Sticks
         return $leaks;
     }
 
+    /** How far a finger moved between two times: the span of its travel; 0 where the log does not have it. */
+    public function moved(Finger $finger, float $from, float $to): float
+    {
+        return Statistics::span($this->between($finger, $from, $to));
+    }
+
+    /** How far off its middle a finger was between two times, at its median. */
+    public function pressed(Finger $finger, float $from, float $to): float
+    {
+        return Statistics::median(array_map(abs(...), $this->between($finger, $from, $to)));
+    }
+
+    /** @return non-empty-list<float> */
+    private function between(Finger $finger, float $from, float $to): array
+    {
+        $values = [];
+        foreach ($this->travel[$finger->value] ?? [] as $i => $x) {
+            if ($this->t[$i] >= $from && $this->t[$i] <= $to) {
+                $values[] = $x;
+            }
+        }
+
+        return $values === [] ? [0.0] : $values;
+    }
+
     /**
      * The travel of the thumb that carries the craft over the ground, by its larger axis or both, at the nodes of a grid.
      *

@@ -18,6 +18,7 @@ use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
+use Larkspur\Move\Judging\Framed;
 use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
@@ -45,6 +46,7 @@ final readonly class TakeAssignment
      * @param  float  $way  +1 clockwise, -1 counterclockwise: as planned, or as flown where the plan leaves it open
      * @param  float  $flownWay  the same, as flown
      * @param  list<Fact>  $remarks  what had to be assumed or left out
+     * @param  Judging  $whole  how its takes are judged where nothing is left out
      */
     private function __construct(
         public Intent $intent,
@@ -55,7 +57,14 @@ final readonly class TakeAssignment
         public float $way,
         public float $flownWay,
         public array $remarks,
+        private Judging $whole,
     ) {
+    }
+
+    /** Whether what the move shows in its frame could not be judged: the log or the plan does not tell. */
+    public function lacksFrame(): bool
+    {
+        return $this->whole->framed !== Framed::Free && $this->judging->framed === Framed::Free;
     }
 
     /**
@@ -81,7 +90,8 @@ final readonly class TakeAssignment
         if ($intent->lens->assumed) {
             $remarks[] = Fact::of('remark.camera-assumed', hfov: Quantity::radians($intent->lens->horizontal));
         }
-        $judging = Catalogue::move($intent->move)->judging($intent)->without($cut->unknownAxes());
+        $whole = Catalogue::move($intent->move)->judging($intent);
+        $judging = $whole->without($cut->unknownAxes());
         foreach ($cut->lacks as $column) {
             $remarks[] = Fact::of('remark.lacks.'.$column);
         }
@@ -102,7 +112,7 @@ final readonly class TakeAssignment
             default => $flownWay,
         };
 
-        return new self($intent, $given, $confidence, $judging, $subject, $way, $flownWay, $remarks);
+        return new self($intent, $given, $confidence, $judging, $subject, $way, $flownWay, $remarks, $whole);
     }
 
     private static function recognised(Recognition $recognition, TakeWindow $window): Intent

@@ -24,6 +24,9 @@ final readonly class UsableStretches
 
     private const TIE = 0.02;
 
+    /** Seconds about a fault in which it is seen. */
+    private const ABOUT = 0.5;
+
     /**
      * @param  list<float>  $cost  per grid node
      * @param  list<array{from: float, to: float}>  $stretches  clean ones, longest first
@@ -38,11 +41,12 @@ final readonly class UsableStretches
     public static function of(Measurements $measured, array $faults): self
     {
         $cost = self::cost($measured, $faults);
+        $grave = self::grave($measured, $faults);
         $stretches = [];
         $from = null;
         $n = count($cost);
         for ($i = 0; $i <= $n; $i++) {
-            $fine = $i < $n && $cost[$i] <= self::WORST_MOMENT;
+            $fine = $i < $n && $cost[$i] <= self::WORST_MOMENT && ! $grave[$i];
             if ($fine) {
                 $from ??= $i;
             } elseif ($from !== null) {
@@ -56,8 +60,8 @@ final readonly class UsableStretches
         return new self(
             $cost,
             array_map(static fn (array $s): array => ['from' => $t[$s[0]], 'to' => $t[$s[1]]], $stretches),
-            self::best($cost, $t, self::CUTS),
-            self::best($cost, $t, self::LONG_CUTS),
+            self::best($cost, $grave, $t, self::CUTS),
+            self::best($cost, $grave, $t, self::LONG_CUTS),
         );
     }
 
@@ -89,6 +93,31 @@ final readonly class UsableStretches
         }
 
         return $cost;
+    }
+
+    /**
+     * Whether a moment lies in a fault that is more than slight: no stretch holds one.
+     *
+     * @param  list<Fault>  $faults
+     * @return list<bool> per grid node
+     */
+    private static function grave(Measurements $measured, array $faults): array
+    {
+        $grid = $measured->take->grid;
+        $spans = [];
+        $last = $grid->count() - 1;
+        foreach ($faults as $fault) {
+            if ($fault->kind->isSeen() && $fault->isGrave()) {
+                $node = static fn (float $t): int => (int) max(0, min($last, round(($t - $grid->t[0]) / Grid::STEP)));
+                $spans[] = [$node($fault->t - self::ABOUT), $node($fault->until + self::ABOUT)];
+            }
+        }
+        $grave = [];
+        for ($i = 0; $i <= $last; $i++) {
+            $grave[] = array_filter($spans, static fn (array $span): bool => $span[0] <= $i && $i <= $span[1]) !== [];
+        }
+
+        return $grave;
     }
 
     /**
@@ -136,15 +165,18 @@ final readonly class UsableStretches
      * The longest of the wanted lengths whose best place is nearly as clean as the cleanest of all.
      *
      * @param  list<float>  $cost
+     * @param  list<bool>  $grave
      * @param  list<float>  $t
      * @param  non-empty-list<int>  $lengths  s
      * @return ?array{from: float, to: float, cost: float}
      */
-    private static function best(array $cost, array $t, array $lengths): ?array
+    private static function best(array $cost, array $grave, array $t, array $lengths): ?array
     {
         $sum = [0.0];
-        foreach ($cost as $value) {
+        $bad = [0];
+        foreach ($cost as $i => $value) {
             $sum[] = $sum[count($sum) - 1] + $value;
+            $bad[] = $bad[count($bad) - 1] + (int) $grave[$i];
         }
         $n = count($cost);
         $found = [];
@@ -153,7 +185,7 @@ final readonly class UsableStretches
             $least = null;
             for ($i = 0; $i + $width <= $n; $i++) {
                 $mean = ($sum[$i + $width] - $sum[$i]) / $width;
-                if ($least === null || $mean < $least[1]) {
+                if ($bad[$i + $width] === $bad[$i] && ($least === null || $mean < $least[1])) {
                     $least = [$i, $mean];
                 }
             }

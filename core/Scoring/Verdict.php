@@ -7,8 +7,9 @@ namespace Larkspur\Scoring;
 use Larkspur\Camera\RescueCrop;
 use Larkspur\Fact;
 use Larkspur\Measure\Quantity;
+use Larkspur\Scoring\AsPlanned\PlanFigure;
+use Larkspur\Scoring\AsPlanned\PlanMatch;
 use Larkspur\Scoring\Fault\Fault;
-use Larkspur\Scoring\Fault\FaultKinds;
 
 /** Whether a take can be kept, mended by the editor, or must be flown again, and why (docs/scoring.md, section 7). */
 final readonly class Verdict
@@ -18,6 +19,12 @@ final readonly class Verdict
     public const FIX = 'fix';
 
     public const AGAIN = 'again';
+
+    /** Clean, but another shot than the one that was planned. */
+    public const OTHER = 'other';
+
+    /** Clean as far as the log goes. */
+    public const OPEN = 'open';
 
     private const KEEP_SCORE = 80.0;
 
@@ -31,8 +38,14 @@ final readonly class Verdict
     /** From this severity on a fault that ruins takes rules the take out. */
     private const RUINOUS = 1.5;
 
+    /** What only misses the plan. */
+    private const SHORT = 'stopped-short';
+
+    /** Points up to which a fault is no more than a remark. */
+    private const HARDLY = 1.0;
+
     /**
-     * @param  self::KEEP|self::FIX|self::AGAIN  $verdict
+     * @param  self::KEEP|self::FIX|self::AGAIN|self::OTHER|self::OPEN  $verdict
      * @param  Fact  $headline  what to do with the take
      * @param  Fact  $reason  for the operator
      */
@@ -42,40 +55,59 @@ final readonly class Verdict
 
     /**
      * @param  list<Fault>  $faults
-     * @param  RescueCrop  $trimmed  the crop that its longest clean stretch alone would take
+     * @param  list<Loss>  $losses
+     * @param  ?RescueCrop  $crop  null where no subject was judged
+     * @param  ?RescueCrop  $trimmed  the crop that its longest clean stretch alone would take
      * @param  float  $cropBudget  share of the picture that the delivery can spare, 0..1
+     * @param  ?PlanMatch  $plan  whether it is the shot that was planned; null without a plan
+     * @param  bool  $lacksFrame  whether what it shows could not be judged
+     * @param  Fact  $move  what the move is called
      */
     public static function of(
-        float $score, array $faults, RescueCrop $crop, UsableStretches $usable, RescueCrop $trimmed, float $cropBudget,
+        float $score, array $faults, array $losses, ?RescueCrop $crop, UsableStretches $usable, ?RescueCrop $trimmed, float $cropBudget,
+        ?PlanMatch $plan, bool $lacksFrame, Fact $move,
     ): self {
-        $total = $crop->total();
+        $total = $crop?->total() ?? 0.0;
         $ruin = self::ruin($faults);
         $clean = $usable->longest();
-        $spoils = $ruin === null ? null : Fact::of('verdict.spoils', fault: FaultKinds::name($ruin->id), at: Quantity::moment($ruin->t));
+        $spoils = $ruin === null ? null : Fact::of('verdict.spoils', fault: $ruin->name(), at: Quantity::moment($ruin->t));
         $cleanInARow = $clean >= self::TRIM ? Fact::of('verdict.clean-in-a-row', clean: Quantity::seconds($clean)) : null;
         $cropped = Quantity::share(self::wholePercent($crop));
+        $another = $plan !== null && $plan->verdict === PlanMatch::ANOTHER;
+        $off = $plan === null ? [] : array_map(static fn (PlanFigure $figure): Fact => $figure->difference(), $plan->off());
+        $notThePlan = $off === [] ? null : Fact::of($another ? 'verdict.not-the-plan' : 'verdict.near-the-plan', off: $off);
         if ($score >= self::KEEP_SCORE && $ruin === null && $total <= $cropBudget + 1e-9) {
-            return new self(self::KEEP, Fact::of('verdict.keep'), Fact::all(
-                self::wholePercent($crop) <= 0.01
-                    ? Fact::of('verdict.nothing-disturbs')
-                    : Fact::of('verdict.crop-keeps-mark', crop: $cropped),
-                $cleanInARow,
-            ));
+            $disturbs = self::disturbs($losses, $crop, $lacksFrame);
+
+            return match (true) {
+                $another => new self(
+                    self::OTHER, Fact::of('verdict.other', move: $move), Fact::all(Fact::of('verdict.other-shot', off: $off), $disturbs),
+                ),
+                $lacksFrame => new self(self::OPEN, Fact::of('verdict.open'), Fact::all(Fact::of('verdict.look-yourself'), $disturbs)),
+                default => new self(self::KEEP, Fact::of('verdict.keep'), Fact::all($disturbs, $notThePlan, $cleanInARow)),
+            };
         }
-        $wholeWillDo = $score >= self::FIX_SCORE && $total <= self::LARGEST_FIX;
-        if ($wholeWillDo && ($ruin === null || $clean < self::TRIM)) {
-            return new self(self::FIX, Fact::of('verdict.fix', crop: $cropped), Fact::all(
-                Fact::of('verdict.crop-restores-mark', crop: $cropped), $spoils, $ruin === null ? $cleanInARow : null,
-            ));
+        $wholeWillDo = $score >= self::FIX_SCORE && $total <= self::LARGEST_FIX && self::isWhole($faults);
+        if ($wholeWillDo && $ruin === null) {
+            $crops = $crop !== null && self::wholePercent($crop) > 0.01;
+
+            return new self(
+                self::FIX, $crops ? Fact::of('verdict.fix', crop: $cropped) : Fact::of('verdict.fix-with-care'),
+                Fact::all($crops ? Fact::of('verdict.crop-restores-mark', crop: $cropped) : self::costs($losses), $notThePlan, $cleanInARow),
+            );
         }
         if ($clean >= self::TRIM) {
+            $from = Quantity::moment($usable->stretches[0]['from']);
+            $seconds = Quantity::seconds($clean);
+
             return new self(
                 self::FIX,
-                Fact::of('verdict.fix-by-trim', clean: Quantity::seconds($clean), crop: Quantity::share(self::wholePercent($trimmed))),
-                Fact::all(Fact::of(
-                    $wholeWillDo ? 'verdict.trim' : 'verdict.only-the-trim', clean: Quantity::seconds($clean),
-                    from: Quantity::moment($usable->stretches[0]['from']),
-                ), $spoils),
+                $trimmed !== null && self::wholePercent($trimmed) > 0.01
+                    ? Fact::of('verdict.fix-by-trim', clean: $seconds, crop: Quantity::share(self::wholePercent($trimmed)))
+                    : Fact::of('verdict.fix-by-trim-alone', clean: $seconds),
+                Fact::all(
+                    Fact::of($wholeWillDo ? 'verdict.trim' : 'verdict.only-the-trim', clean: $seconds, from: $from), $spoils, $notThePlan,
+                ),
             );
         }
 
@@ -83,12 +115,79 @@ final readonly class Verdict
             $total > self::LARGEST_FIX
                 ? Fact::of('verdict.crop-too-large', crop: $cropped)
                 : Fact::of('verdict.nothing-clean', least: Quantity::seconds(self::TRIM)),
-            $spoils,
+            $spoils ?? self::costs($losses), $notThePlan,
         ));
     }
 
     /**
-     * The worst of the faults in the hold that rule a take out.
+     * What a take that can be kept still shows: nothing, or the fault that cost most.
+     *
+     * @param  list<Loss>  $losses
+     */
+    private static function disturbs(array $losses, ?RescueCrop $crop, bool $lacksFrame): Fact
+    {
+        $most = self::costliest($losses);
+        $frame = match (true) {
+            $crop === null || $lacksFrame => null,
+            self::wholePercent($crop) <= 0.01 => Fact::of('verdict.stays-on-mark'),
+            default => Fact::of('verdict.crop-keeps-mark', crop: Quantity::share(self::wholePercent($crop))),
+        };
+
+        return Fact::all(
+            $most === null || $most->fault === null
+                ? Fact::of('verdict.nothing-disturbs')
+                : Fact::of(
+                    $most->points <= self::HARDLY ? 'verdict.hardly-disturbs' : 'verdict.disturbs-most', fault: $most->fault->name(),
+                    at: Quantity::moment($most->fault->t), points: Quantity::points($most->points),
+                ),
+            $frame,
+        );
+    }
+
+    /** @param  list<Loss>  $losses */
+    private static function costs(array $losses): ?Fact
+    {
+        $most = self::costliest($losses);
+        if ($most?->fault === null) {
+            return $losses === [] ? null : Fact::of(
+                'verdict.part-costs-most', part: Fact::of('petal.'.$losses[0]->petal->value), points: Quantity::points($losses[0]->points),
+            );
+        }
+
+        return Fact::of(
+            'verdict.fault-costs-most', fault: $most->fault->name(), at: Quantity::moment($most->fault->t),
+            points: Quantity::points($most->points),
+        );
+    }
+
+    /**
+     * The fault that cost most.
+     *
+     * @param  list<Loss>  $losses  the largest first
+     */
+    private static function costliest(array $losses): ?Loss
+    {
+        foreach ($losses as $loss) {
+            if ($loss->fault !== null) {
+                return $loss;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Whether it ends where it was meant to: a move cut short is not offered as a whole.
+     *
+     * @param  list<Fault>  $faults
+     */
+    private static function isWhole(array $faults): bool
+    {
+        return array_filter($faults, static fn (Fault $fault): bool => $fault->id === self::SHORT) === [];
+    }
+
+    /**
+     * The worst of the faults that rule a take out.
      *
      * @param  list<Fault>  $faults
      */
@@ -96,12 +195,9 @@ final readonly class Verdict
     {
         $ruin = null;
         foreach ($faults as $fault) {
-            if (
-                $fault->kind->ruins()
-                && $fault->phase === 'hold'
-                && $fault->severity >= self::RUINOUS
-                && $fault->severity > ($ruin->severity ?? 0)
-            ) {
+            $ruins = $fault->kind->ruins() && $fault->phase === 'hold' && $fault->severity >= self::RUINOUS;
+            // Whatever is ruinous by itself, wherever it stands, can't be kept; what only misses the plan is told by the plan.
+            if (($ruins || ($fault->grade() === 'ruinous' && $fault->id !== self::SHORT)) && $fault->severity > ($ruin->severity ?? 0)) {
                 $ruin = $fault;
             }
         }
@@ -110,8 +206,8 @@ final readonly class Verdict
     }
 
     /** A crop in whole percent, rounded up: less would not hold the subject. As a share. */
-    private static function wholePercent(RescueCrop $crop): float
+    private static function wholePercent(?RescueCrop $crop): float
     {
-        return max(1, min(100, ceil(100 * $crop->total() - 1e-6))) / 100;
+        return max(1, min(100, ceil(100 * ($crop?->total() ?? 0.0) - 1e-6))) / 100;
     }
 }

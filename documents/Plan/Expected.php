@@ -12,7 +12,7 @@ use Larkspur\Fact;
 final readonly class Expected implements Document
 {
     /**
-     * @param  'keep'|'fix'|'again'  $verdict
+     * @param  'keep'|'fix'|'again'|'other'|'open'  $verdict
      */
     public function __construct(
         public float $score,

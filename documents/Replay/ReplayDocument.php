@@ -20,7 +20,7 @@ final readonly class ReplayDocument implements Document
      * @param  list<float>  $eastM
      * @param  list<float>  $northM
      * @param  list<float>  $upM
-     * @param  list<float>  $headingDeg
+     * @param  list<float>  $headingDeg  empty where the log does not tell
      * @param  list<float>  $tiltDeg
      * @param  list<?float>  $u
      * @param  list<?float>  $v
@@ -62,7 +62,7 @@ final readonly class ReplayDocument implements Document
             t: Series::rounded($replay->shown($grid->t), 2), eastM: Series::rounded($replay->shown($grid->x->value), 2, 1.0, $origin->east),
             northM: Series::rounded($replay->shown($grid->y->value), 2, 1.0, $origin->north),
             upM: Series::rounded($replay->shown($grid->z->value), 2, 1.0, $origin->up),
-            headingDeg: Series::rounded($replay->shown($grid->heading->value), 2, 1 / Angle::DEGREE),
+            headingDeg: $replay->knowsHeading() ? Series::rounded($replay->shown($grid->heading->value), 2, 1 / Angle::DEGREE) : [],
             tiltDeg: Series::rounded($replay->shown($grid->tilt->value), 2, 1 / Angle::DEGREE),
             u: array_map($place, $replay->u), v: array_map($place, $replay->v),
             cost: Series::rounded($replay->shown($replay->score->usable->cost), 3),

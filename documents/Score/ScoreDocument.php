@@ -16,10 +16,14 @@ final readonly class ScoreDocument implements Document
     /**
      * @param  array<string, mixed>  $intent  as an intent file has it, complete
      * @param  list<string>  $fitted  parameters that were taken from the log
-     * @param  list<Fault>  $faults
+     * @param  list<string>  $judged  petals that were judged
+     * @param  ?PlanMatchDocument  $plan  null without a plan
+     * @param  list<LossDocument>  $losses  the largest first; together 100 less the score; empty in judgements of earlier methods
+     * @param  ?ThirdsDocument  $thirds  null in those
+     * @param  list<Fault>  $faults  that which cost most first
      * @param  list<Stretch>  $usable
      * @param  list<Window>  $windows
-     * @param  'keep'|'fix'|'again'  $verdict
+     * @param  'keep'|'fix'|'again'|'other'|'open'  $verdict
      * @param  list<Fact>  $remarks
      */
     public function __construct(
@@ -34,6 +38,11 @@ final readonly class ScoreDocument implements Document
         public float $score,
         public float $uncertainty,
         public JudgedFacets $facets,
+        public array $judged,
+        public ?PlanMatchDocument $plan,
+        public array $losses,
+        public FinishDocument $finish,
+        public ?ThirdsDocument $thirds,
         public array $faults,
         public array $usable,
         public array $windows,
@@ -57,6 +66,9 @@ final readonly class ScoreDocument implements Document
             move: new JudgedMove($score->intent->move, round($score->assignment->confidence, 3), $score->assignment->given),
             intent: $score->intent->toArray(), fitted: $score->fitted, cameraAssumed: $score->intent->lens->assumed,
             score: round($score->score, 1), uncertainty: round($score->uncertainty, 1), facets: JudgedFacets::of($score),
+            judged: $score->judged(), plan: $score->plan === null ? null : PlanMatchDocument::of($score->plan),
+            losses: array_map(LossDocument::of(...), $score->losses), finish: FinishDocument::of($score->finish),
+            thirds: ThirdsDocument::of($score->thirds),
             faults: array_map(static fn (FoundFault $fault): Fault => Fault::of($fault, $score), $score->faults),
             usable: array_map(Stretch::of(...), $score->usable->stretches),
             windows: array_map(Window::of(...), array_values(array_filter([$score->usable->cut, $score->usable->longCut]))),

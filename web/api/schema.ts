@@ -1486,7 +1486,7 @@ export interface components {
         Expected: {
             score: number;
             /** @enum {string} */
-            verdict: "keep" | "fix" | "again";
+            verdict: "keep" | "fix" | "again" | "other" | "open";
             facets: components["schemas"]["Facets"];
             limited_by: string | null;
         };
@@ -1568,9 +1568,22 @@ export interface components {
             unit: string;
             /** @enum {string} */
             severity: "slight" | "clear" | "ruinous";
+            /** @description points, with its share of what the part that it spoils lacks */
             cost: number;
             picture: string | null;
             try: string;
+            /** @enum {string} */
+            cause: "hand" | "outside" | "unknown";
+            /**
+             * @description whose change would mend it
+             * @enum {string|null}
+             */
+            finger: "climb" | "turn" | "run" | "slide" | "tilt" | null;
+            /**
+             * @description to which what is filmed went
+             * @enum {string|null}
+             */
+            side: "left" | "right" | "up" | "down" | null;
         };
         FieldEntries: {
             entries: components["schemas"]["FieldEntry"][];
@@ -1623,6 +1636,11 @@ export interface components {
             limit: number | null;
             unit: string;
             mend: components["schemas"]["Mend"] | null;
+        };
+        Finish: {
+            /** @description 0 to 100; null where nothing of it could be measured */
+            score: number | null;
+            figures: components["schemas"]["Figure"][];
         };
         FlownBattery: {
             running: boolean;
@@ -1929,6 +1947,18 @@ export interface components {
             duration_s: number;
             sha256: string;
         };
+        Loss: {
+            /** @description of the score */
+            part: string;
+            /** @description id; null where no single fault accounts for it */
+            fault: string | null;
+            /** @description when the fault is worst, s */
+            t_s: number | null;
+            name: string;
+            /** @enum {string} */
+            petal: "ease" | "flow" | "hold" | "line" | "frame";
+            points: number;
+        };
         MappedColumn: {
             column: string;
             unit?: string;
@@ -2111,6 +2141,14 @@ export interface components {
         PlanDrag: components["schemas"]["PlanDraft"] & {
             pull?: components["schemas"]["Pull"];
         };
+        PlanMatch: {
+            /** @enum {string} */
+            verdict: "as-planned" | "near" | "another-shot";
+            /** @description 0 to 100 */
+            match: number;
+            /** @description the worst first; then those that the plan left open */
+            figures: components["schemas"]["PlannedFigure"][];
+        };
         PlanMove: {
             id: string;
             name: string;
@@ -2120,6 +2158,22 @@ export interface components {
             north_m: number;
             up_m: number;
             ground_m: number;
+        };
+        PlannedFigure: {
+            id: string;
+            label: string;
+            /** @description null where the plan left it open */
+            planned: number | null;
+            flown: number;
+            unit: string;
+            /** @description by which it may be off; null where there is one right way, or nothing was planned */
+            tolerance: number | null;
+            /** @description 0 to 100; null where it is not judged */
+            score: number | null;
+            /** @description whether the plan states it */
+            given: boolean;
+            /** @description what is off about it, where it is beyond its tolerance */
+            off: string | null;
         };
         PlannedPass: {
             pass: number;
@@ -2194,6 +2248,7 @@ export interface components {
             east_m: number[];
             north_m: number[];
             up_m: number[];
+            /** @description empty where the log does not tell */
             heading_deg: number[];
             tilt_deg: number[];
             u: (number | null)[];
@@ -2561,6 +2616,16 @@ export interface components {
             score: number;
             uncertainty: number;
             facets: components["schemas"]["JudgedFacets"];
+            /** @description petals that were judged */
+            judged: string[];
+            /** @description null without a plan */
+            plan: components["schemas"]["PlanMatch"] | null;
+            /** @description the largest first; together 100 less the score; empty in judgements of earlier methods */
+            losses: components["schemas"]["Loss"][];
+            finish: components["schemas"]["Finish"];
+            /** @description null in those */
+            thirds: components["schemas"]["Thirds"] | null;
+            /** @description that which cost most first */
             faults: components["schemas"]["Fault"][];
             usable: components["schemas"]["Stretch"][];
             windows: components["schemas"]["Window"][];
@@ -2568,7 +2633,7 @@ export interface components {
             wind: components["schemas"]["JudgedWind"];
             automated: number | null;
             /** @enum {string} */
-            verdict: "keep" | "fix" | "again";
+            verdict: "keep" | "fix" | "again" | "other" | "open";
             headline: string;
             reason: string;
             remarks: string[];
@@ -2851,7 +2916,7 @@ export interface components {
             uncertainty: number;
             facets: components["schemas"]["Facets"];
             /** @enum {string} */
-            verdict: "keep" | "fix" | "again";
+            verdict: "keep" | "fix" | "again" | "other" | "open";
             usable_s: number;
             decision: string | null;
             /** @description flown by automation for the most part; no credit to the hands */
@@ -2884,6 +2949,11 @@ export interface components {
             takes: components["schemas"]["Take"][];
             /** @description cursor of the page after it; null on the last */
             next: string | null;
+        };
+        Thirds: {
+            start: number;
+            middle: number;
+            end: number;
         };
         ThreeWay: {
             /** @description what was saved first */

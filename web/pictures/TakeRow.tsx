@@ -4,10 +4,17 @@ import type { Schemas } from '~/api/client';
 import { PetalMark } from '~/pictures/PetalMark';
 import { day, hour } from '~/units';
 
-const VERDICTS = { keep: 'keep', fix: 'fix in post', again: 'fly again' } as const;
+export const VERDICTS = {
+  keep: 'keep',
+  open: 'clean as far as the log goes',
+  fix: 'fix in post',
+  other: 'another shot',
+  again: 'fly again',
+} as const;
 
 export function verdictColor(verdict: string): string {
-  return verdict === 'keep' ? 'text-leaf' : verdict === 'fix' ? 'text-pollen-ink' : 'text-brick';
+  if (verdict === 'keep') return 'text-leaf';
+  return verdict === 'again' ? 'text-brick' : 'text-pollen-ink';
 }
 
 export function TakeRow({ take, showOperator }: { take: Schemas['Take']; showOperator: boolean }) {

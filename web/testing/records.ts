@@ -40,6 +40,9 @@ export function aFault(change: Partial<Schemas['Fault']> = {}): Schemas['Fault']
     cost: 4.1,
     picture: 'The subject jumps 5 % of the frame.',
     try: 'Move that finger as if through honey.',
+    cause: 'unknown',
+    finger: 'turn',
+    side: null,
     ...change,
   };
 }

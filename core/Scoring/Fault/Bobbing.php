@@ -23,6 +23,11 @@ final readonly class Bobbing extends NamedFault
         return 'bobbing';
     }
 
+    public function spoils(): string
+    {
+        return 'smooth';
+    }
+
     public function find(Measurements $take): array
     {
         [$at, $bob] = self::worst($take->take);

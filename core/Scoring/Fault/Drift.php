@@ -10,6 +10,7 @@ use Larkspur\Flight\Slip;
 use Larkspur\Measure\Quantity;
 use Larkspur\Move\Judging\PathKind;
 use Larkspur\Scoring\Measurements;
+use Larkspur\Scoring\Path\CirclePath;
 
 /** The path leaves its circle or its line, slowly. */
 final readonly class Drift extends NamedFault
@@ -24,6 +25,17 @@ final readonly class Drift extends NamedFault
         return 'drift';
     }
 
+    public function spoils(): string
+    {
+        return 'path';
+    }
+
+    /** It takes the whole hold to show: a few seconds of it look still. */
+    public function isSeen(): bool
+    {
+        return false;
+    }
+
     public function find(Measurements $take): array
     {
         if ($take->drill !== null) {
@@ -34,13 +46,15 @@ final readonly class Drift extends NamedFault
                 : [Fault::lasting($this, 'travel', $take->take, $main->from, $main->to)->measured(
                     Quantity::metres($take->drill->stray), $take->drill->stray / self::OFF_FIGURE,
                     Fact::of('picture.off-figure', stray: Quantity::metres($take->drill->stray)),
-                )];
+                )->worded($take->drill->staysPut ? 'drift.spot' : 'drift.figure')];
         }
 
         return $take->drift <= self::PERCENT ? [] : [Fault::ofHold($this, 'travel', $take->take)->measured(
             Quantity::percent($take->drift), $take->drift / self::PERCENT,
-            Fact::of('picture.size-changes', drift: Quantity::percent($take->drift)),
-        )];
+            Fact::of(
+                $take->take->judging->hasSubject() ? 'picture.size-changes' : 'picture.off-line', drift: Quantity::percent($take->drift),
+            ),
+        )->worded($take->take->path instanceof CirclePath ? 'drift' : 'drift.line')];
     }
 
     public function stage(Staging $staging): Staging

@@ -18,6 +18,9 @@ final readonly class Fault
 
     public string $id;
 
+    /** Under which its phrases stand: its kind, or its kind in such a move ("drift.spot"). */
+    public string $wording;
+
     /**
      * @param  string  $axis  climb, turn, run, slide, tilt, travel, picture or all
      * @param  float  $t  s, in the log's time
@@ -36,8 +39,11 @@ final readonly class Fault
         public float $severity,
         public Quantity $size,
         public ?Fact $picture = null,
+        ?string $wording = null,
+        public ?Origin $origin = null,
     ) {
         $this->id = $kind->id();
+        $this->wording = $wording ?? $this->id;
     }
 
     /** One that goes on between two nodes of the hold. */
@@ -65,7 +71,42 @@ final readonly class Fault
     /** @param  float  $severity  1 at the threshold */
     public function measured(Quantity $size, float $severity, ?Fact $picture = null): self
     {
-        return new self($this->kind, $this->axis, $this->t, $this->until, $this->phase, $severity, $size, $picture);
+        return new self($this->kind, $this->axis, $this->t, $this->until, $this->phase, $severity, $size, $picture, $this->wording);
+    }
+
+    /** The same, said in the words that suit its move ("fault.<wording>"). */
+    public function worded(string $wording): self
+    {
+        return new self(
+            $this->kind, $this->axis, $this->t, $this->until, $this->phase, $this->severity, $this->size, $this->picture, $wording,
+            $this->origin,
+        );
+    }
+
+    /** The same, with what made it. */
+    public function from(Origin $origin): self
+    {
+        return new self(
+            $this->kind, $this->axis, $this->t, $this->until, $this->phase, $this->severity, $this->size, $this->picture, $this->wording,
+            $origin,
+        );
+    }
+
+    public function name(): Fact
+    {
+        return Fact::of("fault.$this->wording");
+    }
+
+    /** What to try against it: with the fingers, or, where the air made it, with the wait for a better moment. */
+    public function cure(): Fact
+    {
+        return $this->origin?->cause === Origin::OUTSIDE ? Fact::of('fault.outside.try') : Fact::of("fault.$this->wording.try");
+    }
+
+    /** Whether it is more than slight. */
+    public function isGrave(): bool
+    {
+        return $this->severity >= self::SLIGHT;
     }
 
     /** Points that it takes off, before the deductions are bent together. */

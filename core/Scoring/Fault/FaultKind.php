@@ -25,6 +25,12 @@ interface FaultKind
     /** Points that one takes off, before the deductions of a take are bent together (docs/scoring.md, section 5). */
     public function cost(Fault $fault): float;
 
+    /** The part of the score that one spoils, beside what it costs by itself; null where none. */
+    public function spoils(): ?string;
+
+    /** Whether a few of the seconds in which it stands show it; what misses the plan, or grows over a whole hold, they don't. */
+    public function isSeen(): bool;
+
     /** Whether one that is bad enough and stands in the hold rules a take out. */
     public function ruins(): bool;
 

@@ -65,7 +65,10 @@ final class FaultKinds
     /** @return list<Fault> every fault of a take, in order of time */
     public static function findAll(Measurements $take): array
     {
-        $faults = array_merge(...array_map(static fn (FaultKind $kind): array => $kind->find($take), self::all()));
+        $faults = array_map(
+            static fn (Fault $fault): Fault => $fault->from(Origin::of($fault, $take)),
+            array_merge(...array_map(static fn (FaultKind $kind): array => $kind->find($take), self::all())),
+        );
         usort($faults, static fn (Fault $a, Fault $b): int => $a->t <=> $b->t);
 
         return $faults;

@@ -36,6 +36,11 @@ abstract readonly class Flick extends NamedFault
         return 1;
     }
 
+    public function spoils(): string
+    {
+        return 'ease';
+    }
+
     public function find(Measurements $take): array
     {
         $faults = $known = [];

@@ -29,6 +29,11 @@ final readonly class HalfSky extends NamedFault
         return 4;
     }
 
+    public function spoils(): string
+    {
+        return 'framing';
+    }
+
     public function find(Measurements $take): array
     {
         $wanted = $take->target->tiltEnd;

@@ -46,6 +46,11 @@ final readonly class Kick extends NamedFault
         return 0;
     }
 
+    public function spoils(): string
+    {
+        return 'smooth';
+    }
+
     public function find(Measurements $take): array
     {
         $grid = $take->take->grid;

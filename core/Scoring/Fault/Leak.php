@@ -26,6 +26,11 @@ final readonly class Leak extends NamedFault
         return 'leak';
     }
 
+    public function spoils(): string
+    {
+        return 'clean';
+    }
+
     public function find(Measurements $take): array
     {
         $creeping = $take->drill === null ? $this->creeping($take) : [];

@@ -17,6 +17,16 @@ abstract readonly class NamedFault implements FaultKind
         return 0.0;
     }
 
+    public function spoils(): ?string
+    {
+        return null;
+    }
+
+    public function isSeen(): bool
+    {
+        return true;
+    }
+
     public function ruins(): bool
     {
         return false;

@@ -34,6 +34,11 @@ final readonly class OffMark extends NamedFault
         return 3;
     }
 
+    public function spoils(): string
+    {
+        return 'framing';
+    }
+
     public function find(Measurements $take): array
     {
         $missed = array_map(fn (array $mark): Fault => Fault::momentary($this, 'all', $mark['t'], 'stop')->measured(

@@ -20,6 +20,11 @@ final readonly class OutOfStep extends NamedFault
         return 'out-of-step';
     }
 
+    public function spoils(): string
+    {
+        return 'ease';
+    }
+
     public function find(Measurements $take): array
     {
         $sync = $take->eases->sync;

@@ -23,6 +23,11 @@ final readonly class Shaky extends NamedFault
         return 'shaky';
     }
 
+    public function spoils(): string
+    {
+        return 'smooth';
+    }
+
     public function find(Measurements $take): array
     {
         if ($take->drill !== null) {

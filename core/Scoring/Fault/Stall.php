@@ -29,6 +29,11 @@ final readonly class Stall extends NamedFault
         return 2;
     }
 
+    public function spoils(): string
+    {
+        return 'steady';
+    }
+
     public function find(Measurements $take): array
     {
         $primary = $take->take->judging->primary();

@@ -20,6 +20,16 @@ final readonly class StoppedShort extends NamedFault
         return 'stopped-short';
     }
 
+    public function spoils(): string
+    {
+        return 'completion';
+    }
+
+    public function isSeen(): bool
+    {
+        return false;
+    }
+
     public function find(Measurements $take): array
     {
         return $take->completion >= self::FLOWN

@@ -27,6 +27,11 @@ final readonly class SwayOffCentre extends NamedFault
         return 3;
     }
 
+    public function spoils(): string
+    {
+        return 'path';
+    }
+
     public function find(Measurements $take): array
     {
         if ($take->target->gap === null || $take->take->subject === null) {

@@ -27,6 +27,12 @@ final readonly class ThrottleBounce extends NamedFault
         return 4;
     }
 
+    /** No stabiliser takes it out: the more often, the worse. */
+    public function cost(Fault $fault): float
+    {
+        return min(10.0, 3 * $fault->severity);
+    }
+
     public function find(Measurements $take): array
     {
         if ($take->drill !== null || $take->sticks === null || $take->take->judging->role(Axis::Climb) !== Role::Still) {

@@ -27,6 +27,11 @@ final readonly class TooQuick extends NamedFault
         return 6;
     }
 
+    public function spoils(): string
+    {
+        return 'pace';
+    }
+
     public function find(Measurements $take): array
     {
         return $take->pace >= self::RUSHED || $take->take->judging->primary() === null

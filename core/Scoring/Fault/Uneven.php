@@ -7,6 +7,7 @@ namespace Larkspur\Scoring\Fault;
 use Larkspur\Fact;
 use Larkspur\Flight\Slip;
 use Larkspur\Measure\Quantity;
+use Larkspur\Measure\Statistics;
 use Larkspur\Scoring\Measurements;
 
 /** A pace that surges and sags. */
@@ -20,12 +21,18 @@ final readonly class Uneven extends NamedFault
         return 'uneven';
     }
 
+    public function spoils(): string
+    {
+        return 'steady';
+    }
+
     public function find(Measurements $take): array
     {
         $faults = [];
         foreach ($take->evenness as $axis => $evenness) {
             if ($evenness->value > self::UNEVEN) {
-                $faults[] = Fault::ofHold($this, $axis, $take->take)->measured(
+                [$from, $to] = self::worst($take, $axis);
+                $faults[] = Fault::lasting($this, $axis, $take->take, $from, $to)->measured(
                     Quantity::share($evenness->value), $evenness->value / self::UNEVEN,
                     $axis === 'turn' ? Fact::of('picture.background-hurries') : Fact::of('picture.surges'),
                 );
@@ -39,6 +46,19 @@ final readonly class Uneven extends NamedFault
         }
 
         return $faults;
+    }
+
+    /** @return array{int, int} the seconds of the hold in which the rate lies farthest off, nodes */
+    private static function worst(Measurements $take, string $axis): array
+    {
+        $main = $take->take->main;
+        $rates = $take->take->hold($take->take->steady[$axis]);
+        $median = Statistics::median($rates);
+
+        return Runs::window(
+            $main->holdFrom, Runs::worst(array_map(static fn (float $rate): float => ($rate - $median) ** 2, $rates))[0],
+            $take->take->grid->count() - 1,
+        );
     }
 
     public function stage(Staging $staging): Staging

@@ -14,15 +14,13 @@ use Larkspur\Measure\Statistics;
 use Larkspur\Move\Judging\Role;
 use Larkspur\Scoring\Measurements;
 
-/** A turn or tilt that sets out against its own way and has to come back, or a circle flown the other way round. */
+/** A turn or tilt that sets out against its own way and has to come back. */
 final readonly class WrongWay extends NamedFault
 {
     /** How far it may set out against its way, and how long before it moves off it is looked at, nodes. */
     private const AGAINST = 2.0 * Angle::DEGREE;
 
     private const LOOK_BACK = 20;
-
-    private const OTHER_WAY_ROUND = 2.5;
 
     public function id(): string
     {
@@ -32,6 +30,12 @@ final readonly class WrongWay extends NamedFault
     public function rank(): int
     {
         return 4;
+    }
+
+    /** One is seen, and costs as a kick does. */
+    public function cost(Fault $fault): float
+    {
+        return min(8.0, 4 * $fault->severity);
     }
 
     public function find(Measurements $take): array
@@ -56,11 +60,6 @@ final readonly class WrongWay extends NamedFault
                         Quantity::radians($back), $back / self::AGAINST, Fact::of('picture.goes-wrong-way', back: Quantity::radians($back)),
                     );
             }
-        }
-        if ($take->otherWayRound) {
-            $main = $take->take->main;
-            $faults[] = Fault::lasting($this, 'travel', $take->take, $main->from, $main->to)
-                ->measured(Quantity::share(1.0), self::OTHER_WAY_ROUND, Fact::of('picture.turns-other-way'));
         }
 
         return $faults;

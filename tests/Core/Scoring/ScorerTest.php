@@ -11,6 +11,7 @@ use Larkspur\Camera\RescueCrop;
 use Larkspur\Choreography\Plan;
 use Larkspur\Controls\Finger;
 use Larkspur\Controls\StickMode;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
 use Larkspur\Flight\OperatorHabits;
@@ -21,6 +22,7 @@ use Larkspur\Measure\Angle;
 use Larkspur\Measure\Quantity;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
+use Larkspur\Scoring\AsPlanned\PlanMatch;
 use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Scoring\Fault\Kick;
@@ -183,7 +185,9 @@ final class ScorerTest extends TestCase
         $plan = self::plan();
         $score = Scorer::score(self::log($plan), $plan->move->intent->with(['direction' => 'counterclockwise']));
 
-        self::assertContains('wrong-way', array_map(static fn (Fault $fault): string => $fault->id, $score->allFaults));
+        self::assertSame(PlanMatch::ANOTHER, $score->plan?->verdict);
+        self::assertSame('other', $score->verdict->verdict);
+        self::assertStringContainsString('the other way round, clockwise', said($score->verdict->reason));
     }
 
     public function test_a_gap_is_not_judged(): void
@@ -332,7 +336,9 @@ final class ScorerTest extends TestCase
     public function test_verdicts(float $score, array $faults, float $crop, string $expected, string $headline): void
     {
         $usable = Scorer::score(self::log(self::plan()), self::plan()->move->intent)->usable;
-        $verdict = Verdict::of($score, $faults, new RescueCrop($crop), $usable, new RescueCrop(0.025), 0.15);
+        $verdict = Verdict::of(
+            $score, $faults, [], new RescueCrop($crop), $usable, new RescueCrop(0.025), 0.15, null, false, Fact::of('move.orbit'),
+        );
 
         self::assertSame($expected, $verdict->verdict);
         self::assertSame(str_contains($headline, '%%') ? sprintf($headline, $usable->longest()) : $headline, said($verdict->headline));

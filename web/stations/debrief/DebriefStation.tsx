@@ -18,10 +18,12 @@ import { type Lane, type Pin, STAVES, StaveLanes, staveOf } from '~/pictures/Sta
 import { verdictColor } from '~/pictures/TakeRow';
 import { useSession } from '~/shell/session';
 import { clock, day, hour, withUnit } from '~/units';
+import { AsPlanned } from './AsPlanned';
 import { Comments } from './Comments';
 import { Facets } from './Facets';
 import { Faults } from './Faults';
 import { OtherTakes } from './OtherTakes';
+import { Points } from './Points';
 
 export default function DebriefStation() {
   const { take } = useParams();
@@ -190,7 +192,9 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
             )}
           </div>
         </Facets>
-        <Faults faults={judged.faults} facets={judged.facets} time={time} onTime={setTime} />
+        <AsPlanned plan={judged.plan} />
+        <Faults faults={judged.faults} facets={judged.facets} move={take.move} time={time} onTime={setTime} />
+        <Points judged={judged} onTime={setTime} />
         <Comments take={take} time={time} onTime={setTime} saying={saying} setSaying={setSaying} />
         <OtherTakes take={take} />
         {(judged.remarks.length > 0 || take.log.notes.length > 0) && (
@@ -233,7 +237,13 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
             />
           </Card>
           <Card
-            caption={replay.subject === null ? 'What the frame kept' : 'Where the subject sat in the frame'}
+            caption={
+              replay.u.every((value) => value === null)
+                ? 'The frame: this log does not tell'
+                : replay.subject === null
+                  ? 'What the frame kept'
+                  : 'Where the subject sat in the frame'
+            }
             aside={
               judged.crop.total_percent >= 0.5 ? (
                 <span className="text-leaf">{Math.ceil(judged.crop.total_percent)} % crop holds it</span>

@@ -1,18 +1,23 @@
 // What cost you most: what happened, when, what it did to the picture, and what to try next.
+import { Link } from 'react-router';
 import type { Schemas } from '~/api/client';
+import { useMoves } from '~/api/queries';
 import { Card } from '~/kit/Card';
 import { clock } from '~/units';
 
 type Props = {
   faults: Schemas['Fault'][];
   facets: Schemas['JudgedFacets'];
+  /** Which move it is: the same fault is shown in its lesson. */
+  move: string;
   time: number;
   onTime: (time: number) => void;
 };
 
 const MOST_SHOWN = 5;
 
-export function Faults({ faults, facets, time, onTime }: Props) {
+export function Faults({ faults, facets, move, time, onTime }: Props) {
+  const lessons = useMoves().data?.find((one) => one.id === move)?.faults ?? [];
   const weakest = Object.values(facets).reduce((low, facet) =>
     (facet.score ?? 101) < (low.score ?? 101) ? facet : low,
   );
@@ -45,17 +50,29 @@ export function Faults({ faults, facets, time, onTime }: Props) {
                 <b>
                   {fault.name}
                   {fault.axis === 'all' || fault.axis === 'picture' ? '' : ` on ${fault.axis}`}
+                  {fault.side === null ? '' : `, to the ${WHERE[fault.side]}`}
                 </b>
-                , {fault.severity}: {size(fault)}. {fault.picture}{' '}
+                , {fault.severity}: {size(fault)}
+                {fault.cost >= 0.1 ? `, costs ${fault.cost.toFixed(1)}` : ''}. {fault.picture}{' '}
                 <span className="text-ink-soft">{fault.try}</span>
               </span>
             </button>
+            {lessons.some((one) => one.id === fault.id) && (
+              <Link
+                className="inline-block ml-[4.1rem] min-h-9 text-sm text-larkspur underline"
+                to={`/plan/moves/${move}?fault=${fault.id}`}
+              >
+                See it flown in the library
+              </Link>
+            )}
           </li>
         ))}
       </ul>
     </Card>
   );
 }
+
+const WHERE = { left: 'left', right: 'right', up: 'top', down: 'foot' } as const;
 
 const UNITS: Record<string, string> = {
   'deg/s2': '\u00b0/s\u00b2',

@@ -4,9 +4,7 @@ import type { Schemas } from '~/api/client';
 import { useComparison } from '~/api/queries';
 import { Card } from '~/kit/Card';
 import { PetalMark } from '~/pictures/PetalMark';
-import { verdictColor } from '~/pictures/TakeRow';
-
-const VERDICT = { keep: 'keep', fix: 'fix in post', again: 'fly again' } as const;
+import { VERDICTS, verdictColor } from '~/pictures/TakeRow';
 
 export function OtherTakes({ take }: { take: Schemas['TakeDetail'] }) {
   const comparison = useComparison(take.shot_id);
@@ -29,7 +27,7 @@ export function OtherTakes({ take }: { take: Schemas['TakeDetail'] }) {
                 {other.id === take.id ? ', this one' : ''}
                 {other.automated ? ', automated' : ''}
               </span>
-              <span className={verdictColor(other.verdict)}>{VERDICT[other.verdict]}</span>
+              <span className={verdictColor(other.verdict)}>{VERDICTS[other.verdict]}</span>
               <span className="figure">{Math.round(other.score)}</span>
             </Link>
           </li>

@@ -42,7 +42,7 @@ describe('facets', () => {
 describe('faults', () => {
   const moved = vi.fn();
   const show = (faults: Schemas['Fault'][], facets = judgedFacets()) =>
-    draw(<Faults faults={faults} facets={facets} time={0} onTime={moved} />);
+    draw(<Faults faults={faults} facets={facets} move="orbit" time={0} onTime={moved} />);
 
   it('says what happened, when, how bad, what it did to the picture and what to try', () => {
     show([aFault()]);

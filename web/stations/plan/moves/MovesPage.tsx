@@ -2,7 +2,7 @@
 // from the side as it flies, its thumb sheet and its pictures, and beside it the same move with a fault put in.
 import { BookOpen, Pause, Play } from 'lucide-react';
 import { useState } from 'react';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '~/api/client';
 import { useLesson, useMoves, useRigs } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
@@ -27,7 +27,8 @@ export default function MovesPage() {
   const navigate = useNavigate();
   const moves = useMoves();
   const rigs = useRigs();
-  const [fault, setFault] = useState<string | null>(null);
+  const [search] = useSearchParams();
+  const [fault, setFault] = useState<string | null>(search.get('fault'));
   const [words, setWords] = useState(false);
   const [axes, setAxes] = useState(false);
   const move = params.move ? moves.data?.find((item) => item.id === params.move) : moves.data?.[0];

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Scoring;
+
+use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
+use Larkspur\Measure\Statistics;
+use Larkspur\Move\Judging\Framed;
+
+/**
+ * How a take comes to rest: whether the axes stop together, how far the subject slides while the craft brakes, and whether the picture stands
+ * still once it has stopped (docs/scoring.md, section 4).
+ */
+final readonly class Finish
+{
+    /** Seconds of braking, and of rest after it, that are looked at. */
+    private const BRAKING = 1.5;
+
+    private const RESTING = 1.0;
+
+    /**
+     * @param  ?float  $score  0 to 100; null where nothing of it could be measured
+     * @param  list<Metric>  $metrics
+     */
+    private function __construct(public ?float $score, public array $metrics)
+    {
+    }
+
+    public static function of(Measurements $measured): self
+    {
+        $metrics = array_values(array_filter([self::apart($measured), self::slide($measured), self::unrest($measured)]));
+        $scores = array_map(static fn (Metric $metric): float => $metric->score, $metrics);
+
+        return new self($scores === [] ? null : 0.5 * min($scores) + 0.5 * Statistics::mean($scores), $metrics);
+    }
+
+    /** Seconds by which the axes' stops lie apart, from the middle of each ramp. */
+    private static function apart(Measurements $measured): ?Metric
+    {
+        $stops = [];
+        foreach ($measured->eases->all() as [, $end, $fit]) {
+            if ($end === 'stop' && $fit->weight() > 0.5) {
+                $stops[] = $fit->centre;
+            }
+        }
+
+        return count($stops) < 2 ? null : Metric::of(
+            'stops_apart', Fact::of('metric.stops_apart'), Statistics::span($stops), Quantity::seconds(...), MetricScale::Sync,
+        );
+    }
+
+    /** How far the subject slides in the frame while the craft brakes, % of the frame. */
+    private static function slide(Measurements $measured): ?Metric
+    {
+        if (! $measured->take->judging->hasSubject()) {
+            return null;
+        }
+        $last = (int) round(self::BRAKING / Grid::STEP);
+        $slid = max(
+            Statistics::span(array_slice($measured->framing->u, -$last)), Statistics::span(array_slice($measured->framing->v, -$last)),
+        );
+
+        return Metric::of('slide', Fact::of('metric.slide'), 100 * $slid, Quantity::percent(...), MetricScale::FrameMax, 'frame');
+    }
+
+    /** How far the picture still turns or tilts in the second after the stop, % of the frame; null where the log ends there. */
+    private static function unrest(Measurements $measured): ?Metric
+    {
+        $take = $measured->take;
+        $from = $take->main->to;
+        $nodes = (int) round(self::RESTING / Grid::STEP);
+        if ($from + $nodes >= $take->grid->count() || $measured->drill !== null || $take->judging->framed === Framed::Free) {
+            return null;
+        }
+        $span = static fn (Channel $channel): float => max(
+            0.0, Statistics::span(array_slice($channel->value, $from, $nodes + 1)) - 2 * $channel->sigma,
+        );
+        $moved = max($span($take->grid->heading) / $take->lens->horizontal, $span($take->grid->tilt) / $take->lens->vertical());
+
+        return Metric::of('unrest', Fact::of('metric.unrest'), 100 * $moved, Quantity::percent(...), MetricScale::FrameMax, 'frame');
+    }
+}
