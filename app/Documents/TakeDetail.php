@@ -17,8 +17,8 @@ final readonly class TakeDetail implements Document
 {
     /** What judgements of earlier methods did not say, and their faults did not. */
     private const EARLIER = [
-        'judged' => ['ease', 'flow', 'hold', 'line', 'frame'], 'plan' => null, 'losses' => [], 'finish' => ['score' => null, 'figures' => []],
-        'thirds' => null,
+        'judged' => ['ease', 'flow', 'hold', 'line', 'frame'], 'plan' => null, 'losses' => [],
+        'finish' => ['score' => null, 'figures' => []], 'thirds' => null,
     ];
 
     private const FAULT = ['cause' => 'unknown', 'finger' => null, 'side' => null];

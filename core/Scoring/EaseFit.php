@@ -37,6 +37,12 @@ final readonly class EaseFit
     ) {
     }
 
+    /** The ease of an axis that only its finger tells, s. */
+    public static function ofFinger(float $seconds, float $centre): self
+    {
+        return new self($seconds, $centre, 0.0, 0.0);
+    }
+
     /** The same ease as the finger made it, s: the craft softens a stick that springs, the picture lurches all the same. */
     public function byTheFinger(float $seconds): self
     {

@@ -55,13 +55,12 @@ final readonly class Eases
                 'stop' => EaseFit::fit($times, $samples, ($t[$span->to] + $t[$span->holdTo]) / 2, true, $middle, $sigma, $walk),
             ];
         }
-        foreach ($flicks as ['axis' => $axis, 'end' => $end, 'seconds' => $seconds]) {
-            if (isset($fits[$axis->value])) {
-                $ends = $fits[$axis->value];
-                // A flick is timed over the middle 60 % of the finger's way.
-                $ends[$end] = $ends[$end]?->byTheFinger($seconds / 0.6);
-                $fits[$axis->value] = ['start' => $ends['start'], 'stop' => $ends['stop']];
-            }
+        foreach ($flicks as ['axis' => $axis, 'end' => $end, 'seconds' => $seconds, 'at' => $at]) {
+            // A flick is timed over the middle 60 % of the finger's way.
+            $ease = $seconds / 0.6;
+            $ends = $fits[$axis->value] ?? ['start' => null, 'stop' => null];
+            $ends[$end] = $ends[$end]?->byTheFinger($ease) ?? EaseFit::ofFinger($ease, $at);
+            $fits[$axis->value] = ['start' => $ends['start'], 'stop' => $ends['stop']];
         }
 
         return new self($fits, $flicks, self::sync($take, $lead));

@@ -30,8 +30,9 @@ final class Evenness
     public static function of(Take $take, TakeTarget $wanted): array
     {
         $evenness = [];
-        if ($take->judging->role(Axis::Travel) === Role::Profile && $wanted->profile !== []) {
-            $evenness[Axis::Travel->value] = self::profile($take, $wanted->profile);
+        $profile = $take->judging->role(Axis::Travel) === Role::Profile ? self::profile($take, $wanted->profile) : null;
+        if ($profile !== null) {
+            $evenness[Axis::Travel->value] = $profile;
         }
         foreach ($take->spans as $name => $span) {
             $evenness[$name] = self::axis($take, Axis::from($name), $span);
@@ -43,10 +44,14 @@ final class Evenness
     /**
      * A planned profile: the spread of flown over planned speed, at the same share of the way.
      *
-     * @param  non-empty-list<float>  $planned  m/s at equal shares of the way, 0 to 1
+     * @param  list<float>  $planned  m/s at equal shares of the way, 0 to 1
+     * @return ?NoiseCorrected null where the profile has no length, or nothing of it was flown
      */
-    private static function profile(Take $take, array $planned): NoiseCorrected
+    private static function profile(Take $take, array $planned): ?NoiseCorrected
     {
+        if (count($planned) < 2) {
+            return null;
+        }
         $last = count($planned) - 1;
         $ratios = $noise = [];
         $most = max($planned);
@@ -58,6 +63,9 @@ final class Evenness
                 $ratios[] = $take->steady[Axis::Travel->value][$i] / $wanted;
                 $noise[] = ($take->grid->x->sigma * $take->grid->x->gSteady[$i] / $most) ** 2;
             }
+        }
+        if ($ratios === []) {
+            return null;
         }
         $median = Statistics::median($ratios);
 

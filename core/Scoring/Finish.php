@@ -10,8 +10,8 @@ use Larkspur\Measure\Statistics;
 use Larkspur\Move\Judging\Framed;
 
 /**
- * How a take comes to rest: whether the axes stop together, how far the subject slides while the craft brakes, and whether the picture stands
- * still once it has stopped (docs/scoring.md, section 4).
+ * How a take comes to rest: whether the axes stop together, how far the subject slides while the craft brakes, and whether the picture
+ * stands still once it has stopped (docs/scoring.md, section 4).
  */
 final readonly class Finish
 {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Scoring\Fault\Fault;
+use Larkspur\Scoring\Fault\Kick;
 
 /** Points that a take lost, and to what: a fault of it, or a part of the score that no single fault accounts for. */
 final readonly class Loss
@@ -32,7 +33,10 @@ final readonly class Loss
             $spoilers = array_filter($faults, static fn (Fault $fault): bool => $fault->kind->spoils() === $part);
             $severities = array_sum(array_map(static fn (Fault $fault): float => $fault->severity, $spoilers));
             foreach ($spoilers as $i => $fault) {
-                $shares[$i][$part] = $lost * $fault->severity / $severities;
+                // What a kick explains is lost to the kick.
+                $kick = $fault->kind instanceof Kick ? null : Kick::explaining($fault, $faults);
+                $i = $kick === null ? $i : (int) array_search($kick, $faults, true);
+                $shares[$i][$part] = ($shares[$i][$part] ?? 0.0) + $lost * $fault->severity / $severities;
             }
             if ($spoilers === [] && $lost > 0) {
                 $losses[] = new self($part, null, Petal::of($part), $lost);
@@ -49,7 +53,9 @@ final readonly class Loss
         $total = array_sum(array_map(static fn (self $loss): float => $loss->points, $losses));
         // A take that is worth nothing has lost no more than it had.
         $scale = $total > 0 ? (100 - $points->score) / $total : 0.0;
-        $scaled = array_map(static fn (self $loss): self => new self($loss->part, $loss->fault, $loss->petal, $loss->points * $scale), $losses);
+        $scaled = array_map(
+            static fn (self $loss): self => new self($loss->part, $loss->fault, $loss->petal, $loss->points * $scale), $losses,
+        );
         usort($scaled, static fn (self $a, self $b): int => $b->points <=> $a->points);
 
         return $scaled;

@@ -53,7 +53,8 @@ final readonly class PartScores
         $weakest = null;
         foreach ($this->shares($weights) as $part => $share) {
             $losses[$part] = self::MEAN_SHARE * $share * (100 - $this->scores[$part]);
-            if ($weights[$part] >= self::WEAKEST_LEAST_WEIGHT && $this->scores[$part] < ($weakest === null ? 100.0 : $this->scores[$weakest])) {
+            $least = $weakest === null ? 100.0 : $this->scores[$weakest];
+            if ($weights[$part] >= self::WEAKEST_LEAST_WEIGHT && $this->scores[$part] < $least) {
                 $weakest = $part;
             }
         }

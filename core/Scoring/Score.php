@@ -93,7 +93,8 @@ final readonly class Score
     public function judged(): array
     {
         return array_values(array_map(
-            static fn (Facet $facet): string => $facet->id, array_filter($this->facets, static fn (Facet $one): bool => $one->score !== null),
+            static fn (Facet $facet): string => $facet->id,
+            array_filter($this->facets, static fn (Facet $one): bool => $one->score !== null),
         ));
     }
 

@@ -119,7 +119,6 @@ final class Scorer
             Verdict::of(
                 $points->score, $faults, $losses, $measured->take->judging->hasSubject() ? $crop : null, $usable,
                 $measured->take->judging->hasSubject() ? $trimmed : null, $cropBudget, $match, $assignment->lacksFrame(),
-                Catalogue::nameOf($assignment->intent->move),
             ),
             WindReport::of($cut, $wind, WindShare::of($measured->take, $measured->sticks)), self::automatedShare($cut, $window),
             $assignment->remarks, $measured, $parts, $frame, $cut, $match, $losses, Finish::of($measured),

@@ -153,29 +153,26 @@ final readonly class Sticks
         return $leaks;
     }
 
-    /** How far a finger moved between two times: the span of its travel; 0 where the log does not have it. */
-    public function moved(Finger $finger, float $from, float $to): float
+    /**
+     * Travel of a finger at times that rise; 0 where the log does not have it.
+     *
+     * @param  list<float>  $times  s
+     * @return list<float>
+     */
+    public function at(Finger $finger, array $times): array
     {
-        return Statistics::span($this->between($finger, $from, $to));
-    }
-
-    /** How far off its middle a finger was between two times, at its median. */
-    public function pressed(Finger $finger, float $from, float $to): float
-    {
-        return Statistics::median(array_map(abs(...), $this->between($finger, $from, $to)));
-    }
-
-    /** @return non-empty-list<float> */
-    private function between(Finger $finger, float $from, float $to): array
-    {
-        $values = [];
-        foreach ($this->travel[$finger->value] ?? [] as $i => $x) {
-            if ($this->t[$i] >= $from && $this->t[$i] <= $to) {
-                $values[] = $x;
+        $travel = $this->travel[$finger->value] ?? [];
+        $k = 0;
+        $last = count($this->t) - 1;
+        $at = [];
+        foreach ($times as $time) {
+            while ($k < $last && $this->t[$k + 1] <= $time + 1e-9) {
+                $k++;
             }
+            $at[] = $travel[$k] ?? 0.0;
         }
 
-        return $values === [] ? [0.0] : $values;
+        return $at;
     }
 
     /**

@@ -38,9 +38,6 @@ final readonly class Verdict
     /** From this severity on a fault that ruins takes rules the take out. */
     private const RUINOUS = 1.5;
 
-    /** What only misses the plan. */
-    private const SHORT = 'stopped-short';
-
     /** Points up to which a fault is no more than a remark. */
     private const HARDLY = 1.0;
 
@@ -61,11 +58,10 @@ final readonly class Verdict
      * @param  float  $cropBudget  share of the picture that the delivery can spare, 0..1
      * @param  ?PlanMatch  $plan  whether it is the shot that was planned; null without a plan
      * @param  bool  $lacksFrame  whether what it shows could not be judged
-     * @param  Fact  $move  what the move is called
      */
     public static function of(
         float $score, array $faults, array $losses, ?RescueCrop $crop, UsableStretches $usable, ?RescueCrop $trimmed, float $cropBudget,
-        ?PlanMatch $plan, bool $lacksFrame, Fact $move,
+        ?PlanMatch $plan, bool $lacksFrame,
     ): self {
         $total = $crop?->total() ?? 0.0;
         $ruin = self::ruin($faults);
@@ -81,7 +77,7 @@ final readonly class Verdict
 
             return match (true) {
                 $another => new self(
-                    self::OTHER, Fact::of('verdict.other', move: $move), Fact::all(Fact::of('verdict.other-shot', off: $off), $disturbs),
+                    self::OTHER, Fact::of('verdict.other'), Fact::all(Fact::of('verdict.other-shot', off: $off), $disturbs),
                 ),
                 $lacksFrame => new self(self::OPEN, Fact::of('verdict.open'), Fact::all(Fact::of('verdict.look-yourself'), $disturbs)),
                 default => new self(self::KEEP, Fact::of('verdict.keep'), Fact::all($disturbs, $notThePlan, $cleanInARow)),
@@ -93,7 +89,9 @@ final readonly class Verdict
 
             return new self(
                 self::FIX, $crops ? Fact::of('verdict.fix', crop: $cropped) : Fact::of('verdict.fix-with-care'),
-                Fact::all($crops ? Fact::of('verdict.crop-restores-mark', crop: $cropped) : self::costs($losses), $notThePlan, $cleanInARow),
+                Fact::all(
+                    $crops ? Fact::of('verdict.crop-restores-mark', crop: $cropped) : self::costs($losses), $notThePlan, $cleanInARow,
+                ),
             );
         }
         if ($clean >= self::TRIM) {
@@ -183,7 +181,7 @@ final readonly class Verdict
      */
     private static function isWhole(array $faults): bool
     {
-        return array_filter($faults, static fn (Fault $fault): bool => $fault->id === self::SHORT) === [];
+        return array_filter($faults, static fn (Fault $fault): bool => $fault->kind->missesThePlan()) === [];
     }
 
     /**
@@ -197,7 +195,8 @@ final readonly class Verdict
         foreach ($faults as $fault) {
             $ruins = $fault->kind->ruins() && $fault->phase === 'hold' && $fault->severity >= self::RUINOUS;
             // Whatever is ruinous by itself, wherever it stands, can't be kept; what only misses the plan is told by the plan.
-            if (($ruins || ($fault->grade() === 'ruinous' && $fault->id !== self::SHORT)) && $fault->severity > ($ruin->severity ?? 0)) {
+            $ruins = $ruins || ($fault->grade() === 'ruinous' && ! $fault->kind->missesThePlan());
+            if ($ruins && $fault->severity > ($ruin->severity ?? 0)) {
                 $ruin = $fault;
             }
         }

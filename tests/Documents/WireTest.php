@@ -167,7 +167,7 @@ final class WireTest extends TestCase
             self::assertSame(array_keys($schema['properties']), $schema['required'], $name);
             self::assertNotSame([], $schema['required'], $name);
         }
-        self::assertSame(['type' => 'string', 'enum' => ['keep', 'fix', 'again']], $schemas['Score']['properties']['verdict']);
+        self::assertSame(['keep', 'fix', 'again', 'other', 'open'], $schemas['Score']['properties']['verdict']['enum']);
         self::assertSame(['$ref' => '#/components/schemas/Intent'], $schemas['Score']['properties']['intent']);
         self::assertTrue($schemas['Plan']['properties']['subject']['nullable']);
         self::assertSame(

@@ -85,8 +85,11 @@ final class PhraseBookTest extends TestCase
         foreach (Parameter::vocabulary() as $parameter) {
             $facts[] = $parameter->label();
         }
-        foreach (FaultKinds::ids() as $id) {
-            array_push($facts, FaultKinds::name($id), FaultKinds::cue($id));
+        $facts[] = Fact::of('fault.outside.try');
+        foreach (FaultKinds::all() as $kind) {
+            foreach ($kind->wordings() as $wording) {
+                array_push($facts, FaultKinds::name($wording), FaultKinds::cue($wording));
+            }
         }
         array_push(
             $facts, ...array_map(static fn (Petal $petal): Fact => Fact::of("petal.$petal->value"), Petal::cases()),

@@ -1,5 +1,5 @@
-// A number that is typed: shown with its unit, taken on Enter or on leaving, dropped on Escape. One that lies beyond its limits is not taken:
-// it stays as it was typed, and the limits are said.
+// A number that is typed: shown with its unit, taken on Enter or on leaving, dropped on Escape. One that lies beyond its limits
+// is not taken: it stays as it was typed, and the limits are said.
 import { useId, useState } from 'react';
 import { shown, stored, type Units, withUnit } from '~/units';
 

@@ -137,10 +137,10 @@ final readonly class Pass
         return sin($middle->bearing() - $course) >= 0 ? 1.0 : -1.0;
     }
 
-    /** Median height while it is held, in the frame's own datum. */
+    /** Height at which it begins, in the frame's own datum. */
     public function height(): float
     {
-        return Statistics::median(array_slice($this->up, $this->holdFrom, $this->holdTo - $this->holdFrom + 1));
+        return Statistics::median(array_slice($this->up, 0, $this->atAnEnd()));
     }
 
     public function firstHeading(): float

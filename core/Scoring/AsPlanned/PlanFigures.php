@@ -124,12 +124,18 @@ final class PlanFigures
 
     private function placeTolerance(): float
     {
-        return hypot(hypot($this->positionError, self::PIN), self::PLACE * $this->plan->viewing);
+        return hypot(hypot($this->positionError, self::PIN), self::PLACE * min($this->plan->viewing, $this->measured->take->viewing));
     }
 
-    private function lengthTolerance(float $length): float
+    /** Of a length, a climb or a height: it grows with the lesser of planned and flown, so that half and twice weigh alike. */
+    private function lengthTolerance(float $planned, float $flown): float
     {
-        return hypot($this->positionError * M_SQRT2, self::LENGTH * $length);
+        return hypot($this->positionError * M_SQRT2, self::LENGTH * min(abs($planned), abs($flown)));
+    }
+
+    private function radiusTolerance(float $planned, float $flown): float
+    {
+        return hypot($this->positionError, self::LENGTH * min($planned, $flown));
     }
 
     private function place(): ?PlanFigure
@@ -149,8 +155,8 @@ final class PlanFigures
         }
         $radius = $this->planned->distance() ?? 0.0;
         $way = $this->assignment->judging->path === PathKind::Circle
-            ? $this->arcTolerance($this->planned->arc() ?? 0.0) * $radius
-            : $this->lengthTolerance($this->planned->length());
+            ? $this->arcTolerance($this->planned->arc() ?? 0.0, $this->flown->arc() ?? 0.0) * $radius
+            : $this->lengthTolerance($this->planned->length(), $this->flown->length());
 
         return PlanFigure::stated(
             'end', Quantity::metres(...), 0.0, $this->flown->end()->minus($this->planned->end())->ground(),
@@ -167,7 +173,7 @@ final class PlanFigures
         }
 
         return $this->states('radius_m') && $this->assignment->intent->subject !== null
-            ? PlanFigure::stated('radius', Quantity::metres(...), $planned, $flown, hypot($this->positionError, self::LENGTH * $planned))
+            ? PlanFigure::stated('radius', Quantity::metres(...), $planned, $flown, $this->radiusTolerance($planned, $flown))
             : PlanFigure::open('radius', Quantity::metres($flown));
     }
 
@@ -178,7 +184,7 @@ final class PlanFigures
 
         return $flown === null || $planned === null || ! $this->states('radius_end_m') || $this->assignment->intent->subject === null
             ? null
-            : PlanFigure::stated('radius-end', Quantity::metres(...), $planned, $flown, hypot($this->positionError, self::LENGTH * $planned));
+            : PlanFigure::stated('radius-end', Quantity::metres(...), $planned, $flown, $this->radiusTolerance($planned, $flown));
     }
 
     private function direction(): ?PlanFigure
@@ -190,9 +196,9 @@ final class PlanFigures
             : null;
     }
 
-    private function arcTolerance(float $arc): float
+    private function arcTolerance(float $planned, float $flown): float
     {
-        return hypot(self::LEAST_ARC, self::ARC * $arc);
+        return hypot(self::LEAST_ARC, self::ARC * min(abs($planned), abs($flown)));
     }
 
     private function arc(): PlanFigure
@@ -201,7 +207,7 @@ final class PlanFigures
         $planned = abs($this->planned->arc() ?? 0.0);
 
         return $this->states('arc_deg')
-            ? PlanFigure::stated('arc', Quantity::radians(...), $planned, $flown, $this->arcTolerance($planned))
+            ? PlanFigure::stated('arc', Quantity::radians(...), $planned, $flown, $this->arcTolerance($planned, $flown))
             : PlanFigure::open('arc', Quantity::radians($flown));
     }
 
@@ -211,7 +217,7 @@ final class PlanFigures
 
         return $this->states('length_m')
             ? PlanFigure::stated(
-                'length', Quantity::metres(...), $this->planned->length(), $flown, $this->lengthTolerance($this->planned->length()),
+                'length', Quantity::metres(...), $this->planned->length(), $flown, $this->lengthTolerance($this->planned->length(), $flown),
             )
             : PlanFigure::open('length', Quantity::metres($flown));
     }
@@ -248,7 +254,9 @@ final class PlanFigures
 
     private function pace(): ?PlanFigure
     {
-        return $this->rate('pace', 'pace_mps', Quantity::metresPerSecond(...), $this->planned->pace(), $this->flown->pace(), self::LEAST_PACE);
+        return $this->rate(
+            'pace', 'pace_mps', Quantity::metresPerSecond(...), $this->planned->pace(), $this->flown->pace(), self::LEAST_PACE,
+        );
     }
 
     private function climbRate(): ?PlanFigure
@@ -276,16 +284,17 @@ final class PlanFigures
         }
 
         return $this->states($parameter)
-            ? PlanFigure::stated($id, $in, $planned, $flown, hypot($least, self::PACE * $planned))
+            ? PlanFigure::stated($id, $in, $planned, $flown, hypot($least, self::PACE * min($planned, $flown)))
             : PlanFigure::open($id, $in($flown));
     }
 
     private function climb(): ?PlanFigure
     {
         $planned = $this->planned->climb();
+        $flown = $this->flown->climb();
 
         return $this->states('climb_m')
-            ? PlanFigure::stated('climb', Quantity::metres(...), $planned, $this->flown->climb(), $this->lengthTolerance($planned))
+            ? PlanFigure::stated('climb', Quantity::metres(...), $planned, $flown, $this->lengthTolerance($planned, $flown))
             : null;
     }
 
@@ -296,9 +305,9 @@ final class PlanFigures
         }
         $planned = $this->planned->height() - $this->plan->ground;
 
-        return PlanFigure::stated(
-            'height', Quantity::metres(...), $planned, $this->flown->height() - $this->plan->ground, $this->lengthTolerance($planned),
-        );
+        $flown = $this->flown->height() - $this->plan->ground;
+
+        return PlanFigure::stated('height', Quantity::metres(...), $planned, $flown, $this->lengthTolerance($planned, $flown));
     }
 
     private function distance(): ?PlanFigure
@@ -325,8 +334,9 @@ final class PlanFigures
             return null;
         }
         $planned = $this->planned->turn();
+        $flown = $this->flown->turn();
 
-        return PlanFigure::stated('turn', Quantity::radians(...), $planned, $this->flown->turn(), $this->arcTolerance($planned));
+        return PlanFigure::stated('turn', Quantity::radians(...), $planned, $flown, $this->arcTolerance($planned, $flown));
     }
 
     /** @return list<?PlanFigure> what the lens shows at either end */
@@ -341,8 +351,12 @@ final class PlanFigures
 
         return [
             $heads ? $this->heading() : null,
-            $tilts && $this->states('tilt_start_deg') ? $this->tilt('tilt-start', $this->planned->firstTilt(), $this->flown->firstTilt()) : null,
-            $tilts && $this->states('tilt_end_deg') ? $this->tilt('tilt-end', $this->planned->lastTilt(), $this->flown->lastTilt()) : null,
+            $tilts && $this->states('tilt_start_deg')
+                ? $this->tilt('tilt-start', $this->planned->firstTilt(), $this->flown->firstTilt())
+                : null,
+            $tilts && $this->states('tilt_end_deg')
+                ? $this->tilt('tilt-end', $this->planned->lastTilt(), $this->flown->lastTilt())
+                : null,
             $this->frameAt('frame-first', 'first_y', true), $this->frameAt('frame-last', 'last_y', false),
         ];
     }
@@ -387,7 +401,7 @@ final class PlanFigures
         $flown = $this->flown->reach();
         $reach = fn (string $id, float $wanted, float $got): ?PlanFigure => $wanted < self::NO_WAY && $got < self::NO_WAY
             ? null
-            : PlanFigure::stated($id, Quantity::metres(...), $wanted, $got, $this->lengthTolerance($wanted));
+            : PlanFigure::stated($id, Quantity::metres(...), $wanted, $got, $this->lengthTolerance($wanted, $got));
         $closes = abs($this->planned->gone()) > 2 * self::NO_WAY ** 2;
 
         return [

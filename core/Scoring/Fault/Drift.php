@@ -25,6 +25,11 @@ final readonly class Drift extends NamedFault
         return 'drift';
     }
 
+    public function wordings(): array
+    {
+        return ['drift', 'drift.line', 'drift.spot', 'drift.figure'];
+    }
+
     public function spoils(): string
     {
         return 'path';

@@ -77,6 +77,8 @@ final readonly class Fault
     /** The same, said in the words that suit its move ("fault.<wording>"). */
     public function worded(string $wording): self
     {
+        in_array($wording, $this->kind->wordings(), true) || throw new \LogicException("“{$wording}” is no wording of {$this->id}.");
+
         return new self(
             $this->kind, $this->axis, $this->t, $this->until, $this->phase, $this->severity, $this->size, $this->picture, $wording,
             $this->origin,

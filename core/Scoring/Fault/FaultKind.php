@@ -28,7 +28,13 @@ interface FaultKind
     /** The part of the score that one spoils, beside what it costs by itself; null where none. */
     public function spoils(): ?string;
 
-    /** Whether a few of the seconds in which it stands show it; what misses the plan, or grows over a whole hold, they don't. */
+    /** @return list<string> under which its phrases stand: "fault.<wording>", "fault.<wording>.try"; its id first */
+    public function wordings(): array;
+
+    /** Whether it is no fault of the picture, only another one than planned. */
+    public function missesThePlan(): bool;
+
+    /** Whether a few of the seconds in which it stands show it; what grows over a whole hold, they don't. */
     public function isSeen(): bool;
 
     /** Whether one that is bad enough and stands in the hold rules a take out. */

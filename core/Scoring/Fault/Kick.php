@@ -16,6 +16,9 @@ final readonly class Kick extends NamedFault
     /** Below this one is not worth a word, though it may cost a fraction of a point. */
     private const WORTH_SAYING = 1.2;
 
+    /** Seconds about something within which one explains it. */
+    private const EXPLAINS = 0.5;
+
     /** Greatest sudden acceleration: share of the field of view per s2, or m/s2. */
     private const LIMITS = ['travel' => 1.8, 'climb' => 1.2, 'turn' => 0.12, 'tilt' => 0.16];
 
@@ -121,6 +124,23 @@ final readonly class Kick extends NamedFault
     public function isWorthSaying(Fault $fault, array $others): bool
     {
         return $fault->severity >= self::WORTH_SAYING;
+    }
+
+    /**
+     * The kick that explains what else is found on its axis about the same time; null where none does.
+     *
+     * @param  list<Fault>  $others
+     */
+    public static function explaining(Fault $fault, array $others): ?Fault
+    {
+        foreach ($others as $other) {
+            $beside = $other->t >= $fault->t - self::EXPLAINS && $other->t <= $fault->until + self::EXPLAINS;
+            if ($other->kind instanceof self && $other->axis === $fault->axis && $beside && $other->kind->isWorthSaying($other, [])) {
+                return $other;
+            }
+        }
+
+        return null;
     }
 
     public function stage(Staging $staging): Staging

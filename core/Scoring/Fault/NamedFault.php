@@ -22,9 +22,19 @@ abstract readonly class NamedFault implements FaultKind
         return null;
     }
 
+    public function wordings(): array
+    {
+        return [$this->id()];
+    }
+
+    public function missesThePlan(): bool
+    {
+        return false;
+    }
+
     public function isSeen(): bool
     {
-        return true;
+        return ! $this->missesThePlan();
     }
 
     public function ruins(): bool

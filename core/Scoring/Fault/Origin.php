@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Larkspur\Scoring\Fault;
 
 use Larkspur\Controls\Finger;
+use Larkspur\Scoring\Grid;
+use Larkspur\Scoring\HandShare;
 use Larkspur\Scoring\Measurements;
 
 /**
- * What made a fault: a hand, or something outside (wind, draught, positioning) while the fingers stood still; unknown where the log does not
- * say what the fingers did. And the finger whose change would mend it, and to which side the picture went.
+ * What made a fault: a hand, or something outside (wind, draught, positioning) that no finger asked for; unknown where the log does not say
+ * what the fingers did. And the finger whose change would mend it, and to which side the picture went.
  */
 final readonly class Origin
 {
@@ -24,13 +26,15 @@ final readonly class Origin
         'flick-start', 'flick-stop', 'leak', 'throttle-bounce', 'wrong-way', 'stopped-short', 'out-of-step', 'too-quick', 'half-sky',
     ];
 
-    /** Seconds before a jolt in which a finger may have made it: the lag of a craft is shorter. */
+    /** Seconds before and after a fault in which its finger may have made it: the lag of a craft is shorter. */
     private const BEFORE = 0.8;
 
-    /** Travel within which a finger stands still, and within which it rests in its middle (derived: twice a calm hand's tremble). */
-    private const STILL = 0.06;
+    private const AFTER = 0.4;
 
-    private const RESTS = 0.05;
+    /** Share of what an axis did from which its finger made it, of a jolt and of what lasts. */
+    private const OF_A_JOLT = 0.5;
+
+    private const OF_WHAT_LASTS = 0.6;
 
     /** Sine of the angle between way and look from which a craft rather slides than runs. */
     private const SLIDES = 0.7;
@@ -55,7 +59,11 @@ final readonly class Origin
     private static function fingerOf(Fault $fault, Measurements $take, ?string $side): ?Finger
     {
         return match ($fault->axis) {
-            'travel' => $take->take->judging->primary() === null ? null : ($take->take->crab() > self::SLIDES ? Finger::Slide : Finger::Run),
+            'travel' => match (true) {
+                $take->take->judging->primary() === null => null,
+                $take->take->crab() > self::SLIDES => Finger::Slide,
+                default => Finger::Run,
+            },
             'picture' => match ($side) {
                 null => null,
                 'left', 'right' => Finger::Turn,
@@ -71,7 +79,7 @@ final readonly class Origin
         if (! $take->take->judging->hasSubject()) {
             return null;
         }
-        $node = (int) round(($fault->t - $take->take->grid->t[$take->take->main->from]) / \Larkspur\Scoring\Grid::STEP);
+        $node = (int) round(($fault->t - $take->take->grid->t[$take->take->main->from]) / Grid::STEP);
         $u = $take->framing->u[$node] ?? 0.0;
         $v = $take->framing->v[$node] ?? 0.0;
 
@@ -87,18 +95,33 @@ final readonly class Origin
         if ($take->sticks === null) {
             return self::UNKNOWN;
         }
-        $fingers = $fault->axis === 'travel' ? [Finger::Run, Finger::Slide] : ($finger === null ? Finger::cases() : [$finger]);
         $jolts = $fault->until - $fault->t < self::BEFORE;
-        foreach ($fingers as $one) {
-            $moved = $jolts
-                ? $take->sticks->moved($one, $fault->t - self::BEFORE, $fault->t + 0.2) > self::STILL
-                : $take->sticks->pressed($one, $fault->t, $fault->until) > self::RESTS
-                    || $take->sticks->moved($one, $fault->t, $fault->until) > 2 * self::STILL;
-            if ($moved) {
-                return self::HAND;
-            }
+        $main = $take->take->main;
+        $node = static fn (float $t): int => (int) round(($t - $take->take->grid->t[$main->from]) / Grid::STEP);
+        // What lasts is looked at where it is held: at either end the fingers move for good reason.
+        $from = $jolts ? $node($fault->t - self::BEFORE) : max($node($fault->t), $main->holdFrom - $main->from);
+        $to = $jolts ? $node($fault->until + self::AFTER) : min($node($fault->until), $main->holdTo - $main->from);
+        $share = 0.0;
+        foreach (self::suspects($fault, $finger) as $one) {
+            $share = max($share, HandShare::of($take->take, $take->sticks, $one)->within($from, $to));
         }
 
-        return self::OUTSIDE;
+        return match (true) {
+            $share >= ($jolts ? self::OF_A_JOLT : self::OF_WHAT_LASTS) => self::HAND,
+            // A finger held steadily at the wrong travel and a craft that is pushed look alike in the frame.
+            $fault->axis === 'picture' => self::UNKNOWN,
+            default => self::OUTSIDE,
+        };
+    }
+
+    /** @return list<Finger> fingers that may have made it */
+    private static function suspects(Fault $fault, ?Finger $finger): array
+    {
+        return match (true) {
+            $finger === null => Finger::cases(),
+            // Off the line or the circle a craft goes across its way.
+            $fault->id === 'drift' => [$finger === Finger::Run ? Finger::Slide : Finger::Run],
+            default => [$finger],
+        };
     }
 }

@@ -15,9 +15,6 @@ final readonly class Shaky extends NamedFault
     /** Image speed, % of the frame's width a second. */
     private const TREMBLES = 1.2;
 
-    /** Seconds about it within which a kick explains it. */
-    private const EXPLAINED = 0.5;
-
     public function id(): string
     {
         return 'shaky';
@@ -59,14 +56,7 @@ final readonly class Shaky extends NamedFault
     /** A kick of the same axis within it explains it. */
     public function isWorthSaying(Fault $fault, array $others): bool
     {
-        foreach ($others as $other) {
-            $beside = $other->t >= $fault->t - self::EXPLAINED && $other->t <= $fault->until + self::EXPLAINED;
-            if ($other->kind instanceof Kick && $other->axis === $fault->axis && $beside && $other->kind->isWorthSaying($other, [])) {
-                return false;
-            }
-        }
-
-        return true;
+        return Kick::explaining($fault, $others) === null;
     }
 
     public function stage(Staging $staging): Staging

@@ -25,9 +25,9 @@ final readonly class StoppedShort extends NamedFault
         return 'completion';
     }
 
-    public function isSeen(): bool
+    public function missesThePlan(): bool
     {
-        return false;
+        return true;
     }
 
     public function find(Measurements $take): array

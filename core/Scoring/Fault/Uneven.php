@@ -48,6 +48,12 @@ final readonly class Uneven extends NamedFault
         return $faults;
     }
 
+    /** A kick of the same axis within it explains it. */
+    public function isWorthSaying(Fault $fault, array $others): bool
+    {
+        return Kick::explaining($fault, $others) === null;
+    }
+
     /** @return array{int, int} the seconds of the hold in which the rate lies farthest off, nodes */
     private static function worst(Measurements $take, string $axis): array
     {

@@ -32,10 +32,10 @@ final readonly class WrongWay extends NamedFault
         return 4;
     }
 
-    /** One is seen, and costs as a kick does. */
+    /** One is seen, and costs as a kick does: from nothing at its threshold on. */
     public function cost(Fault $fault): float
     {
-        return min(8.0, 4 * $fault->severity);
+        return min(8.0, 6 * max(0.0, $fault->severity - 1));
     }
 
     public function find(Measurements $take): array

@@ -205,7 +205,9 @@ final class HandlesTest extends TestCase
         self::assertNotContains('part-2-start', $ids, 'the part before decides it');
         self::assertContains('part-1-ease', $ids);
         self::assertNotContains('part-2-ease', $ids, 'the hand-over decides it');
-        self::assertEqualsWithDelta($plan->move->stop, self::named($plan, 'part-2-pace')->at($plan->move)->t, 0.03, 'on the clock of the whole');
+        self::assertEqualsWithDelta(
+            $plan->move->stop, self::named($plan, 'part-2-pace')->at($plan->move)->t, 0.03, 'on the clock of the whole',
+        );
 
         $pulled = Planner::pulled($plan->shot, Pull::by('part-2-end', 1.0, 0.0));
         self::assertSame(['parts.1.length_m'], array_keys($pulled));

@@ -11,7 +11,6 @@ use Larkspur\Camera\RescueCrop;
 use Larkspur\Choreography\Plan;
 use Larkspur\Controls\Finger;
 use Larkspur\Controls\StickMode;
-use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
 use Larkspur\Flight\OperatorHabits;
@@ -337,7 +336,7 @@ final class ScorerTest extends TestCase
     {
         $usable = Scorer::score(self::log(self::plan()), self::plan()->move->intent)->usable;
         $verdict = Verdict::of(
-            $score, $faults, [], new RescueCrop($crop), $usable, new RescueCrop(0.025), 0.15, null, false, Fact::of('move.orbit'),
+            $score, $faults, [], new RescueCrop($crop), $usable, new RescueCrop(0.025), 0.15, null, false,
         );
 
         self::assertSame($expected, $verdict->verdict);
@@ -368,7 +367,7 @@ final class ScorerTest extends TestCase
             $fault('stall', 'travel', 2.0),
         ]);
 
-        self::assertSame(['kick', 'stall', 'uneven'], array_map(static fn (Fault $f): string => $f->id, $shown));
+        self::assertSame(['kick', 'stall'], array_map(static fn (Fault $f): string => $f->id, $shown));
     }
 
     public function test_a_replay_lays_planned_and_flown_on_one_clock(): void
