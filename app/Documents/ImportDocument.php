@@ -52,7 +52,9 @@ final readonly class ImportDocument implements Document
             $import->state !== Import::COLUMNS ? null : new ColumnQuestion(
                 $outcome['headers'] ?? [],
                 new Map(array_map(
-                    static fn (array $one): GuessedColumn => new GuessedColumn($one['column'], $one['unit'], $one['sure'], $one['why']),
+                    static fn (array $one): GuessedColumn => new GuessedColumn(
+                        $one['column'], $one['unit'], $one['sure'], $one['why'], $one['samples'] ?? [],
+                    ),
                     $outcome['guess']['columns'] ?? [],
                 )),
                 LogQuantity::all(),

@@ -35,6 +35,7 @@ use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Telemetry\Analysis\StepFit;
 use Larkspur\Telemetry\Analysis\StepTest;
+use Larkspur\Telemetry\ColumnGuess;
 use Larkspur\Telemetry\ColumnMapping;
 use Larkspur\Telemetry\ColumnsUnknown;
 use Larkspur\Telemetry\FlightLog;
@@ -56,18 +57,18 @@ final class CommandLine
     private const USAGE = <<<'TEXT'
         larkspur plan SHOT.json [--json]
         larkspur fly SHOT.json [--operator WHO] [--slips SLIPS.json] [--adrift] [--seed N] --out FLIGHT
-        larkspur score LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json] [--take N] [--json]
-        larkspur takes LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json] [--json]
-        larkspur convert IN OUT [--columns COLUMNS.json]
+        larkspur score LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json|guess] [--take N] [--json]
+        larkspur takes LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json|guess] [--json]
+        larkspur convert IN OUT [--columns COLUMNS.json|guess]
         larkspur columns LOG.csv
         larkspur moves [--json]
         larkspur steps RIG.json [--mode slow|standard|fast] [--seed N] --out FLIGHT
-        larkspur measure LOG [--columns COLUMNS.json] [--json]
+        larkspur measure LOG [--columns COLUMNS.json|guess] [--json]
 
         WHO is steady, hurried, flicker or drifter, or one of a level: novice, beginner, intermediate, advanced, expert.
         Without --operator, fly flies the thumb sheet with nobody's faults. --slips puts faults in on purpose; --adrift
         flies without positioning. A CSV whose columns have other names is read by --columns; the command columns
-        guesses them. steps has the simulated craft fly a step test: each finger to full travel and let go; measure fits
+        guesses them, and --columns guess reads by that. steps has the simulated craft fly a step test: each finger to full travel and let go; measure fits
         rates, time constants and braking to such a log. Formats, of logs .csv, .gpx, .kml and .geojson: docs/formats.md.
 
         TEXT;
@@ -166,7 +167,7 @@ final class CommandLine
     private function score(string $file, array $options): int
     {
         $number = self::integer($options, 'take');
-        $score = Scorer::score(self::log($file, $options), self::intent($options), $number);
+        $score = Scorer::score($this->log($file, $options), self::intent($options), $number);
         if (isset($options['json'])) {
             return $this->say(self::json(Wire::document(ScoreDocument::of($score), $this->speaker)));
         }
@@ -206,7 +207,7 @@ final class CommandLine
     private function takes(string $file, array $options): int
     {
         $takes = [];
-        foreach (Scorer::takes(self::log($file, $options), self::intent($options)) as $i => $take) {
+        foreach (Scorer::takes($this->log($file, $options), self::intent($options)) as $i => $take) {
             $takes[] = [
                 'number' => $i + 1,
                 'take' => ['from_s' => round($take['window']->from, 1), 'to_s' => round($take['window']->to, 1)],
@@ -234,7 +235,7 @@ final class CommandLine
     {
         [$in, $out] = $files;
         $writer = Formats::writer($out);
-        $log = self::log($in, $options);
+        $log = $this->log($in, $options);
         $this->write($writer->write($log), $out);
         foreach ($log->notes as $note) {
             fwrite(
@@ -252,20 +253,10 @@ final class CommandLine
         try {
             self::opened($file, Formats::reader($file));
         } catch (ColumnsUnknown $unknown) {
-            foreach ($unknown->guess->columns as $name => $column) {
-                fwrite(
-                    $this->err,
-                    sprintf(
-                        "%s: “%s” in %s, %s%s\n", $name, $column['column'], $column['unit'] === '' ? 'words' : $column['unit'],
-                        $this->speaker->say($column['why']), $column['sure'] ? '' : ' (please check)',
-                    ),
-                );
-            }
-            foreach (array_diff(ColumnMapping::NEEDED, array_keys($unknown->guess->columns)) as $missing) {
-                fwrite($this->err, "{$missing}: no column seems to state it\n");
-            }
+            $this->tell($unknown->guess);
+            $mapping = $unknown->guess->mapping()->toArray();
 
-            return $this->say(self::json($unknown->guess->mapping()->toArray()));
+            return $this->say(self::json([...$mapping, 'columns' => (object) $mapping['columns']]));
         }
 
         return $this->say("The columns are our own: nothing has to be said.\n");
@@ -296,7 +287,7 @@ final class CommandLine
             $file,
             static fn (): array => array_map(
                 static fn (StepFit $fit): array => Wire::document(StepFitDocument::of($fit), null),
-                StepTest::fit(self::log($file, $options)),
+                StepTest::fit($this->log($file, $options)),
             ),
         );
         if (isset($options['json'])) {
@@ -360,14 +351,47 @@ final class CommandLine
     }
 
     /** @param  array<string, string>  $options */
-    private static function log(string $file, array $options): FlightLog
+    private function log(string $file, array $options): FlightLog
     {
         $columns = $options['columns'] ?? null;
+        if ($columns === 'guess') {
+            return self::named($file, fn (): FlightLog => $this->guessed($file));
+        }
         $mapping = $columns === null ? null : self::named(
             $columns, static fn (): ColumnMapping => ColumnMapping::read(Fields::of(self::decoded($columns))),
         );
 
         return self::named($file, static fn (): FlightLog => self::opened($file, Formats::reader($file, $mapping)));
+    }
+
+    /** A log read by what its columns seem to be, saying what was assumed. */
+    private function guessed(string $file): FlightLog
+    {
+        try {
+            return self::opened($file, Formats::reader($file));
+        } catch (ColumnsUnknown $unknown) {
+            $this->tell($unknown->guess);
+            $missing = array_diff(ColumnMapping::NEEDED, array_keys($unknown->guess->columns));
+            if ($missing !== []) {
+                throw $unknown;
+            }
+
+            return self::opened($file, Formats::reader($file, $unknown->guess->mapping()));
+        }
+    }
+
+    /** What columns seem to be, on the side. */
+    private function tell(ColumnGuess $guess): void
+    {
+        foreach ($guess->columns as $name => $column) {
+            fwrite($this->err, sprintf(
+                "%s: “%s” in %s, %s%s; such as %s\n", $name, $column['column'], $column['unit'] === '' ? 'words' : $column['unit'],
+                $this->speaker->say($column['why']), $column['sure'] ? '' : ' (please check)', implode(', ', $column['samples']),
+            ));
+        }
+        foreach (array_diff(ColumnMapping::NEEDED, array_keys($guess->columns)) as $missing) {
+            fwrite($this->err, "{$missing}: no column seems to state it\n");
+        }
     }
 
     private static function opened(string $file, LogReader $reader): FlightLog

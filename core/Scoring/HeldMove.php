@@ -39,7 +39,7 @@ final readonly class HeldMove implements JudgedParts
                 'ease' => $moves ? $ease : null,
                 'smooth' => MetricScale::Shake->score($this->take->disturbance->value),
                 'clean' => MetricScale::Cross->score($this->take->cross->total->value),
-                'pace' => MetricScale::Pace->score($this->take->pace),
+                'pace' => $this->take->pace === null ? null : MetricScale::Pace->score($this->take->pace),
                 'completion' => MetricScale::Completion->score($this->take->completion),
             ], static fn (?float $score): bool => $score !== null),
             [
@@ -178,7 +178,9 @@ final readonly class HeldMove implements JudgedParts
                 ->restingOn($source);
         }
 
-        return [...$metrics, Metric::of('pace', Fact::of('metric.pace'), $this->take->pace, Quantity::seconds(...), MetricScale::Pace)];
+        return $this->take->pace === null
+            ? $metrics
+            : [...$metrics, Metric::of('pace', Fact::of('metric.pace'), $this->take->pace, Quantity::seconds(...), MetricScale::Pace)];
     }
 
     /** @return list<Metric> */

@@ -35,7 +35,7 @@ final readonly class Measurements
      * @param  float  $drift  %
      * @param  ?NoiseCorrected  $altitude  % of the viewing distance; null where the move climbs
      * @param  NoiseCorrected  $disturbance  shake of the picture that its eases don't explain, %/s
-     * @param  float  $pace  seconds that a point takes to cross the frame
+     * @param  ?float  $pace  seconds that a point takes to cross the frame; null where the log does not tell
      * @param  float  $completion  flown over planned; 1 where nothing was planned
      * @param  float  $radius  mean radius of a round path, m; 0 of any other
      * @param  float  $extent  flown: radians of arc, or metres
@@ -55,7 +55,7 @@ final readonly class Measurements
         public Shake $shake,
         public NoiseCorrected $disturbance,
         public CrossTalk $cross,
-        public float $pace,
+        public ?float $pace,
         public float $completion,
         public float $radius,
         public float $extent,
@@ -95,8 +95,17 @@ final readonly class Measurements
     }
 
     /** Seconds in which what is seen crosses the frame. */
-    private static function pace(Take $take): float
+    private static function pace(Take $take): ?float
     {
+        $axis = match ($take->judging->crossing) {
+            Crossing::Turn => Axis::Turn,
+            Crossing::Tilt => Axis::Tilt,
+            default => null,
+        };
+        if ($axis !== null && $take->judging->role($axis) === Role::Free) {
+            return null;
+        }
+
         $rate = max(0.01, abs($take->main->rate));
         $width = 2 * $take->viewing * $take->lens->halfWidth;
         $slowest = 0.01 * Angle::DEGREE;

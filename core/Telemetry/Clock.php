@@ -36,6 +36,8 @@ enum Clock: string
     /** UTC seconds since 1970 of an ISO 8601 date and time, or of one with a space; without a zone it counts as UTC. */
     public static function dateTime(string $text): ?float
     {
+        // Day before month, with dots or slashes, as much of the world writes it.
+        $text = (string) preg_replace('/^(\d\d)[.\/](\d\d)[.\/](\d{4})[,T ]\s*/', '$3-$2-$1 ', trim($text));
         if (preg_match('/^(-?\d{4,})-(\d\d)-(\d\d)[T ](\d\d):(\d\d):(\d\d)(?:[.,](\d+))?\s*(Z|[+-]\d\d:?\d\d)?$/', trim($text), $m) !== 1) {
             return null;
         }

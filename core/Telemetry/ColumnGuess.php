@@ -13,23 +13,42 @@ use Larkspur\Measure\Statistics;
  */
 final readonly class ColumnGuess
 {
-    /** Words by which a quantity goes, the surest first; all words of one entry must stand in the name. */
+    /**
+     * Words by which a quantity goes, the surest first; all words of one entry must stand in the name. English, German, French and Spanish,
+     * without their accents, and what people shorten them to.
+     */
     private const WORDS = [
-        't' => [['timestamp'], ['time'], ['datetime'], ['elapsed'], ['seconds'], ['t']],
-        'lat' => [['latitude'], ['lat']],
-        'lon' => [['longitude'], ['lon'], ['lng'], ['long']],
-        'gimbal_tilt_deg' => [['gimbal', 'pitch'], ['camera', 'pitch'], ['gimbal', 'tilt'], ['camera', 'tilt'], ['lens', 'tilt'], ['tilt']],
+        't' => [
+            ['timestamp'], ['time'], ['datetime'], ['elapsed'], ['seconds'], ['zeit'], ['zeitstempel'], ['temps'], ['heure'], ['horodatage'],
+            ['tiempo'], ['hora'], ['ts'], ['t'],
+        ],
+        'lat' => [['latitude'], ['lat'], ['breite'], ['breitengrad'], ['latitud']],
+        'lon' => [['longitude'], ['lon'], ['lng'], ['long'], ['lange'], ['laenge'], ['langengrad'], ['laengengrad'], ['longitud']],
+        'gimbal_tilt_deg' => [
+            ['gimbal', 'pitch'], ['camera', 'pitch'], ['gimbal', 'tilt'], ['camera', 'tilt'], ['lens', 'tilt'], ['tilt'],
+            ['kamera', 'neigung'], ['kameraneigung'], ['neigung'], ['inclinaison'], ['inclinacion'],
+        ],
         'gimbal_roll_deg' => [['gimbal', 'roll'], ['camera', 'roll']],
-        'alt_m' => [['altitude'], ['alt'], ['elevation'], ['ele'], ['height']],
-        'heading_deg' => [['heading'], ['yaw'], ['compass'], ['azimuth'], ['bearing']],
+        'alt_m' => [
+            ['altitude'], ['alt'], ['elevation'], ['ele'], ['height'], ['hohe'], ['hoehe'], ['hauteur'], ['altitud'], ['altura'], ['hgt'],
+        ],
+        'heading_deg' => [
+            ['heading'], ['yaw'], ['compass'], ['azimuth'], ['bearing'], ['hdg'], ['kurs'], ['gierwinkel'], ['cap'], ['rumbo'],
+        ],
         'wind_mps' => [['wind', 'speed'], ['wind']],
         'wind_from_deg' => [['wind', 'from'], ['wind', 'direction']],
-        'climb_mps' => [['climb', 'rate'], ['vertical', 'speed'], ['climb'], ['vspeed'], ['sink']],
-        'speed_mps' => [['ground', 'speed'], ['horizontal', 'speed'], ['speed'], ['velocity']],
-        'stick_climb' => [['stick', 'climb'], ['throttle']],
-        'stick_turn' => [['stick', 'turn'], ['rudder'], ['stick', 'yaw']],
-        'stick_run' => [['stick', 'run'], ['elevator'], ['stick', 'pitch']],
-        'stick_slide' => [['stick', 'slide'], ['aileron'], ['stick', 'roll']],
+        'climb_mps' => [
+            ['climb', 'rate'], ['vertical', 'speed'], ['climb'], ['vspeed'], ['sink'], ['steigrate'], ['steiggeschwindigkeit'],
+            ['vitesse', 'verticale'], ['velocidad', 'vertical'], ['vs'], ['vz'],
+        ],
+        'speed_mps' => [
+            ['ground', 'speed'], ['horizontal', 'speed'], ['speed'], ['velocity'], ['geschwindigkeit'], ['vitesse'], ['velocidad'], ['spd'],
+            ['vel'],
+        ],
+        'stick_climb' => [['stick', 'climb'], ['throttle'], ['gas']],
+        'stick_turn' => [['stick', 'turn'], ['rudder'], ['stick', 'yaw'], ['seitenruder']],
+        'stick_run' => [['stick', 'run'], ['elevator'], ['stick', 'pitch'], ['hohenruder']],
+        'stick_slide' => [['stick', 'slide'], ['aileron'], ['stick', 'roll'], ['querruder']],
         'stick_tilt' => [['stick', 'tilt'], ['wheel']],
         'recording' => [['recording'], ['is', 'recording']],
         'zoom' => [['zoom']],
@@ -39,7 +58,7 @@ final readonly class ColumnGuess
     private const NOT = [
         'heading_deg' => ['gimbal', 'camera', 'home'], 'alt_m' => ['home', 'max', 'limit'], 'lat' => ['home', 'subject'],
         'lon' => ['home', 'subject'],
-        'speed_mps' => ['wind', 'vertical', 'max', 'air'], 't' => ['flight', 'remaining', 'record'], 'climb_mps' => ['stick'],
+        'speed_mps' => ['wind', 'vertical', 'verticale', 'max', 'air'], 't' => ['flight', 'remaining', 'record'], 'climb_mps' => ['stick'],
         'gimbal_tilt_deg' => ['stick', 'wheel'],
         'wind_mps' => ['from', 'direction'],
     ];
@@ -56,7 +75,7 @@ final readonly class ColumnGuess
     ];
 
     /**
-     * @param  array<string, array{column: string, unit: string, sure: bool, why: Fact}>  $columns  by contract name
+     * @param  array<string, array{column: string, unit: string, sure: bool, why: Fact, samples: list<string>}>  $columns  by contract name
      * @param  list<string>  $unused  columns that state nothing known
      */
     private function __construct(public array $columns, public array $unused)
@@ -88,7 +107,10 @@ final readonly class ColumnGuess
             $cells = array_map(static fn (array $row): string => trim($row[$place] ?? ''), $rows);
             $guess = $name === 't' ? self::clock($headers[$place], $cells) : self::unit($name, $headers[$place], $cells);
             if ($guess !== null) {
-                $columns[$name] = ['column' => trim($headers[$place]), 'unit' => $guess[0], 'sure' => $guess[1], 'why' => $guess[2]];
+                $columns[$name] = [
+                    'column' => trim($headers[$place]), 'unit' => $guess[0], 'sure' => $guess[1], 'why' => $guess[2],
+                    'samples' => self::samples($cells),
+                ];
                 $taken[$place] = true;
             }
         }
@@ -100,6 +122,7 @@ final readonly class ColumnGuess
             ) {
                 $columns['flight_mode'] = [
                     'column' => trim($header), 'unit' => '', 'sure' => true, 'why' => Fact::of('column-guess.by-its-name'),
+                    'samples' => self::samples(array_map(static fn (array $row): string => trim($row[$place] ?? ''), $rows)),
                 ];
                 $taken[$place] = true;
             }
@@ -115,10 +138,24 @@ final readonly class ColumnGuess
         ));
     }
 
-    /** @return array{columns: array<string, array{column: string, unit: string, sure: bool, why: Fact}>, unused: list<string>} */
+    /** @return array{columns: array<string, array{column: string, unit: string, sure: bool, why: Fact, samples: list<string>}>, unused: list<string>} */
     public function toArray(): array
     {
         return ['columns' => $this->columns, 'unused' => $this->unused];
+    }
+
+    /**
+     * Three values of a column, from its beginning, its middle and its end.
+     *
+     * @param  list<string>  $cells
+     * @return list<string>
+     */
+    private static function samples(array $cells): array
+    {
+        $filled = array_values(array_filter($cells, static fn (string $cell): bool => $cell !== ''));
+        $last = count($filled) - 1;
+
+        return $last < 0 ? [] : array_values(array_unique([$filled[0], $filled[intdiv($last, 2)], $filled[$last]]));
     }
 
     /**
@@ -146,10 +183,18 @@ final readonly class ColumnGuess
     private static function words(string $header): array
     {
         $spaced = (string) preg_replace('/(?<=[a-z])(?=[A-Z])/u', ' ', trim($header));
-
-        $words = preg_split('/[^a-zµ°0-9\/]+/u', mb_strtolower($spaced));
+        $bare = (string) preg_replace('/\p{Mn}/u', '', self::decomposed($spaced));
+        $words = preg_split('/[^a-zµμ°0-9\/]+/u', mb_strtolower($bare));
 
         return array_values(array_filter($words === false ? [] : $words, static fn (string $word): bool => $word !== ''));
+    }
+
+    /** A text whose accents stand behind their letters. */
+    private static function decomposed(string $text): string
+    {
+        $apart = \Normalizer::normalize($text, \Normalizer::FORM_D);
+
+        return is_string($apart) ? $apart : $text;
     }
 
     /**
@@ -237,6 +282,8 @@ final readonly class ColumnGuess
                 ],
                 default => [$size > 1.5 ? '0 to 100' : '-1 to 1', false, Fact::of('column-guess.to-2', least: $least, most: $most)],
             },
+            // No aircraft of ours flies above 12 km: so large a height is counted in something smaller.
+            in_array($name, ['alt_m', 'subject_alt_m'], true) && $size > 12000 => ['mm', false, Fact::of('column-guess.up-to', size: $size)],
             default => [$units[0], in_array($name, ['zoom', 'recording'], true), Fact::of('column-guess.assumed')],
         };
     }

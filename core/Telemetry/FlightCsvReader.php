@@ -11,7 +11,7 @@ use Larkspur\Refusal;
 /**
  * Reads Flight CSV (docs/formats.md; RFC 4180 with one record a line), and any other CSV by a ColumnMapping.
  *
- * Also taken: a byte-order mark, LF line ends, semicolon or tab as separator, a decimal comma with those, and the
+ * Also taken: a byte-order mark, LF line ends, semicolon or tab as separator, a decimal comma with those, lines before the header, and the
  * unit-bearing column names of Quantity. A file with columns of other names is told by ColumnsUnknown, which carries what
  * they probably are.
  */
@@ -31,13 +31,14 @@ final class FlightCsvReader implements LogReader
 
     public function read(mixed $stream, ?callable $progress = null): FlightLog
     {
-        $header = $this->firstLine($stream);
-        $separator = self::separator($header);
-        $headers = self::fields($header, $separator, 1);
+        $lines = new CsvLines($stream, $this->firstLine($stream));
+        $header = $lines->header();
+        $separator = $lines->separator;
+        $headers = self::fields($header, $separator, $lines->line);
         $decimalComma = $separator !== ',';
         $this->rows = new SampleRows([]);
         [$places, $scales, $modeAt] = $this->mapping === null
-            ? $this->columns($headers, $header, $stream, $separator)
+            ? $this->columns($headers, $header, $lines)
             : $this->mapped($this->mapping, $headers);
         $width = count($headers);
         $clock = $this->mapping?->clock();
@@ -49,15 +50,16 @@ final class FlightCsvReader implements LogReader
         $first = null;
         $epoch = null;
 
-        $line = 1;
+        if ($lines->before > 0) {
+            $this->rows->note(new LogNote(Fact::of('flight-csv-reader.lines-before', before: $lines->before), $lines->line));
+        }
         $bytes = strlen($header);
-        while (($text = fgets($stream, self::LONGEST_LINE)) !== false) {
-            $line++;
-            $bytes += strlen($text);
+        while (($text = $lines->next()) !== null) {
+            $line = $lines->line;
+            $bytes += strlen($text) + 1;
             if ($progress !== null && $line % 20000 === 0) {
                 $progress($bytes);
             }
-            $text = rtrim($text, "\r\n");
             if ($text === '') {
                 continue;
             }
@@ -132,15 +134,6 @@ final class FlightCsvReader implements LogReader
         return preg_match('/[\x00-\x08\x0E-\x1F]/', $bytes) === 1;
     }
 
-    /** @return non-empty-string */
-    private static function separator(string $header): string
-    {
-        $counts = [',' => substr_count($header, ','), ';' => substr_count($header, ';'), "\t" => substr_count($header, "\t")];
-        arsort($counts);
-
-        return array_key_first($counts);
-    }
-
     /**
      * @param  non-empty-string  $separator
      * @return list<string>
@@ -160,12 +153,11 @@ final class FlightCsvReader implements LogReader
 
     /**
      * @param  list<string>  $headers
-     * @param  resource  $stream  behind its header
-     * @param  non-empty-string  $separator
+     * @param  CsvLines  $lines  behind its header
      * @return array{array<string, int>, array<string, array{float, float}>, ?int} places by contract name, factor and offset, place of
      *     the flight mode
      */
-    private function columns(array $headers, string $line, mixed $stream, string $separator): array
+    private function columns(array $headers, string $line, CsvLines $lines): array
     {
         $places = $scales = $stated = [];
         $modeAt = null;
@@ -209,7 +201,7 @@ final class FlightCsvReader implements LogReader
             if (count($headers) < count(ColumnMapping::NEEDED)) {
                 throw new Refusal(...$told);
             }
-            throw new ColumnsUnknown(...$told, headers: array_map(trim(...), $headers), guess: self::guess($headers, $stream, $separator));
+            throw new ColumnsUnknown(...$told, headers: array_map(trim(...), $headers), guess: self::guess($headers, $lines));
         }
         if ($unknown !== []) {
             $this->rows->note(new LogNote(Fact::of('flight-csv-reader.columns-were-not-used', unknown: implode(', ', $unknown)), 1));
@@ -222,17 +214,15 @@ final class FlightCsvReader implements LogReader
      * What the columns of a file with other names probably are.
      *
      * @param  list<string>  $headers
-     * @param  resource  $stream
-     * @param  non-empty-string  $separator
      */
-    private static function guess(array $headers, mixed $stream, string $separator): ColumnGuess
+    private static function guess(array $headers, CsvLines $lines): ColumnGuess
     {
         $rows = [];
-        while (count($rows) < self::LOOKED_AT && ($text = fgets($stream, self::LONGEST_LINE)) !== false) {
-            $cells = str_getcsv(rtrim($text, "\r\n"), $separator, '"', '');
+        foreach ($lines->peek(self::LOOKED_AT) as $text) {
+            $cells = str_getcsv($text, $lines->separator, '"', '');
             if (count($cells) === count($headers)) {
                 $rows[] = array_map(
-                    static fn (?string $cell): string => $separator === ',' ? (string) $cell : (string) preg_replace(
+                    static fn (?string $cell): string => $lines->separator === ',' ? (string) $cell : (string) preg_replace(
                         '/^(-?\d+),(\d+)$/', '$1.$2', (string) $cell,
                     ),
                     $cells,

@@ -32,7 +32,7 @@ final class GeoJsonReader implements LogReader
             );
         }
         unset($text);
-        if (is_array($document) && isset($document['crs'])) {
+        if (is_array($document) && isset($document['crs']) && ! self::isWgs84($document['crs'])) {
             throw new Refusal(
                 Fact::of('geo-json-reader.file-names-coordinate-reference'), 'crs', Fact::of('geo-json-reader.wgs-84-degrees-rfc'),
             );
@@ -108,7 +108,48 @@ final class GeoJsonReader implements LogReader
                 ];
             }
         }
+        $points = self::points($features);
+        if ($points !== null) {
+            return [$points, 'features'];
+        }
         throw new Refusal(Fact::of('geo-json-reader.line-file'), 'features', Fact::of('geo-json-reader.linestring-coordtimes'));
+    }
+
+    /** Whether an old-style reference names the one system that GeoJSON has. */
+    private static function isWgs84(mixed $crs): bool
+    {
+        $name = is_array($crs) && is_array($crs['properties'] ?? null) ? $crs['properties']['name'] ?? '' : '';
+
+        return is_string($name) && preg_match('/(CRS:?:?84|EPSG:(?:[\d.]*:)?4326|WGS ?84)$/i', $name) === 1;
+    }
+
+    /**
+     * Points that each have a time, as one line; null where there are fewer than two.
+     *
+     * @param  array<array-key, mixed>  $features
+     * @return ?array{geometry: array{coordinates: list<mixed>}, properties: array<string, mixed>}
+     */
+    private static function points(array $features): ?array
+    {
+        $coordinates = $times = $columns = [];
+        foreach ($features as $feature) {
+            $geometry = is_array($feature) ? $feature['geometry'] ?? null : null;
+            $properties = is_array($feature) && is_array($feature['properties'] ?? null) ? $feature['properties'] : [];
+            $time = $properties['time'] ?? $properties['timestamp'] ?? $properties['t'] ?? $properties['Timestamp'] ?? $properties['begin'] ?? null;
+            if (is_array($geometry) && ($geometry['type'] ?? null) === 'Point' && (is_string($time) || is_numeric($time))) {
+                foreach ([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL] as $name) {
+                    if (is_numeric($properties[$name] ?? null)) {
+                        $columns[$name][count($times)] = (float) $properties[$name];
+                    }
+                }
+                $coordinates[] = $geometry['coordinates'] ?? [];
+                $times[] = is_string($time) && is_numeric($time) ? (float) $time : (is_string($time) ? str_replace('/', '-', $time) : $time);
+            }
+        }
+
+        return count($times) < 2 ? null : [
+            'geometry' => ['coordinates' => $coordinates], 'properties' => ['coordTimes' => $times, 'columns' => $columns],
+        ];
     }
 
     /** @return ?array<string, float> */

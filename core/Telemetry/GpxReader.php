@@ -66,6 +66,8 @@ final class GpxReader implements LogReader, XmlListener
         $known = match ($local) {
             'ele' => 'alt_m',
             'time' => 't',
+            // Of GPX 1.0 and of common extensions; a course is where it went, not where it looked.
+            'speed' => 'speed_mps',
             default => in_array($local, ['flight_mode', ...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], true) ? $local : null,
         };
         if ($known !== null) {

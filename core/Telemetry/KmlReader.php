@@ -35,13 +35,27 @@ final class KmlReader implements LogReader, XmlListener
     /** The column whose values are being read. */
     private ?string $array = null;
 
+    /** @var ?array{when: string, place: string, lines: int, data: array<string, string>} the placemark that is being read */
+    private ?array $mark = null;
+
+    /** @var list<array{when: string, place: string, line: int, data: array<string, string>}> dated points outside of any track */
+    private array $points = [];
+
+    /** The quantity whose value is being read of a placemark. */
+    private ?string $datum = null;
+
     public function read(mixed $stream, ?callable $progress = null): FlightLog
     {
         $this->dated = new DatedRows;
         $this->began = $this->inTrack = false;
         $this->whens = $this->coords = $this->arrays = [];
-        $this->array = null;
+        $this->array = $this->mark = $this->datum = null;
+        $this->points = [];
         XmlEvents::read($stream, $this, $progress);
+        // Converters write a flight as dated points as often as in a track; a track says the same more closely.
+        if ($this->dated->isEmpty()) {
+            $this->takePoints();
+        }
         if ($this->dated->isEmpty()) {
             throw new Refusal(Fact::of('kml-reader.track-times-file'), 'gx:Track', Fact::of('kml-reader.gx-track-when-gx'));
         }
@@ -60,6 +74,13 @@ final class KmlReader implements LogReader, XmlListener
                 );
             }
         }
+        $local = XmlEvents::local($name);
+        if ($local === 'Placemark') {
+            $this->mark = ['when' => '', 'place' => '', 'lines' => 0, 'data' => []];
+        } elseif ($this->mark !== null && ($local === 'Data' || $local === 'SimpleData')) {
+            $known = $attributes['name'] ?? '';
+            $this->datum = in_array($known, ['flight_mode', ...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], true) ? $known : null;
+        }
         if ($name === self::EXTENSION.' Track') {
             $this->inTrack = true;
         } elseif ($this->inTrack && $name === self::EXTENSION.' SimpleArrayData') {
@@ -71,6 +92,8 @@ final class KmlReader implements LogReader, XmlListener
     public function closes(string $name, string $text, int $line): void
     {
         if (! $this->inTrack) {
+            $this->closesInMark(XmlEvents::local($name), $text, $line);
+
             return;
         }
         if ($name === self::EXTENSION.' Track') {
@@ -85,6 +108,48 @@ final class KmlReader implements LogReader, XmlListener
         } elseif (XmlEvents::local($name) === 'when') {
             $this->whens[] = $text;
         }
+    }
+
+    private function closesInMark(string $local, string $text, int $line): void
+    {
+        if ($this->mark === null) {
+            return;
+        }
+        if ($local === 'Placemark') {
+            if ($this->mark['when'] !== '' && $this->mark['lines'] === 1) {
+                $this->points[] = [
+                    'when' => $this->mark['when'], 'place' => $this->mark['place'], 'line' => $line, 'data' => $this->mark['data'],
+                ];
+            }
+            $this->mark = null;
+        } elseif ($local === 'when' || $local === 'begin') {
+            $this->mark['when'] = $text;
+        } elseif ($local === 'coordinates') {
+            // A line or an area has many places and no time for each: only a point is a sample.
+            $this->mark['lines'] += 1 + (int) preg_match_all('/\s+/', trim($text));
+            $this->mark['place'] = str_replace(',', ' ', trim($text));
+        } elseif (($local === 'value' || $local === 'SimpleData') && $this->datum !== null) {
+            $this->mark['data'][$this->datum] = $text;
+        }
+        if ($local === 'Data' || $local === 'SimpleData') {
+            $this->datum = null;
+        }
+    }
+
+    /** Dated points, in the order of their times. */
+    private function takePoints(): void
+    {
+        foreach ($this->points as ['when' => $when, 'place' => $place, 'line' => $line, 'data' => $data]) {
+            $values = $this->values($place, $when, $line);
+            if ($values === null) {
+                continue;
+            }
+            foreach (array_diff_key($data, ['flight_mode' => '', 't' => '', 'lat' => '', 'lon' => '', 'alt_m' => '']) as $name => $cell) {
+                $values[$name] = is_numeric($cell) ? ($this->dated->rows->inRange($name, (float) $cell, $cell, $line) ?? NAN) : NAN;
+            }
+            $this->dated->add($values, $line, $data['flight_mode'] ?? '');
+        }
+        $this->points = [];
     }
 
     private function finishTrack(int $line): void

@@ -28,6 +28,7 @@ return [
     'column-mapping.name-column' => 'the name of a column',
     'column-mapping.states-two-quantities' => '“{column}” states two quantities.',
     'column-mapping.another-column' => 'another column',
+    'flight-csv-reader.lines-before' => '{before, plural, one {One line} other {# lines}} before the header {before, plural, one {says} other {say}} nothing of the flight.',
     'flight-csv-reader.not-time-clock' => '“{row}” is not a time of this clock.',
     'flight-csv-reader.file-empty' => 'This file is empty.',
     'flight-csv-reader.header-line-rows-numbers' => 'a header line and rows of numbers',

@@ -34,7 +34,7 @@ final readonly class TooQuick extends NamedFault
 
     public function find(Measurements $take): array
     {
-        return $take->pace >= self::RUSHED || $take->take->judging->primary() === null
+        return $take->pace === null || $take->pace >= self::RUSHED || $take->take->judging->primary() === null
             ? []
             : [Fault::ofHold($this, 'picture', $take->take)->measured(
                 Quantity::seconds($take->pace), self::RUSHED / max(0.3, $take->pace),
