@@ -108,6 +108,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::post('imports', [ImportController::class, 'store']);
     Route::get('imports/{import}', [ImportController::class, 'show'])->whereNumber('import');
     Route::put('imports/{import}/columns', [ImportController::class, 'columns'])->whereNumber('import');
+    Route::put('imports/{import}/reading', [ImportController::class, 'reading'])->whereNumber('import');
     Route::put('imports/{import}/takes/{number}', [ImportController::class, 'take'])->whereNumber(['import', 'number']);
 
     Route::get('trend', [TakeController::class, 'trend']);

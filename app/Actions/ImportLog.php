@@ -7,14 +7,18 @@ namespace App\Actions;
 use App\Models\ColumnMapping;
 use App\Models\FlightLog as LogRecord;
 use App\Models\Import;
+use App\Models\Shot;
 use App\Models\Take;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Larkspur\Fact;
 use Larkspur\Fields;
+use Larkspur\Geo\Position;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
 use Larkspur\Scoring\MoveUnsure;
+use Larkspur\Scoring\PlaceDoubtful;
+use Larkspur\Scoring\Placement;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
@@ -23,6 +27,7 @@ use Larkspur\Telemetry\ColumnsUnknown;
 use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
 use Larkspur\Telemetry\LogNote;
+use Larkspur\Telemetry\Reading;
 use Throwable;
 
 /**
@@ -39,7 +44,7 @@ final readonly class ImportLog
     {
         try {
             $import->update(['state' => Import::READING]);
-            $log = $this->read($import);
+            $log = $this->placed($import, $this->read($import));
             $import->update(['state' => Import::JUDGING, 'bytes_read' => $import->bytes]);
             [$takes, $unsure] = DB::transaction(fn (): array => $this->keep($import, $log, $source));
             $import->update(['state' => Import::DONE, 'outcome' => [
@@ -53,6 +58,17 @@ final readonly class ImportLog
                 'message' => Fact::of('import.columns-unknown'), 'place' => $unknown->place, 'expected' => $unknown->expected,
                 'headers' => $unknown->headers, 'guess' => $unknown->guess->toArray(),
             ]]);
+        } catch (PlaceDoubtful $doubtful) {
+            // The same: a log from elsewhere is no bad flying.
+            $import->update(['state' => Import::PLACE, 'outcome' => [
+                'message' => $doubtful->fact, 'place' => $doubtful->place, 'expected' => $doubtful->expected,
+                'readings' => array_map(
+                    static fn (string $id, Position $at): array => [
+                        'id' => $id, 'east_m' => round($at->east, 1), 'north_m' => round($at->north, 1), 'up_m' => round($at->up, 1),
+                    ],
+                    [Reading::AsWritten->value, ...array_keys($doubtful->readings)], [$doubtful->written, ...array_values($doubtful->readings)],
+                ),
+            ]]);
         } catch (Refusal $refusal) {
             $import->update(['state' => Import::REFUSED, 'outcome' => [
                 'message' => $refusal->fact, 'place' => $refusal->place, 'expected' => $refusal->expected,
@@ -63,10 +79,32 @@ final readonly class ImportLog
             ]]);
             throw $error;
         } finally {
-            if ($import->state !== Import::COLUMNS) {
+            if (! in_array($import->state, [Import::COLUMNS, Import::PLACE], true)) {
                 Storage::delete($import->path);
             }
         }
+    }
+
+    /**
+     * By the reading that somebody said, or as it is written where it lies at its plan.
+     *
+     * @throws PlaceDoubtful where it lies elsewhere
+     */
+    private function placed(Import $import, FlightLog $log): FlightLog
+    {
+        if ($import->reading !== null) {
+            return Reading::from($import->reading)->of($log, $import->reading_ground_m ?? 0.0);
+        }
+        if ($import->shot !== null) {
+            Placement::check($log, self::intent($import->shot));
+        }
+
+        return $log;
+    }
+
+    private static function intent(Shot $shot): Intent
+    {
+        return Intent::read(Fields::of([...$shot->intent, 'camera' => $shot->rig->camera]));
     }
 
     /** Reads the upload; columns with names of their own by what the school confirmed once, or for this upload. */
@@ -129,6 +167,7 @@ final readonly class ImportLog
             'school_id' => $import->school_id, 'owner_id' => $import->owner_id, 'sha256' => $log->sha256, 'file_name' => $import->file_name,
             'bytes' => $import->bytes, 'source' => $source, 'samples' => $log->count(), 'rate_hz' => round($log->rate(), 2),
             'notes' => array_map(static fn (LogNote $note): array => $note->toArray(), $log->notes), 'columns' => $import->columns,
+            'reading' => $import->reading, 'reading_ground_m' => $import->reading_ground_m,
         ]);
         $takes = $unsure = [];
         $refused = null;
@@ -169,7 +208,7 @@ final readonly class ImportLog
         return $shot === null
             ? Scorer::each($log, null, $cropBudget)
             : Scorer::each(
-                $log, Intent::read(Fields::of([...$shot->intent, 'camera' => $shot->rig->camera])), $cropBudget,
+                $log, self::intent($shot), $cropBudget,
                 Wind::read(Fields::of($shot->wind)),
             );
     }

@@ -11,6 +11,7 @@ use Documents\Log\ColumnQuestion;
 use Documents\Log\GuessedColumn;
 use Documents\Log\LogNote;
 use Documents\Log\LogQuantity;
+use Documents\Log\PlaceReading;
 use Documents\Log\UnsureTake;
 use Documents\Map;
 
@@ -18,11 +19,12 @@ use Documents\Map;
 final readonly class ImportDocument implements Document
 {
     /**
-     * @param  'waiting'|'reading'|'judging'|'columns'|'done'|'refused'  $state
+     * @param  'waiting'|'reading'|'judging'|'columns'|'place'|'done'|'refused'  $state
      * @param  list<LogNote>  $notes
      * @param  list<int>  $takes
      * @param  list<UnsureTake>  $unsure  takes whose move the log does not tell
      * @param  ?ColumnQuestion  $columns  what has to be confirmed before it can be read
+     * @param  list<PlaceReading>  $readings  of a log that lies elsewhere than its plan: one of these has to be said
      */
     public function __construct(
         public int $id,
@@ -38,6 +40,7 @@ final readonly class ImportDocument implements Document
         public array $takes,
         public array $unsure,
         public ?ColumnQuestion $columns,
+        public array $readings,
     ) {
     }
 
@@ -59,6 +62,7 @@ final readonly class ImportDocument implements Document
                 )),
                 LogQuantity::all(),
             ),
+            array_map(PlaceReading::of(...), array_values($outcome['readings'] ?? [])),
         );
     }
 }

@@ -15,6 +15,7 @@ use Larkspur\Refusal;
 use Larkspur\Telemetry\ColumnMapping as Mapping;
 use Larkspur\Telemetry\FlightLog as Telemetry;
 use Larkspur\Telemetry\Formats;
+use Larkspur\Telemetry\Reading;
 
 /**
  * A log as it was uploaded, kept byte for byte under its SHA-256; everything else about it can be worked out again.
@@ -29,6 +30,8 @@ use Larkspur\Telemetry\Formats;
  * @property float $rate_hz
  * @property list<array{line: ?int, column: string, text: string}> $notes
  * @property ?array<string, mixed> $columns
+ * @property ?string $reading
+ * @property ?float $reading_ground_m
  */
 final class FlightLog extends Model
 {
@@ -41,10 +44,16 @@ final class FlightLog extends Model
 
     public const SIMULATED = 'simulated';
 
-    protected $fillable = ['school_id', 'owner_id', 'sha256', 'file_name', 'bytes', 'source', 'samples', 'rate_hz', 'notes', 'columns'];
+    protected $fillable = [
+        'school_id', 'owner_id', 'sha256', 'file_name', 'bytes', 'source', 'samples', 'rate_hz', 'notes', 'columns', 'reading',
+        'reading_ground_m',
+    ];
 
     /** @var array<string, string> */
-    protected $casts = ['notes' => 'array', 'columns' => 'array', 'bytes' => 'integer', 'samples' => 'integer', 'rate_hz' => 'float'];
+    protected $casts = [
+        'notes' => 'array', 'columns' => 'array', 'bytes' => 'integer', 'samples' => 'integer', 'rate_hz' => 'float',
+        'reading_ground_m' => 'float',
+    ];
 
     /** @return HasMany<Take, $this> */
     public function takes(): HasMany
@@ -63,7 +72,9 @@ final class FlightLog extends Model
         try {
             $columns = $this->columns === null ? null : Mapping::read(Fields::of($this->columns));
 
-            return Formats::reader($this->file_name, $columns)->read($stream)->withSha256($this->sha256);
+            $log = Formats::reader($this->file_name, $columns)->read($stream)->withSha256($this->sha256);
+
+            return Reading::from($this->reading ?? Reading::AsWritten->value)->of($log, $this->reading_ground_m ?? 0.0);
         } finally {
             fclose($stream);
         }

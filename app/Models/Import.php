@@ -23,11 +23,13 @@ use Illuminate\Support\Carbon;
  * @property string $path
  * @property int $bytes
  * @property int $bytes_read
- * @property 'waiting'|'reading'|'judging'|'columns'|'done'|'refused' $state
+ * @property 'waiting'|'reading'|'judging'|'columns'|'place'|'done'|'refused' $state
  * @property array{message?: string, place?: string, expected?: string, takes?: list<int>, notes?: list<array{line: ?int, column: string,
  * text: string}>, guess?: array<string, mixed>, headers?: list<string>, unsure?: list<array{number: int, from_s: float, to_s: float,
- * candidates: list<string>}>} $outcome
+ * candidates: list<string>}>, readings?: list<array{id: string, east_m: float, north_m: float, up_m: float}>} $outcome
  * @property ?array<string, mixed> $columns
+ * @property ?string $reading
+ * @property ?float $reading_ground_m
  * @property Carbon $flown_at
  * @property-read ?Shot $shot
  * @property-read User $owner
@@ -48,13 +50,16 @@ final class Import extends Model
     /** Its columns have names of their own, and somebody has to say what they are. */
     public const COLUMNS = 'columns';
 
+    /** It lies elsewhere than its plan, and somebody has to say how it is meant. */
+    public const PLACE = 'place';
+
     public const DONE = 'done';
 
     public const REFUSED = 'refused';
 
     protected $fillable = [
         'school_id', 'owner_id', 'shot_id', 'flight_log_id', 'file_name', 'path', 'bytes', 'bytes_read', 'state', 'outcome', 'columns',
-        'flown_at',
+        'flown_at', 'reading', 'reading_ground_m',
     ];
 
     protected $attributes = ['state' => self::WAITING, 'outcome' => '[]', 'bytes_read' => 0];
@@ -62,6 +67,7 @@ final class Import extends Model
     /** @var array<string, string> */
     protected $casts = [
         'outcome' => 'array', 'columns' => 'array', 'flown_at' => 'datetime', 'bytes' => 'integer', 'bytes_read' => 'integer',
+        'reading_ground_m' => 'float',
     ];
 
     /** @return BelongsTo<Shot, $this> */

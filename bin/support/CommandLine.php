@@ -31,6 +31,7 @@ use Larkspur\Rig\Rig;
 use Larkspur\Rig\RigFile;
 use Larkspur\Scoring\Expectation;
 use Larkspur\Scoring\Fault\FaultKinds;
+use Larkspur\Scoring\Placement;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Telemetry\Analysis\StepFit;
@@ -41,6 +42,7 @@ use Larkspur\Telemetry\ColumnsUnknown;
 use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
 use Larkspur\Telemetry\LogReader;
+use Larkspur\Telemetry\Reading;
 use Words\Measures;
 use Words\Reader;
 use Words\Speaker;
@@ -57,8 +59,8 @@ final class CommandLine
     private const USAGE = <<<'TEXT'
         larkspur plan SHOT.json [--json]
         larkspur fly SHOT.json [--operator WHO] [--slips SLIPS.json] [--adrift] [--seed N] --out FLIGHT
-        larkspur score LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json|guess] [--take N] [--json]
-        larkspur takes LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json|guess] [--json]
+        larkspur score LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json|guess] [--reading HOW] [--take N] [--json]
+        larkspur takes LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json|guess] [--reading HOW] [--json]
         larkspur convert IN OUT [--columns COLUMNS.json|guess]
         larkspur columns LOG.csv
         larkspur moves [--json]
@@ -68,8 +70,11 @@ final class CommandLine
         WHO is steady, hurried, flicker or drifter, or one of a level: novice, beginner, intermediate, advanced, expert.
         Without --operator, fly flies the thumb sheet with nobody's faults. --slips puts faults in on purpose; --adrift
         flies without positioning. A CSV whose columns have other names is read by --columns; the command columns
-        guesses them, and --columns guess reads by that. steps has the simulated craft fly a step test: each finger to full travel and let go; measure fits
-        rates, time constants and braking to such a log. Formats, of logs .csv, .gpx, .kml and .geojson: docs/formats.md.
+        guesses them, and --columns guess reads by that. steps has the simulated craft fly a step test: each finger to
+        full travel and let go; measure fits rates, time constants and braking to such a log. Formats, of logs .csv, .gpx, .kml and .geojson: docs/formats.md.
+
+        A log that lies elsewhere than its plan is asked about; --reading says how it is meant: as-written, swapped, radians,
+        feet, from-take-off or above-sea.
 
         TEXT;
 
@@ -167,7 +172,8 @@ final class CommandLine
     private function score(string $file, array $options): int
     {
         $number = self::integer($options, 'take');
-        $score = Scorer::score($this->log($file, $options), self::intent($options), $number);
+        $intent = self::intent($options);
+        $score = Scorer::score($this->placed($this->log($file, $options), $intent, $options), $intent, $number);
         if (isset($options['json'])) {
             return $this->say(self::json(Wire::document(ScoreDocument::of($score), $this->speaker)));
         }
@@ -207,7 +213,8 @@ final class CommandLine
     private function takes(string $file, array $options): int
     {
         $takes = [];
-        foreach (Scorer::takes($this->log($file, $options), self::intent($options)) as $i => $take) {
+        $intent = self::intent($options);
+        foreach (Scorer::takes($this->placed($this->log($file, $options), $intent, $options), $intent) as $i => $take) {
             $takes[] = [
                 'number' => $i + 1,
                 'take' => ['from_s' => round($take['window']->from, 1), 'to_s' => round($take['window']->to, 1)],
@@ -285,7 +292,7 @@ final class CommandLine
     {
         $fits = self::named(
             $file,
-            static fn (): array => array_map(
+            fn (): array => array_map(
                 static fn (StepFit $fit): array => Wire::document(StepFitDocument::of($fit), null),
                 StepTest::fit($this->log($file, $options)),
             ),
@@ -362,6 +369,28 @@ final class CommandLine
         );
 
         return self::named($file, static fn (): FlightLog => self::opened($file, Formats::reader($file, $mapping)));
+    }
+
+    /**
+     * A log by the reading that was said, or as it is written where it lies at its plan.
+     *
+     * @param  array<string, string>  $options
+     */
+    private function placed(FlightLog $log, ?Intent $intent, array $options): FlightLog
+    {
+        $said = $options['reading'] ?? null;
+        if ($said !== null) {
+            $reading = Reading::tryFrom($said) ?? throw new \InvalidArgumentException(
+                "“{$said}” is no reading: one of ".implode(', ', array_column(Reading::cases(), 'value')).'.',
+            );
+
+            return $reading->of($log, $intent->home->altitude ?? $intent->subjectBase ?? $intent->subject->altitude ?? 0.0);
+        }
+        if ($intent !== null) {
+            Placement::check($log, $intent);
+        }
+
+        return $log;
     }
 
     /** A log read by what its columns seem to be, saying what was assumed. */
@@ -483,7 +512,7 @@ final class CommandLine
             [$name, $value] = explode('=', substr($argument, 2), 2) + [1 => null];
             if (in_array($name, ['json', 'adrift'], true)) {
                 $options[$name] = '1';
-            } elseif (in_array($name, ['intent', 'take', 'operator', 'seed', 'out', 'slips', 'columns', 'mode'], true)) {
+            } elseif (in_array($name, ['intent', 'take', 'operator', 'seed', 'out', 'slips', 'columns', 'reading', 'mode'], true)) {
                 $options[$name] = $value ?? array_shift($arguments) ?? throw new \InvalidArgumentException("--{$name} needs a value.");
             } else {
                 throw new \InvalidArgumentException("There is no option --{$name}.");

@@ -65,7 +65,8 @@ function flown(Plan $plan, OperatorHabits $habits, Wind $wind, int $seed, bool $
     }
 }
 
-$told = $asked = $missed = [];
+$told = $asked = ['inside half' => 0, 'beyond twice' => 0];
+$missed = [];
 for ($seed = 1; array_sum($asked) < 1000 && $seed < 40; $seed++) {
     foreach (Catalogue::ids() as $move) {
         $plan = planOf($move, $seed);
@@ -76,8 +77,8 @@ for ($seed = 1; array_sum($asked) < 1000 && $seed < 40; $seed++) {
         foreach (Deviation::each($plan, $inside ? 0.45 : 2.5, $seed) as $one) {
             $kind = $inside ? 'inside half' : 'beyond twice';
             $right = $one->score->plan?->verdict === ($inside ? PlanMatch::AS_PLANNED : PlanMatch::ANOTHER);
-            $asked[$kind] = ($asked[$kind] ?? 0) + 1;
-            $told[$kind] = ($told[$kind] ?? 0) + (int) $right;
+            $asked[$kind]++;
+            $told[$kind] += (int) $right;
             if (! $right) {
                 $missed["$move $one->parameter"] = ($missed["$move $one->parameter"] ?? 0) + 1;
             }
@@ -85,7 +86,7 @@ for ($seed = 1; array_sum($asked) < 1000 && $seed < 40; $seed++) {
     }
 }
 foreach ($asked as $kind => $count) {
-    printf("a deviation %s of its tolerance told: %.1f %% of %d (wanted 98 %%)\n", $kind, 100 * $told[$kind] / $count, $count);
+    printf("a deviation %s of its tolerance told: %.1f %% of %d (wanted 98 %%)\n", $kind, 100 * $told[$kind] / max(1, $count), $count);
 }
 arsort($missed);
 foreach (array_slice($missed, 0, 6, true) as $words => $times) {

@@ -18,7 +18,7 @@ use Larkspur\Scoring\Path\CirclePath;
 final readonly class Measurements
 {
     /** Seconds to cross the frame where nothing is meant to: neither hurried nor slow. */
-    private const AT_REST = 20.0;
+    public const AT_REST = 20.0;
 
     /** Nodes before and after a moment in which the subject is seen to jump. */
     private const BEFORE = 4;

@@ -116,6 +116,16 @@ final readonly class FlightLog
         return $low;
     }
 
+    /**
+     * The same with some columns otherwise.
+     *
+     * @param  array<string, list<float>>  $columns  by contract name
+     */
+    public function with(array $columns): self
+    {
+        return new self([...$this->columns, ...$columns], $this->flightModes, $this->notes, $this->sha256, $this->lacks, $this->epoch);
+    }
+
     public function withSha256(string $sha256): self
     {
         return new self($this->columns, $this->flightModes, $this->notes, $sha256, $this->lacks, $this->epoch);

@@ -20,6 +20,7 @@ use Larkspur\Move\Move;
 use Larkspur\Refusal;
 use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Scoring\Fault\Staging;
+use Larkspur\Scoring\Measurements;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
@@ -67,7 +68,7 @@ final readonly class Lesson
         if (! in_array($fault, $typical, true)) {
             throw new Refusal(Fact::of('lesson.no-typical-fault', fault: $fault), 'fault', Fact::of('expected.one-of', choices: $typical));
         }
-        $crossing = static fn (): float => self::flown($plan, null)->score->measured->pace;
+        $crossing = static fn (): float => self::flown($plan, null)->score->measured->pace ?? Measurements::AT_REST;
         $lesson = null;
         // As strong as it must be to be named; where that is never, as strong as it usually is.
         foreach (self::STRENGTHS as $strength) {

@@ -10,10 +10,12 @@ use App\Models\Import;
 use App\Models\Score;
 use App\Models\Take;
 use App\Models\User;
+use Database\Factories\ShotFactory;
 use Demo\Rigs;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
+use Larkspur\Choreography\Planner;
 use Larkspur\Flight\Recorder;
 use Larkspur\Telemetry\FlightLog as Log;
 use Larkspur\Telemetry\Formats;
@@ -145,12 +147,53 @@ final class ImportTest extends FeatureCase
         self::assertSame(0, FlightLog::query()->where('owner_id', $user->id)->count());
     }
 
-    /** @return TestResponse<\Illuminate\Http\JsonResponse> */
-    private function upload(User $user, string $name, string $text): TestResponse
+    public function test_a_log_from_elsewhere_asks_how_it_is_meant_and_is_judged_so(): void
     {
-        $id = $this->actingAs($user)->postJson(
-            '/api/v1/imports', ['log' => UploadedFile::fake()->createWithContent($name, $text)],
-        )->assertStatus(202)->json('id');
+        $user = User::factory()->createOne();
+        $shot = ShotFactory::whole($user);
+        $plan = Planner::plan($shot->planned());
+        $log = (new Recorder)->record($plan->move->flight, $plan->shot->site->frame());
+        $swapped = Shots::csv($log->with(['lat' => $log->column('lon'), 'lon' => $log->column('lat')]));
+        $asked = $this->upload($user, 'pass.csv', $swapped, $shot->id)->assertJsonPath('state', 'place');
+        self::assertSame(['as-written', 'swapped'], array_column($asked->json('readings'), 'id'));
+        self::assertSame(0, Take::query()->count());
+
+        $url = "/api/v1/imports/{$asked->json('id')}/reading";
+        $this->actingAs(User::factory()->createOne(['school_id' => $user->school_id]))->putJson($url, ['reading' => 'swapped'])->assertForbidden();
+        $this->actingAs($user)->putJson($url, ['reading' => 'upside down'])->assertUnprocessable();
+        $this->actingAs($user)->putJson($url, ['reading' => 'swapped'])->assertStatus(202)->assertJsonPath('state', 'done');
+        $take = Take::query()->sole();
+        self::assertGreaterThan(90, $take->score);
+        self::assertSame('as-planned', $this->getJson("/api/v1/takes/{$take->id}")->assertOk()->json('judgement.plan.verdict'));
+        // It is read so whenever it is shown again, and its bytes are given back as they came.
+        self::assertEqualsWithDelta(0.0, $this->getJson("/api/v1/takes/{$take->id}/replay")->assertOk()->json('subject.up_m') - $plan->move->subject?->first()->up, 3.0);
+        self::assertSame($swapped, $this->get("/api/v1/takes/{$take->id}/log")->streamedContent());
+        $this->actingAs($user)->putJson($url, ['reading' => 'swapped'])->assertUnprocessable();
+    }
+
+    public function test_a_judgement_of_an_earlier_method_is_still_read(): void
+    {
+        $user = User::factory()->createOne();
+        $this->upload($user, 'pass.csv', Shots::csv(self::log('orbit')));
+        $take = Take::query()->sole();
+        $kept = Score::query()->sole();
+        $document = array_diff_key($kept->document, array_flip(['judged', 'plan', 'losses', 'finish', 'thirds']));
+        $document['faults'] = [[
+            'id' => 'kick', 'name' => 'Kick', 'axis' => 'turn', 't_s' => 3.0, 'until_s' => 3.0, 'size' => 1.0, 'unit' => 'deg/s2',
+            'severity' => 'slight', 'cost' => 1.0, 'picture' => null, 'try' => 'Slower.',
+        ]];
+        $kept->update(['method' => 'larkspur/score/1.1', 'document' => $document]);
+        $this->actingAs($user)->getJson("/api/v1/takes/{$take->id}")->assertOk()
+            ->assertJsonPath('judgement.plan', null)->assertJsonPath('judgement.losses', [])->assertJsonPath('judgement.thirds', null)
+            ->assertJsonPath('judgement.faults.0.cause', 'unknown');
+    }
+
+    /** @return TestResponse<\Illuminate\Http\JsonResponse> */
+    private function upload(User $user, string $name, string $text, ?int $shot = null): TestResponse
+    {
+        $id = $this->actingAs($user)->postJson('/api/v1/imports', [
+            'log' => UploadedFile::fake()->createWithContent($name, $text), ...$shot === null ? [] : ['shot_id' => $shot],
+        ])->assertStatus(202)->json('id');
 
         return $this->actingAs($user)->getJson("/api/v1/imports/{$id}")->assertOk();
     }

@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/imports/{import}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["sayReading"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/imports/{import}/takes/{number}": {
         parameters: {
             query?: never;
@@ -1713,6 +1729,8 @@ export interface components {
             unit: string;
             sure: boolean;
             why: string;
+            /** @description three of its values */
+            samples: string[];
         };
         Handle: {
             id: string;
@@ -1775,7 +1793,7 @@ export interface components {
             file_name: string;
             shot_id: number | null;
             /** @enum {string} */
-            state: "waiting" | "reading" | "judging" | "columns" | "done" | "refused";
+            state: "waiting" | "reading" | "judging" | "columns" | "place" | "done" | "refused";
             bytes: number;
             bytes_read: number;
             message: string;
@@ -1787,6 +1805,8 @@ export interface components {
             unsure: components["schemas"]["UnsureTake"][];
             /** @description what has to be confirmed before it can be read */
             columns: components["schemas"]["ColumnQuestion"] | null;
+            /** @description of a log that lies elsewhere than its plan: one of these has to be said */
+            readings: components["schemas"]["PlaceReading"][];
         };
         ImportedSubject: {
             id: string;
@@ -2071,6 +2091,13 @@ export interface components {
             distance_m: number;
             height_m: number;
             hold_s: number;
+        };
+        PlaceReading: {
+            id: string;
+            words: string;
+            east_m: number;
+            north_m: number;
+            up_m: number;
         };
         Plan: {
             intent: components["schemas"]["Intent"];
@@ -3733,6 +3760,44 @@ export interface operations {
                 };
             };
             /** @description Something is missing */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    reading: "as-written" | "swapped" | "radians" | "feet" | "from-take-off" | "above-sea";
+                };
+            };
+        };
+        responses: {
+            /** @description It is read so */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Nothing was asked */
             422: {
                 headers: {
                     [name: string]: unknown;

@@ -6,9 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Actions\ConfirmColumns;
 use App\Actions\NameMove;
+use App\Actions\SayReading;
 use App\Documents\ImportDocument;
 use App\Http\Requests\ColumnsRequest;
 use App\Http\Requests\NameMoveRequest;
+use App\Http\Requests\SayReadingRequest;
 use App\Http\Requests\UploadLog;
 use App\Jobs\ReadUpload;
 use App\Models\Import;
@@ -68,6 +70,25 @@ final class ImportController extends Controller
         $this->authorize('view', $import);
 
         return $this->answer(ImportDocument::of($confirm($import, $request->columns())->refresh()), 202);
+    }
+
+    #[OA\Put(path: '/imports/{import}/reading', operationId: 'sayReading', parameters: [new OA\Parameter(
+        name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['reading'], properties: [
+        new OA\Property(
+            property: 'reading', type: 'string', enum: ['as-written', 'swapped', 'radians', 'feet', 'from-take-off', 'above-sea'],
+        ),
+    ], type: 'object')), responses: [
+        new OA\Response(response: 202, description: 'It is read so', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+        new OA\Response(
+            response: 422, description: 'Nothing was asked', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
+    ])]
+    public function reading(SayReadingRequest $request, Import $import, SayReading $say): JsonResponse
+    {
+        $this->authorize('view', $import);
+
+        return $this->answer(ImportDocument::of($say($import->load('shot'), $request->reading())->refresh()), 202);
     }
 
     #[OA\Put(path: '/imports/{import}/takes/{number}', operationId: 'nameMove', parameters: [

@@ -3,9 +3,11 @@ import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '~/api/client';
 import { answer, draw, giveSize } from '~/testing/page';
 import { aFault, aTake, judgedFacets } from '~/testing/records';
+import { AsPlanned } from './AsPlanned';
 import { Comments } from './Comments';
 import { Facets } from './Facets';
 import { Faults } from './Faults';
+import { Points } from './Points';
 
 beforeAll(() => giveSize(400, 300));
 afterEach(() => vi.unstubAllGlobals());
@@ -111,5 +113,111 @@ describe('comments', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Say it' }));
     await screen.findByText(/Too long/);
     expect((screen.getByRole('textbox') as HTMLTextAreaElement).value).toBe('Words');
+  });
+});
+
+describe('planned and flown', () => {
+  const radius = {
+    id: 'radius',
+    label: 'Radius',
+    planned: 21,
+    flown: 52,
+    unit: 'm',
+    tolerance: 2.9,
+    score: 0,
+    given: true,
+    off: '52 m round instead of 21 m',
+  };
+  const pace = {
+    ...radius,
+    id: 'pace',
+    label: 'Pace',
+    planned: 2.3,
+    flown: 2.4,
+    unit: 'm/s',
+    score: 100,
+    off: null,
+  };
+  const way = { ...pace, id: 'direction', label: 'Way round', planned: 1, flown: -1, unit: '' };
+
+  it('shows what differs, and all of the plan when asked', () => {
+    draw(<AsPlanned plan={{ verdict: 'another-shot', match: 12, figures: [radius, pace, way] }} />);
+    expect(screen.getByText('Another shot than planned')).toBeTruthy();
+    expect(screen.getAllByRole('row').map((row) => row.textContent)).toEqual([
+      'WhatPlannedFlown',
+      'Radius21\u00a0m52\u00a0m',
+    ]);
+    fireEvent.click(screen.getByRole('button', { name: 'All 3 of the plan' }));
+    expect(screen.getAllByRole('row')).toHaveLength(4);
+    expect(screen.getByText('clockwise')).toBeTruthy();
+  });
+
+  it('says of what was left open that it was', () => {
+    draw(
+      <AsPlanned
+        plan={{
+          verdict: 'as-planned',
+          match: 100,
+          figures: [{ ...pace, planned: null, given: false, score: null }],
+        }}
+      />,
+    );
+    expect(screen.getByText('(left open)')).toBeTruthy();
+  });
+
+  it('says so where there was no plan', () => {
+    draw(<AsPlanned plan={null} />);
+    expect(screen.getByText(/There was no plan/)).toBeTruthy();
+  });
+});
+
+describe('how the points add up', () => {
+  const loss = {
+    part: 'smooth',
+    fault: 'kick',
+    t_s: 12.3,
+    name: 'Kick',
+    petal: 'flow' as const,
+    points: 7.4,
+  };
+  const judged = {
+    score: 90.1,
+    facets: judgedFacets(),
+    judged: ['ease', 'flow', 'hold', 'line'],
+    losses: [
+      loss,
+      { ...loss, part: 'path', fault: null, t_s: null, name: 'The path', petal: 'line', points: 2.3 },
+      { ...loss, part: 'ease', fault: null, t_s: null, name: 'Starts', points: 0.2 },
+    ],
+    thirds: { start: 91.2, middle: 88, end: 40.4 },
+    finish: {
+      score: 61,
+      figures: [
+        { id: 'slide', label: 'the subject slides while braking by', value: 4.2, unit: '% of frame' },
+      ],
+    },
+  } as unknown as Schemas['Score'];
+
+  it('leads from a hundred to the score, and from a loss to its moment', () => {
+    const moved = vi.fn();
+    draw(<Points judged={judged} onTime={moved} />);
+    const rows = screen.getAllByRole('row').map((row) => row.textContent);
+    expect(rows[0]).toBe('All there is100.0');
+    expect(rows[1]).toBe('Kick, 0:12.3 (Flow)\u22127.4');
+    expect(rows.at(-2)).toBe('Small things together\u22120.2');
+    expect(rows.at(-1)).toBe('This take, on four petals90.1');
+    fireEvent.click(screen.getByRole('button', { name: /Kick/ }));
+    expect(moved).toHaveBeenCalledWith(12.3);
+  });
+
+  it('tells start, middle and end apart, and how it came to rest', () => {
+    draw(<Points judged={judged} onTime={() => {}} />);
+    expect(screen.getByText('40')).toBeTruthy();
+    expect(screen.getByText(/slides while braking by 4.2/)).toBeTruthy();
+  });
+
+  it('is silent where an earlier method did not say', () => {
+    const { container } = draw(<Points judged={{ ...judged, losses: [] }} onTime={() => {}} />);
+    expect(container.textContent).toBe('');
   });
 });

@@ -89,6 +89,11 @@ export function Columns({ item, question }: { item: Schemas['Import']; question:
                     ))}
                   </select>
                   {doubt && <span className="block text-pollen-ink">please check: {guess.why}</span>}
+                  {guess !== undefined && now?.column === guess.column && guess.samples.length > 0 && (
+                    <span className="block text-sm text-ink-soft figure truncate">
+                      {guess.samples.join(', ')}
+                    </span>
+                  )}
                 </td>
               </tr>
             );

@@ -20,6 +20,7 @@ const arrived = (change: Partial<Schemas['Import']> = {}): Schemas['Import'] => 
   takes: [11, 12],
   unsure: [],
   columns: null,
+  readings: [],
   ...change,
 });
 const show = (imports: Schemas['Import'][]) => {

@@ -9,6 +9,7 @@ import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Columns } from './Columns';
 import { NameMove } from './NameMove';
+import { PlaceQuestion } from './PlaceQuestion';
 
 const LARGEST = 256 * 1024 * 1024;
 
@@ -159,6 +160,7 @@ function Arrived({ item }: { item: Schemas['Import'] }) {
         <Bar share={1} words="judging" />
       ) : null}
       {item.state === 'columns' && item.columns && <Columns item={item} question={item.columns} />}
+      {item.state === 'place' && <PlaceQuestion item={item} />}
       {item.unsure.map((take) => (
         <NameMove key={take.number} item={item} take={take} />
       ))}

@@ -5,6 +5,7 @@ import type { Schemas } from '~/api/client';
 import { answer, draw, giveSize } from '~/testing/page';
 import { Columns } from './Columns';
 import { NameMove } from './NameMove';
+import { PlaceQuestion } from './PlaceQuestion';
 import { Slips } from './Slips';
 
 beforeEach(() => giveSize(320, 40));
@@ -20,10 +21,16 @@ const quantity = (id: string, name: string, needed: boolean, units: string[]) =>
 const question = {
   headers: ['Stamp', 'La', 'Lo', 'High', 'Nose', 'Remark'],
   guess: {
-    t: { column: 'Stamp', unit: 'ms', sure: true, why: 'by its name' },
-    lat: { column: 'La', unit: 'deg', sure: true, why: 'by its name' },
-    lon: { column: 'Lo', unit: 'deg', sure: true, why: 'by its name' },
-    alt_m: { column: 'High', unit: 'ft', sure: false, why: '12 to 90: no aircraft is so high in metres' },
+    t: { column: 'Stamp', unit: 'ms', sure: true, why: 'by its name', samples: ['1', '2'] },
+    lat: { column: 'La', unit: 'deg', sure: true, why: 'by its name', samples: ['1', '2'] },
+    lon: { column: 'Lo', unit: 'deg', sure: true, why: 'by its name', samples: ['1', '2'] },
+    alt_m: {
+      column: 'High',
+      unit: 'ft',
+      sure: false,
+      why: '12 to 90: no aircraft is so high in metres',
+      samples: ['12', '47', '90'],
+    },
   },
   quantities: [
     quantity('t', 'Time', true, ['s', 'ms']),
@@ -41,6 +48,7 @@ describe('the columns of another maker', () => {
     expect(screen.getByLabelText('Column of Height')).toHaveProperty('value', 'High');
     expect(screen.getByLabelText('Unit of Height')).toHaveProperty('value', 'ft');
     expect(screen.getByText(/please check: 12 to 90/)).toBeTruthy();
+    expect(screen.getByText('12, 47, 90')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Unit of Height'), { target: { value: 'm' } });
     expect(screen.queryByText(/please check/)).toBeNull();
   });
@@ -130,5 +138,32 @@ describe('faults on purpose', () => {
     const second = document.querySelector('[data-slip=sag]') as HTMLElement;
     fireEvent.click(within(second).getByRole('button', { name: 'Take this fault out' }));
     expect(onChange).toHaveBeenCalledWith([kick]);
+  });
+});
+
+describe('a log that lies elsewhere than its plan', () => {
+  const elsewhere = {
+    ...item,
+    message: 'This log was flown 6,500 km from the place of its plan.',
+    readings: [
+      { id: 'as-written', words: 'as it is written', east_m: 6500000, north_m: 0, up_m: 0 },
+      { id: 'swapped', words: 'latitude and longitude have changed places', east_m: 3, north_m: 4, up_m: 0 },
+    ],
+  } as Schemas['Import'];
+
+  it('is shown with every reading that would fit, and read as somebody says', async () => {
+    const asked = answer({ 'PUT /imports/7/reading': { body: item } });
+    draw(<PlaceQuestion item={elsewhere} />);
+    expect(screen.getByRole('img', { name: /by each reading/ })).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: /changed places: 5/ }));
+    await waitFor(() => expect(asked).toHaveLength(1));
+    expect(asked[0]?.body).toEqual({ reading: 'swapped' });
+  });
+
+  it('can be judged as it is written all the same', async () => {
+    const asked = answer({ 'PUT /imports/7/reading': { body: item } });
+    draw(<PlaceQuestion item={elsewhere} />);
+    fireEvent.click(screen.getByRole('button', { name: /as it is written/ }));
+    await waitFor(() => expect(asked[0]?.body).toEqual({ reading: 'as-written' }));
   });
 });
