@@ -66,7 +66,8 @@ final readonly class ImportLog
                     static fn (string $id, Position $at): array => [
                         'id' => $id, 'east_m' => round($at->east, 1), 'north_m' => round($at->north, 1), 'up_m' => round($at->up, 1),
                     ],
-                    [Reading::AsWritten->value, ...array_keys($doubtful->readings)], [$doubtful->written, ...array_values($doubtful->readings)],
+                    [Reading::AsWritten->value, ...array_keys($doubtful->readings)],
+                    [$doubtful->written, ...array_values($doubtful->readings)],
                 ),
             ]]);
         } catch (Refusal $refusal) {

@@ -19,8 +19,8 @@ final readonly class ColumnGuess
      */
     private const WORDS = [
         't' => [
-            ['timestamp'], ['time'], ['datetime'], ['elapsed'], ['seconds'], ['zeit'], ['zeitstempel'], ['temps'], ['heure'], ['horodatage'],
-            ['tiempo'], ['hora'], ['ts'], ['t'],
+            ['timestamp'], ['time'], ['datetime'], ['elapsed'], ['seconds'], ['zeit'], ['zeitstempel'], ['temps'], ['heure'],
+            ['horodatage'], ['tiempo'], ['hora'], ['ts'], ['t'],
         ],
         'lat' => [['latitude'], ['lat'], ['breite'], ['breitengrad'], ['latitud']],
         'lon' => [['longitude'], ['lon'], ['lng'], ['long'], ['lange'], ['laenge'], ['langengrad'], ['laengengrad'], ['longitud']],
@@ -138,7 +138,11 @@ final readonly class ColumnGuess
         ));
     }
 
-    /** @return array{columns: array<string, array{column: string, unit: string, sure: bool, why: Fact, samples: list<string>}>, unused: list<string>} */
+    /**
+     * @return array{
+     *     columns: array<string, array{column: string, unit: string, sure: bool, why: Fact, samples: list<string>}>, unused: list<string>,
+     * }
+     */
     public function toArray(): array
     {
         return ['columns' => $this->columns, 'unused' => $this->unused];
@@ -283,7 +287,8 @@ final readonly class ColumnGuess
                 default => [$size > 1.5 ? '0 to 100' : '-1 to 1', false, Fact::of('column-guess.to-2', least: $least, most: $most)],
             },
             // No aircraft of ours flies above 12 km: so large a height is counted in something smaller.
-            in_array($name, ['alt_m', 'subject_alt_m'], true) && $size > 12000 => ['mm', false, Fact::of('column-guess.up-to', size: $size)],
+            in_array($name, ['alt_m', 'subject_alt_m'], true)
+                && $size > 12000 => ['mm', false, Fact::of('column-guess.up-to', size: $size)],
             default => [$units[0], in_array($name, ['zoom', 'recording'], true), Fact::of('column-guess.assumed')],
         };
     }

@@ -55,7 +55,8 @@ final class CsvLines
             $separator = $stated ?? self::separator($line);
             $names = explode($separator, $line);
             $cells = explode($separator, $next);
-            if (count($names) >= self::FEWEST_FIELDS && count($names) === count($cells) && ! self::areValues($names) && self::areValues($cells)) {
+            $alike = count($names) >= self::FEWEST_FIELDS && count($names) === count($cells);
+            if ($alike && ! self::areValues($names) && self::areValues($cells)) {
                 $at = $i;
                 break;
             }
@@ -122,7 +123,8 @@ final class CsvLines
      */
     private static function areValues(array $cells): bool
     {
-        $filled = array_filter(array_map(static fn (string $cell): string => trim($cell, " \t\""), $cells), static fn (string $cell): bool => $cell !== '');
+        $bare = array_map(static fn (string $cell): string => trim($cell, " \t\""), $cells);
+        $filled = array_filter($bare, static fn (string $cell): bool => $cell !== '');
         $values = array_filter($filled, static fn (string $cell): bool => preg_match('/^[-+]?\d[\d.,:eE+\-\/TZ ]*$/', $cell) === 1);
 
         return count($values) > 0.5 * count($filled);

@@ -13,6 +13,9 @@ use Larkspur\Refusal;
  */
 final class GeoJsonReader implements LogReader
 {
+    /** Under which converters write the time of a point. */
+    private const TIMES = ['time', 'timestamp', 'Timestamp', 't', 'begin'];
+
     private const LARGEST = 48 * 1024 * 1024;
 
     public function read(mixed $stream, ?callable $progress = null): FlightLog
@@ -135,7 +138,8 @@ final class GeoJsonReader implements LogReader
         foreach ($features as $feature) {
             $geometry = is_array($feature) ? $feature['geometry'] ?? null : null;
             $properties = is_array($feature) && is_array($feature['properties'] ?? null) ? $feature['properties'] : [];
-            $time = $properties['time'] ?? $properties['timestamp'] ?? $properties['t'] ?? $properties['Timestamp'] ?? $properties['begin'] ?? null;
+            $named = array_values(array_intersect_key($properties, array_flip(self::TIMES)));
+            $time = $named[0] ?? null;
             if (is_array($geometry) && ($geometry['type'] ?? null) === 'Point' && (is_string($time) || is_numeric($time))) {
                 foreach ([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL] as $name) {
                     if (is_numeric($properties[$name] ?? null)) {
@@ -143,7 +147,10 @@ final class GeoJsonReader implements LogReader
                     }
                 }
                 $coordinates[] = $geometry['coordinates'] ?? [];
-                $times[] = is_string($time) && is_numeric($time) ? (float) $time : (is_string($time) ? str_replace('/', '-', $time) : $time);
+                $times[] = match (true) {
+                    is_numeric($time) => (float) $time,
+                    default => str_replace('/', '-', $time),
+                };
             }
         }
 

@@ -39,7 +39,6 @@ return [
     'reading.feet' => 'its heights are feet',
     'reading.from-take-off' => 'its heights count from take-off',
     'reading.above-sea' => 'its heights count from the sea',
-    'import.place-doubtful' => 'Where was this flown?',
     'import.waits-for-no-reading' => 'Nothing about its place is asked of this log.',
 
     'flight-csv-reader.lines-before' => '{before, plural, one {One line} other {# lines}} before the header {before, plural, one {says} other {say}} nothing of the flight.',

@@ -22,11 +22,12 @@ use function Tests\said;
 /** A log from elsewhere is asked about, with what its numbers would have to mean; it is never scored as bad flying. */
 final class PlacementTest extends TestCase
 {
-    /** @return iterable<string, array{callable(FlightLog): FlightLog, Reading}> how the numbers were spoilt, and the reading that mends it */
+    /** @return iterable<string, array{callable(FlightLog): FlightLog, Reading}> how it was spoilt, and the reading that mends it */
     public static function spoilt(): iterable
     {
         yield 'latitude and longitude exchanged' => [
-            static fn (FlightLog $log): FlightLog => $log->with(['lat' => $log->column('lon'), 'lon' => $log->column('lat')]), Reading::Swapped,
+            static fn (FlightLog $log): FlightLog => $log->with(['lat' => $log->column('lon'), 'lon' => $log->column('lat')]),
+            Reading::Swapped,
         ];
         yield 'radians' => [static fn (FlightLog $log): FlightLog => $log->with([
             'lat' => array_map(deg2rad(...), $log->column('lat')), 'lon' => array_map(deg2rad(...), $log->column('lon')),

@@ -25,7 +25,9 @@ final class OtherMakersTest extends TestCase
     {
         yield 'German, semicolons, decimal commas, a named separator and a preamble' => [static fn (FlightLog $log): string => self::table(
             $log, "sep=;\nFlugschreiber;Fassung 3\n\nZeit [ms];Breite;Länge;Höhe [m];Kurs [°];Kameraneigung [°]",
-            static fn (array $r): string => strtr(implode(';', [1000 * $r['t'], $r['lat'], $r['lon'], $r['alt_m'], $r['heading_deg'], $r['gimbal_tilt_deg']]), '.', ','),
+            static fn (array $r): string => strtr(implode(';', [
+                1000 * $r['t'], $r['lat'], $r['lon'], $r['alt_m'], $r['heading_deg'], $r['gimbal_tilt_deg'],
+            ]), '.', ','),
         )];
         yield 'tabs, 1e-7 degrees, millimetres, microseconds since 1970, heading to either side' => [static fn (FlightLog $log): string => self::table(
             $log, "timestamp\tlat\tlon\talt\thdg\tgimbal_pitch",
@@ -37,7 +39,8 @@ final class OtherMakersTest extends TestCase
         yield 'French, the day before the month, radians' => [static fn (FlightLog $log): string => self::table(
             $log, 'Heure;Latitude;Longitude;Hauteur (m);Cap (rad);Inclinaison (rad)',
             static fn (array $r): string => implode(';', [
-                gmdate('d.m.Y H:i:', (int) (self::BEGAN + $r['t'])).sprintf('%06.3f', fmod(self::BEGAN + $r['t'], 60)), $r['lat'], $r['lon'],
+                gmdate('d.m.Y H:i:', (int) (self::BEGAN + $r['t'])).sprintf('%06.3f', fmod(self::BEGAN + $r['t'], 60)), $r['lat'],
+                $r['lon'],
                 $r['alt_m'], deg2rad($r['heading_deg']), deg2rad($r['gimbal_tilt_deg']),
             ]),
         )];
@@ -50,7 +53,8 @@ final class OtherMakersTest extends TestCase
         yield 'bare abbreviations, milliseconds since 1970' => [static fn (FlightLog $log): string => self::table(
             $log, 'ts,lat,lng,hgt,yaw,tilt',
             static fn (array $r): string => implode(',', [
-                sprintf('%.0f', 1000 * (self::BEGAN + $r['t'])), $r['lat'], $r['lon'], $r['alt_m'], $r['heading_deg'], $r['gimbal_tilt_deg'],
+                sprintf('%.0f', 1000 * (self::BEGAN + $r['t'])), $r['lat'], $r['lon'], $r['alt_m'], $r['heading_deg'],
+                $r['gimbal_tilt_deg'],
             ]),
         )];
     }
@@ -91,7 +95,8 @@ final class OtherMakersTest extends TestCase
     {
         $stamp = static fn (float $t): string => Clock::written(self::BEGAN + $t);
         $marks = static fn (FlightLog $log, string $time, string $more = ''): string => implode("\n", array_map(
-            static fn (array $r): string => '<Placemark>'.sprintf($time, $stamp($r['t'])).sprintf($more, $r['heading_deg'], $r['gimbal_tilt_deg'])
+            static fn (array $r): string => '<Placemark>'.sprintf($time, $stamp($r['t']))
+                .sprintf($more, $r['heading_deg'], $r['gimbal_tilt_deg'])
                 ."<Point><coordinates>{$r['lon']},{$r['lat']},{$r['alt_m']}</coordinates></Point></Placemark>",
             self::rows($log),
         ));
