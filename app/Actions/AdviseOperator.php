@@ -19,7 +19,8 @@ final readonly class AdviseOperator
 
     public function __invoke(User $operator, CarbonInterface $now): PracticeAdvice
     {
-        $takes = Take::query()->with('judgement')->where('operator_id', $operator->id)
+        // What automation flew says nothing about the hands.
+        $takes = Take::query()->with('judgement')->where('operator_id', $operator->id)->where('automated', false)
             ->orderByDesc('flown_at')->orderByDesc('id')->limit(self::LOOK_BACK)
             ->get()->reverse()->values();
         $last = $takes->last();
@@ -27,10 +28,6 @@ final readonly class AdviseOperator
         $radius = is_array($parameters) && is_numeric($parameters['radius_m'] ?? null) ? (float) $parameters['radius_m'] : null;
         $past = [];
         foreach ($takes as $take) {
-            // What automation flew says nothing about the hands.
-            if ($take->automated) {
-                continue;
-            }
             $past[] = new PastTake(
                 $take->flown_at->getTimestamp() / 86400, $take->move, $take->direction, $take->score, $take->verdict,
                 ['ease' => $take->ease, 'flow' => $take->flow, 'hold' => $take->hold, 'line' => $take->line, 'frame' => $take->frame],

@@ -118,7 +118,7 @@ final class Scorer
             self::costliestFirst(FaultKinds::worthSaying($faults), $losses), $faults, $usable, $crop,
             Verdict::of(
                 $points->score, $faults, $losses, $measured->take->judging->hasSubject() ? $crop : null, $usable,
-                $measured->take->judging->hasSubject() ? $trimmed : null, $cropBudget, $match, $assignment->lacksFrame(),
+                $measured->take->judging->hasSubject() ? $trimmed : null, $cropBudget, $match, $assignment,
             ),
             WindReport::of($cut, $wind, WindShare::of($measured->take, $measured->sticks)), self::automatedShare($cut, $window),
             $assignment->remarks, $measured, $parts, $frame, $cut, $match, $losses, Finish::of($measured),

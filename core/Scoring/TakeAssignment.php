@@ -67,6 +67,12 @@ final readonly class TakeAssignment
         return $this->whole->framed !== Framed::Free && $this->judging->framed === Framed::Free;
     }
 
+    /** Whether it is a drill: flown to learn, with no film to mend. */
+    public function isPractice(): bool
+    {
+        return Catalogue::move($this->intent->move)->about()->group === Group::Drill;
+    }
+
     /**
      * @param  FlightLog  $cut  the take's stretch of the log
      * @param  float  $lift  metres that were added to the log's heights

@@ -57,11 +57,11 @@ final readonly class Verdict
      * @param  ?RescueCrop  $trimmed  the crop that its longest clean stretch alone would take
      * @param  float  $cropBudget  share of the picture that the delivery can spare, 0..1
      * @param  ?PlanMatch  $plan  whether it is the shot that was planned; null without a plan
-     * @param  bool  $lacksFrame  whether what it shows could not be judged
+     * @param  TakeAssignment  $assignment  what it was judged as: a drill has no editor, and is flown again where others are mended
      */
     public static function of(
         float $score, array $faults, array $losses, ?RescueCrop $crop, UsableStretches $usable, ?RescueCrop $trimmed, float $cropBudget,
-        ?PlanMatch $plan, bool $lacksFrame,
+        ?PlanMatch $plan, TakeAssignment $assignment,
     ): self {
         $total = $crop?->total() ?? 0.0;
         $ruin = self::ruin($faults);
@@ -69,6 +69,7 @@ final readonly class Verdict
         $spoils = $ruin === null ? null : Fact::of('verdict.spoils', fault: $ruin->name(), at: Quantity::moment($ruin->t));
         $cleanInARow = $clean >= self::TRIM ? Fact::of('verdict.clean-in-a-row', clean: Quantity::seconds($clean)) : null;
         $cropped = Quantity::share(self::wholePercent($crop));
+        $lacksFrame = $assignment->lacksFrame();
         $another = $plan !== null && $plan->verdict === PlanMatch::ANOTHER;
         $off = $plan === null ? [] : array_map(static fn (PlanFigure $figure): Fact => $figure->difference(), $plan->off());
         $notThePlan = $off === [] ? null : Fact::of($another ? 'verdict.not-the-plan' : 'verdict.near-the-plan', off: $off);
@@ -82,6 +83,9 @@ final readonly class Verdict
                 $lacksFrame => new self(self::OPEN, Fact::of('verdict.open'), Fact::all(Fact::of('verdict.look-yourself'), $disturbs)),
                 default => new self(self::KEEP, Fact::of('verdict.keep'), Fact::all($disturbs, $notThePlan, $cleanInARow)),
             };
+        }
+        if ($assignment->isPractice()) {
+            return new self(self::AGAIN, Fact::of('verdict.again'), Fact::all($spoils ?? self::costs($losses), $notThePlan, $cleanInARow));
         }
         $wholeWillDo = $score >= self::FIX_SCORE && $total <= self::LARGEST_FIX && self::isWhole($faults);
         if ($wholeWillDo && $ruin === null) {

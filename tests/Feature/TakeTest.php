@@ -240,6 +240,8 @@ final class TakeTest extends FeatureCase
         $other = User::factory()->createOne(['school_id' => $operator->school_id]);
         foreach ([60.0, 90.0, 70.0, 95.0, 65.0, 98.0] as $day => $score) {
             Take::factory()->of($operator)->createOne(['score' => $score, 'flown_at' => now()->subDays(10 - $day)]);
+            // What automation flies between them is no one's progress.
+            Take::factory()->of($operator)->createOne(['score' => 100.0, 'automated' => true, 'flown_at' => now()->subDays(10 - $day)]);
         }
         Take::factory()->of($other)->createOne();
 

@@ -32,6 +32,7 @@ export function TakeRow({ take, showOperator }: { take: Schemas['Take']; showOpe
             {showOperator ? `${take.operator.name}, ` : ''}
             {day(take.flown_at)} {hour(take.flown_at)}
             {take.direction === '' ? '' : `, ${take.direction}`}
+            {take.automated ? ', flown by automation' : ''}
             {take.comments > 0
               ? `, ${take.comments === 1 ? 'one comment' : `${take.comments} comments`}`
               : ''}

@@ -62,7 +62,8 @@ final class TakeController extends Controller
     public function trend(TakeList $request): JsonResponse
     {
         $latest = $this->listed($request)->with('operator');
-        $latest->limit(self::TREND);
+        // What automation flew says nothing about the hands.
+        $latest->where('automated', false)->limit(self::TREND);
         $trends = [];
         foreach ($latest->get()->reverse()->groupBy('operator_id') as $takes) {
             $trends[] = TrendDocument::of($takes[0]->operator->name, array_values($takes->all()));

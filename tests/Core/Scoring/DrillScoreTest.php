@@ -20,7 +20,10 @@ use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Metric;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
+use Larkspur\Scoring\Verdict;
 use PHPUnit\Framework\TestCase;
+
+use function Tests\said;
 
 /** Drills by measures of their own: what is put off by so much is measured by so much, and the pace of the hand is not. */
 final class DrillScoreTest extends TestCase
@@ -51,6 +54,21 @@ final class DrillScoreTest extends TestCase
         self::assertSame(Dimension::Length, $closure->value->dimension);
         self::assertLessThan(75.0, $closure->score);
         self::assertContains('off-mark', self::names($score));
+    }
+
+    public function test_a_drill_is_passed_or_flown_again_and_never_mended_by_an_editor(): void
+    {
+        foreach (['hover', 'square-fixed-heading', 'figure-of-eight', 'hover-and-turn'] as $drill) {
+            $plan = self::plan($drill);
+            foreach ([0.3, 0.8, 2.0] as $sway) {
+                $score = self::scored(
+                    $plan, static fn (Position $place, float $t): Position => $place->plus($sway * sin(1.7 * $t), 0.0, $sway * cos(1.1 * $t)),
+                );
+                self::assertContains($score->verdict->verdict, [Verdict::KEEP, Verdict::AGAIN, Verdict::OTHER], "$drill $sway");
+                self::assertStringNotContainsString('post', said($score->verdict->headline));
+            }
+            self::assertSame(Verdict::AGAIN, $score->verdict->verdict, $drill);
+        }
     }
 
     public function test_a_touchdown_beside_the_pad_is_measured_in_metres(): void

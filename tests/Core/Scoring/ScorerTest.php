@@ -334,9 +334,10 @@ final class ScorerTest extends TestCase
     #[DataProvider('verdicts')]
     public function test_verdicts(float $score, array $faults, float $crop, string $expected, string $headline): void
     {
-        $usable = Scorer::score(self::log(self::plan()), self::plan()->move->intent)->usable;
+        $judged = Scorer::score(self::log(self::plan()), self::plan()->move->intent);
+        $usable = $judged->usable;
         $verdict = Verdict::of(
-            $score, $faults, [], new RescueCrop($crop), $usable, new RescueCrop(0.025), 0.15, null, false,
+            $score, $faults, [], new RescueCrop($crop), $usable, new RescueCrop(0.025), 0.15, null, $judged->assignment,
         );
 
         self::assertSame($expected, $verdict->verdict);

@@ -20,7 +20,7 @@ describe('a row of the logbook', () => {
   });
 
   it('names the operator for the trainer, and counts comments', () => {
-    draw(<TakeRow take={aTake({ comments: 1 })} showOperator />);
+    draw(<TakeRow take={aTake({ comments: 1, automated: true })} showOperator />);
     expect(screen.getByRole('link').textContent).toContain('Tobias Renn');
     expect(screen.getByRole('link').textContent).toContain('one comment');
   });
