@@ -73,7 +73,7 @@ $read = static function (string $what, string $file, LogReader $reader, string $
 $read('read an hour at 50 Hz, own header', "$folder/hour.csv", new FlightCsvReader, '2 s, 128 MB');
 $read('read it through a mapping', "$folder/foreign.csv", new FlightCsvReader($mapping), '3 s, 128 MB');
 foreach (['gpx', 'kml', 'geojson'] as $ending) {
-    $read("read it as $ending", "$folder/hour.$ending", Formats::reader("hour.$ending"), '-');
+    $read("read it as $ending", "$folder/hour.$ending", Formats::reader("hour.$ending"), '4 s, 128 MB');
 }
 array_map(unlink(...), glob("$folder/*") ?: []);
 rmdir($folder);

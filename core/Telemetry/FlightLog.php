@@ -22,6 +22,9 @@ final readonly class FlightLog
         'stick_climb', 'stick_turn', 'stick_run', 'stick_slide', 'stick_tilt', 'subject_lat', 'subject_lon', 'subject_alt_m',
     ];
 
+    /** Every name of the contract, the mode of flight with them. */
+    public const NAMES = [...self::REQUIRED, ...self::OPTIONAL, 'flight_mode'];
+
     /**
      * @param  array<string, list<float>>  $columns  by contract name
      * @param  list<string>  $flightModes  one a row, or empty

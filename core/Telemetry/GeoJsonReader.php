@@ -60,8 +60,11 @@ final class GeoJsonReader implements LogReader
             : null;
         $first = null;
         $dated = is_string($times[0] ?? null);
-        foreach ($coordinates as $i => $position) {
-            $values = self::values($position, $times[$i], $i + 1, $rows);
+        unset($document, $feature, $properties);
+        for ($i = 0, $count = count($coordinates); $i < $count; $i++) {
+            $values = self::values($coordinates[$i], $times[$i], $i + 1, $rows);
+            // A long flight must not stand in memory twice.
+            $coordinates[$i] = null;
             if ($values === null) {
                 continue;
             }

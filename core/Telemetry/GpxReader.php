@@ -17,12 +17,21 @@ final class GpxReader implements LogReader, XmlListener
 {
     private const NAMESPACE = 'http://www.topografix.com/GPX/1/1';
 
+    /** @var array<string, string> what an element of a point says, by its name */
+    private readonly array $quantities;
+
     private DatedRows $dated;
 
     private bool $began = false;
 
     /** @var ?array<string, string> the point that is open, as written */
     private ?array $point = null;
+
+    public function __construct()
+    {
+        // A speed is of GPX 1.0 and of common extensions; a course is where it went, not where it looked.
+        $this->quantities = ['ele' => 'alt_m', 'time' => 't', 'speed' => 'speed_mps', ...array_combine(FlightLog::NAMES, FlightLog::NAMES)];
+    }
 
     public function read(mixed $stream, ?callable $progress = null): FlightLog
     {
@@ -43,7 +52,7 @@ final class GpxReader implements LogReader, XmlListener
             $this->began = true;
             $this->checkRoot($name, $attributes, $line);
         }
-        if (XmlEvents::local($name) === 'trkpt') {
+        if ($this->point === null && XmlEvents::local($name) === 'trkpt') {
             $this->point = array_intersect_key($attributes, ['lat' => '', 'lon' => '']);
         }
     }
@@ -60,18 +69,8 @@ final class GpxReader implements LogReader, XmlListener
                 $this->dated->add($values, $line, $this->point['flight_mode'] ?? '');
             }
             $this->point = null;
-
-            return;
-        }
-        $known = match ($local) {
-            'ele' => 'alt_m',
-            'time' => 't',
-            // Of GPX 1.0 and of common extensions; a course is where it went, not where it looked.
-            'speed' => 'speed_mps',
-            default => in_array($local, ['flight_mode', ...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], true) ? $local : null,
-        };
-        if ($known !== null) {
-            $this->point[$known] = $text;
+        } elseif (isset($this->quantities[$local])) {
+            $this->point[$this->quantities[$local]] = $text;
         }
     }
 

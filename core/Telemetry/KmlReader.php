@@ -17,50 +17,51 @@ final class KmlReader implements LogReader, XmlListener
 {
     private const EXTENSION = 'http://www.google.com/kml/ext/2.2';
 
-    private DatedRows $dated;
+    /** What stands in tracks. */
+    private DatedRows $tracks;
+
+    /** Dated points outside of any track: converters write a flight so as often. A track says the same more closely. */
+    private DatedRows $points;
 
     private bool $began = false;
 
     private bool $inTrack = false;
 
-    /** @var list<string> */
+    /** @var list<string> of the track that is open, as written */
     private array $whens = [];
 
-    /** @var list<array{string, int}> places as written, and their lines */
+    /** @var list<string> places as written */
     private array $coords = [];
 
-    /** @var array<string, list<string>> */
+    /** @var list<int> the lines of the file that they stand on */
+    private array $lines = [];
+
+    /** @var array<string, list<float>> */
     private array $arrays = [];
 
-    /** The column whose values are being read. */
-    private ?string $array = null;
+    /** @var list<string> */
+    private array $modes = [];
 
-    /** @var ?array{when: string, place: string, lines: int, data: array<string, string>} the placemark that is being read */
+    /** The column whose values are being read, of a track or a placemark. */
+    private ?string $column = null;
+
+    /** @var ?array{when: string, place: string, places: int, mode: string, data: array<string, float>} the placemark that is open */
     private ?array $mark = null;
-
-    /** @var list<array{when: string, place: string, line: int, data: array<string, string>}> dated points outside of any track */
-    private array $points = [];
-
-    /** The quantity whose value is being read of a placemark. */
-    private ?string $datum = null;
 
     public function read(mixed $stream, ?callable $progress = null): FlightLog
     {
-        $this->dated = new DatedRows;
+        $this->tracks = new DatedRows;
+        $this->points = new DatedRows;
         $this->began = $this->inTrack = false;
-        $this->whens = $this->coords = $this->arrays = [];
-        $this->array = $this->mark = $this->datum = null;
-        $this->points = [];
+        $this->whens = $this->coords = $this->lines = $this->arrays = $this->modes = [];
+        $this->column = $this->mark = null;
         XmlEvents::read($stream, $this, $progress);
-        // Converters write a flight as dated points as often as in a track; a track says the same more closely.
-        if ($this->dated->isEmpty()) {
-            $this->takePoints();
-        }
-        if ($this->dated->isEmpty()) {
+        $dated = $this->tracks->isEmpty() ? $this->points : $this->tracks;
+        if ($dated->isEmpty()) {
             throw new Refusal(Fact::of('kml-reader.track-times-file'), 'gx:Track', Fact::of('kml-reader.gx-track-when-gx'));
         }
 
-        return $this->dated->log();
+        return $dated->log();
     }
 
     public function opens(string $name, array $attributes, int $line): void
@@ -76,16 +77,11 @@ final class KmlReader implements LogReader, XmlListener
         }
         $local = XmlEvents::local($name);
         if ($local === 'Placemark') {
-            $this->mark = ['when' => '', 'place' => '', 'lines' => 0, 'data' => []];
-        } elseif ($this->mark !== null && ($local === 'Data' || $local === 'SimpleData')) {
-            $known = $attributes['name'] ?? '';
-            $this->datum = in_array($known, ['flight_mode', ...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], true) ? $known : null;
-        }
-        if ($name === self::EXTENSION.' Track') {
+            $this->mark = ['when' => '', 'place' => '', 'places' => 0, 'mode' => '', 'data' => []];
+        } elseif ($name === self::EXTENSION.' Track') {
             $this->inTrack = true;
-        } elseif ($this->inTrack && $name === self::EXTENSION.' SimpleArrayData') {
-            $known = $attributes['name'] ?? '';
-            $this->array = in_array($known, ['flight_mode', ...FlightLog::REQUIRED, ...FlightLog::OPTIONAL], true) ? $known : null;
+        } elseif ($name === self::EXTENSION.' SimpleArrayData' || $local === 'Data' || $local === 'SimpleData') {
+            $this->column = in_array($attributes['name'] ?? '', FlightLog::NAMES, true) ? $attributes['name'] : null;
         }
     }
 
@@ -100,11 +96,14 @@ final class KmlReader implements LogReader, XmlListener
             $this->finishTrack($line);
             $this->inTrack = false;
         } elseif ($name === self::EXTENSION.' coord') {
-            $this->coords[] = [$text, $line];
-        } elseif ($name === self::EXTENSION.' value' && $this->array !== null) {
-            $this->arrays[$this->array][] = $text;
+            $this->coords[] = $text;
+            $this->lines[] = $line;
+        } elseif ($name === self::EXTENSION.' value' && $this->column === 'flight_mode') {
+            $this->modes[] = $text;
+        } elseif ($name === self::EXTENSION.' value' && $this->column !== null) {
+            $this->arrays[$this->column][] = is_numeric($text) ? (float) $text : NAN;
         } elseif ($name === self::EXTENSION.' SimpleArrayData') {
-            $this->array = null;
+            $this->column = null;
         } elseif (XmlEvents::local($name) === 'when') {
             $this->whens[] = $text;
         }
@@ -116,40 +115,26 @@ final class KmlReader implements LogReader, XmlListener
             return;
         }
         if ($local === 'Placemark') {
-            if ($this->mark['when'] !== '' && $this->mark['lines'] === 1) {
-                $this->points[] = [
-                    'when' => $this->mark['when'], 'place' => $this->mark['place'], 'line' => $line, 'data' => $this->mark['data'],
-                ];
+            // A line or an area has many places and no time for each: only a point is a sample.
+            if ($this->mark['when'] !== '' && $this->mark['places'] === 1) {
+                self::take($this->points, $this->mark['place'], $this->mark['when'], $this->mark['data'], $this->mark['mode'], $line);
             }
             $this->mark = null;
         } elseif ($local === 'when' || $local === 'begin') {
             $this->mark['when'] = $text;
         } elseif ($local === 'coordinates') {
-            // A line or an area has many places and no time for each: only a point is a sample.
-            $this->mark['lines'] += 1 + (int) preg_match_all('/\s+/', trim($text));
-            $this->mark['place'] = str_replace(',', ' ', trim($text));
-        } elseif (($local === 'value' || $local === 'SimpleData') && $this->datum !== null) {
-            $this->mark['data'][$this->datum] = $text;
+            $this->mark['places'] += 1 + (int) preg_match_all('/\s+/', $text);
+            $this->mark['place'] = str_replace(',', ' ', $text);
+        } elseif ($local === 'value' || $local === 'SimpleData') {
+            if ($this->column === 'flight_mode') {
+                $this->mark['mode'] = $text;
+            } elseif ($this->column !== null) {
+                $this->mark['data'][$this->column] = is_numeric($text) ? (float) $text : NAN;
+            }
         }
         if ($local === 'Data' || $local === 'SimpleData') {
-            $this->datum = null;
+            $this->column = null;
         }
-    }
-
-    /** Dated points, in the order of their times. */
-    private function takePoints(): void
-    {
-        foreach ($this->points as ['when' => $when, 'place' => $place, 'line' => $line, 'data' => $data]) {
-            $values = $this->values($place, $when, $line);
-            if ($values === null) {
-                continue;
-            }
-            foreach (array_diff_key($data, ['flight_mode' => '', 't' => '', 'lat' => '', 'lon' => '', 'alt_m' => '']) as $name => $cell) {
-                $values[$name] = is_numeric($cell) ? ($this->dated->rows->inRange($name, (float) $cell, $cell, $line) ?? NAN) : NAN;
-            }
-            $this->dated->add($values, $line, $data['flight_mode'] ?? '');
-        }
-        $this->points = [];
     }
 
     private function finishTrack(int $line): void
@@ -160,26 +145,33 @@ final class KmlReader implements LogReader, XmlListener
                 sprintf('line %s', $line), Fact::of('kml-reader.one-when-each-gx'),
             );
         }
-        foreach ($this->coords as $i => [$text, $at]) {
-            $values = $this->values($text, $this->whens[$i], $at);
-            if ($values === null) {
-                continue;
-            }
+        foreach ($this->coords as $i => $text) {
+            $data = [];
             foreach ($this->arrays as $name => $column) {
-                if ($name !== 'flight_mode') {
-                    $cell = $column[$i] ?? '';
-                    $values[$name] = is_numeric($cell) ? ($this->dated->rows->inRange($name, (float) $cell, $cell, $at) ?? NAN) : NAN;
-                }
+                $data[$name] = $column[$i] ?? NAN;
             }
-            $this->dated->add($values, $at, $this->arrays['flight_mode'][$i] ?? '');
+            self::take($this->tracks, $text, $this->whens[$i], $data, $this->modes[$i] ?? '', $this->lines[$i]);
         }
-        $this->whens = $this->coords = $this->arrays = [];
+        $this->whens = $this->coords = $this->lines = $this->arrays = $this->modes = [];
+    }
+
+    /** @param  array<string, float>  $data  of the other columns of the contract; NAN where nothing is written */
+    private static function take(DatedRows $into, string $place, string $when, array $data, string $mode, int $line): void
+    {
+        $values = self::values($into->rows, $place, $when, $line);
+        if ($values === null) {
+            return;
+        }
+        foreach ($data as $name => $value) {
+            // Time and place are the element's own.
+            $values[$name] ??= is_nan($value) ? NAN : ($into->rows->inRange($name, $value, (string) $value, $line) ?? NAN);
+        }
+        $into->add($values, $line, $mode);
     }
 
     /** @return ?array<string, float> */
-    private function values(string $coord, string $when, int $line): ?array
+    private static function values(SampleRows $rows, string $coord, string $when, int $line): ?array
     {
-        $rows = $this->dated->rows;
         if ($coord === '') {
             return $rows->leaveOut($line, 'lat', Fact::of('kml-reader.place-missing'));
         }

@@ -21,8 +21,10 @@ final class XmlEvents
 
     private const DEEPEST = 64;
 
-    /** @var list<string> text gathered of each open element */
-    private array $texts = [];
+    /** @var array<int, string> text gathered of each open element, by depth */
+    private array $texts = [''];
+
+    private int $depth = 0;
 
     private function __construct(private readonly XmlListener $listener)
     {
@@ -83,30 +85,30 @@ final class XmlEvents
     private function opens(XMLParser $parser, string $name, array $attributes): void
     {
         $line = xml_get_current_line_number($parser);
-        if (count($this->texts) >= self::DEEPEST) {
+        if ($this->depth >= self::DEEPEST) {
             throw new Refusal(
                 Fact::of('xml-events.elements-file-nested-without'), sprintf('line %s', $line), Fact::of('xml-events.flight-log'),
             );
         }
-        $this->texts[] = '';
+        $this->texts[++$this->depth] = '';
         $this->listener->opens($name, $attributes, $line);
     }
 
     private function closes(XMLParser $parser, string $name): void
     {
-        $this->listener->closes($name, trim((string) array_pop($this->texts)), xml_get_current_line_number($parser));
+        $this->listener->closes($name, trim($this->texts[$this->depth--]), xml_get_current_line_number($parser));
     }
 
     private function text(XMLParser $parser, string $text): void
     {
-        $gathered = array_pop($this->texts);
-        if ($gathered === null) {
-            return;
+        $gathered = $this->texts[$this->depth];
+        if ($gathered === '') {
+            // The white space between elements would add up.
+            $this->texts[$this->depth] = ctype_space($text) ? '' : $text;
+        } else {
+            $this->texts[$this->depth] = $gathered.$text;
         }
-        // The white space between elements would add up.
-        $gathered = $gathered === '' && trim($text) === '' ? '' : $gathered.$text;
-        $this->texts[] = $gathered;
-        if (strlen($gathered) > self::LONGEST_TEXT) {
+        if (strlen($this->texts[$this->depth]) > self::LONGEST_TEXT) {
             throw new Refusal(
                 Fact::of('xml-events.element-file-holds-text'), sprintf('line %s', xml_get_current_line_number($parser)),
                 Fact::of('xml-events.flight-log'),
