@@ -58,7 +58,9 @@ final readonly class TakeDetail implements Document
     private static function judged(Take $take, array $kept): array
     {
         $said = Spoken::to(StickMode::from($take->operator->stick_mode))->saidThroughout($kept);
-        $said['faults'] = array_map(static fn (array $fault): array => [...self::FAULT, ...$fault], $said['faults'] ?? []);
+        $said['faults'] = array_map(static fn (array $fault): array => [
+            ...self::FAULT, 'until_s' => $fault['t_s'], 'worst_s' => $fault['t_s'], ...$fault,
+        ], $said['faults'] ?? []);
 
         return [...self::EARLIER, ...$said, 'intent' => WrittenIntent::of($kept['intent'] ?? [])];
     }

@@ -22,9 +22,9 @@ final readonly class Eases
     /**
      * @param  array<value-of<Axis>, array{start: ?EaseFit, stop: ?EaseFit}>  $fits
      * @param  list<array{finger: Finger, axis: Axis, end: 'start'|'stop', at: float, seconds: float}>  $flicks  read from the fingers
-     * @param  ?float  $sync  seconds by which the axes miss each other, less the planned lead; null with fewer than two
+     * @param  ?Sync  $sync  null with fewer than two axes
      */
-    private function __construct(public array $fits, public array $flicks, public ?float $sync)
+    private function __construct(public array $fits, public array $flicks, public ?Sync $sync)
     {
     }
 
@@ -71,7 +71,7 @@ final readonly class Eases
      *
      * At the start rotation may follow translation by the planned lead at no cost; ahead of it, it costs double.
      */
-    private static function sync(Take $take, float $lead): ?float
+    private static function sync(Take $take, float $lead): ?Sync
     {
         // In a reveal the tilt has a time of its own.
         if (count($take->spans) < 2 || $take->judging->framed === Framed::Reveal) {
@@ -90,14 +90,15 @@ final readonly class Eases
         if (count($allStops) < 2) {
             return null;
         }
-        $sync = Statistics::span($allStops);
+        $sync = new Sync(Statistics::span($allStops), Statistics::span($allStops), max($allStops), 'stop');
         foreach (array_filter($starts) as $times) {
-            $sync = max($sync, Statistics::span($times));
+            $sync = Sync::worse($sync, new Sync(Statistics::span($times), Statistics::span($times), max($times), 'start'));
         }
         if ($starts['moves'] !== [] && $starts['rotates'] !== []) {
-            $last = max($starts['rotates']) - min($starts['moves']);
-            $first = min($starts['rotates']) - max($starts['moves']);
-            $sync = max($sync, $last - $lead, $first < 0 ? -2 * $first : 0.0);
+            $late = max($starts['rotates']) - min($starts['moves']) - $lead;
+            $early = max($starts['moves']) - min($starts['rotates']);
+            $sync = Sync::worse($sync, new Sync($late, $late, max($starts['rotates']), 'start'));
+            $sync = Sync::worse($sync, new Sync(2 * $early, $early, max($starts['moves']), 'start'));
         }
 
         return $sync;

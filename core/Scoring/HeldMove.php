@@ -81,7 +81,7 @@ final readonly class HeldMove implements JudgedParts
             $mean = $sum / array_sum($weights);
             $ease = 0.6 * $mean + 0.4 * min($mean, $worst);
 
-            return $eases->sync === null ? $ease : 0.8 * $ease + 0.2 * MetricScale::Sync->score($eases->sync);
+            return $eases->sync === null ? $ease : 0.8 * $ease + 0.2 * MetricScale::Sync->score($eases->sync->seconds);
         };
         $score = $combine(true);
         // The credited time is one spread above the estimate, so the estimate itself is one spread below.
@@ -148,7 +148,7 @@ final readonly class HeldMove implements JudgedParts
         }
 
         return $eases->sync === null ? $metrics : [
-            ...$metrics, Metric::of('sync', Fact::of('metric.sync'), $eases->sync, Quantity::seconds(...), MetricScale::Sync),
+            ...$metrics, Metric::of('sync', Fact::of('metric.sync'), $eases->sync->seconds, Quantity::seconds(...), MetricScale::Sync),
         ];
     }
 

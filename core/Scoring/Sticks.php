@@ -144,13 +144,36 @@ final readonly class Sticks
                     }
                 }
                 $share = Statistics::median($sizes);
-                if ($share > self::LEAK && Statistics::median($main) > max(self::TAKES_PART, 2 * $share)) {
+                if ($share > self::LEAK && Statistics::median($main) > self::TAKES_PART) {
                     $leaks[] = ['finger' => Finger::from($leaking), 'share' => $share, 'at' => $at];
                 }
             }
         }
 
         return $leaks;
+    }
+
+    /**
+     * The longest that a finger was pressed against its way.
+     *
+     * @param  float  $way  +1 or -1
+     * @return array{seconds: float, at: float} at: when it let go of it, s
+     */
+    public function against(Finger $finger, float $way, float $from, float $to): array
+    {
+        $most = ['seconds' => 0.0, 'at' => $from];
+        $since = null;
+        foreach ($this->t as $i => $t) {
+            if ($t < $from || $t > $to || -$way * ($this->travel[$finger->value][$i] ?? 0.0) <= self::LEAK) {
+                $since = null;
+
+                continue;
+            }
+            $since ??= $t;
+            $most = $t - $since > $most['seconds'] ? ['seconds' => $t - $since, 'at' => $t] : $most;
+        }
+
+        return $most;
     }
 
     /**

@@ -66,7 +66,7 @@ final readonly class Verdict
         $total = $crop?->total() ?? 0.0;
         $ruin = self::ruin($faults);
         $clean = $usable->longest();
-        $spoils = $ruin === null ? null : Fact::of('verdict.spoils', fault: $ruin->name(), at: Quantity::moment($ruin->t));
+        $spoils = $ruin === null ? null : Fact::of('verdict.spoils', fault: $ruin->name(), at: Quantity::moment($ruin->worst));
         $cleanInARow = $clean >= self::TRIM ? Fact::of('verdict.clean-in-a-row', clean: Quantity::seconds($clean)) : null;
         $cropped = Quantity::share(self::wholePercent($crop));
         $lacksFrame = $assignment->lacksFrame();
@@ -140,7 +140,7 @@ final readonly class Verdict
                 ? Fact::of('verdict.nothing-disturbs')
                 : Fact::of(
                     $most->points <= self::HARDLY ? 'verdict.hardly-disturbs' : 'verdict.disturbs-most', fault: $most->fault->name(),
-                    at: Quantity::moment($most->fault->t), points: Quantity::points($most->points),
+                    at: Quantity::moment($most->fault->worst), points: Quantity::points($most->points),
                 ),
             $frame,
         );
@@ -157,7 +157,7 @@ final readonly class Verdict
         }
 
         return Fact::of(
-            'verdict.fault-costs-most', fault: $most->fault->name(), at: Quantity::moment($most->fault->t),
+            'verdict.fault-costs-most', fault: $most->fault->name(), at: Quantity::moment($most->fault->worst),
             points: Quantity::points($most->points),
         );
     }

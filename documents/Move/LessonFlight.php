@@ -46,7 +46,7 @@ final readonly class LessonFlight implements Document
             new Map(array_map(static fn (array $travel): array => Series::rounded($travel, 4), $flight->fingers ?? [])),
             Frame::along($lesson->plan, $lesson->flown), round($lesson->score->score, 1), Facets::of($lesson->score),
             array_map(static fn (Fault $fault): LessonFault => new LessonFault(
-                $fault->id, FaultKinds::name($fault->id), $fault->axis, round($fault->t, 2), $fault->grade(), $fault->picture,
+                $fault->id, FaultKinds::name($fault->id), $fault->axis, round($fault->worst, 2), $fault->grade(), $fault->picture,
             ), $lesson->score->faults),
             $lesson->score->verdict->headline,
         );

@@ -26,6 +26,7 @@ final readonly class Fault implements Document
         public string $axis,
         public float $tS,
         public float $untilS,
+        public float $worstS,
         public float $size,
         public string $unit,
         public string $severity,
@@ -41,7 +42,7 @@ final readonly class Fault implements Document
     public static function of(FoundFault $fault, Score $score): self
     {
         return new self(
-            $fault->id, $fault->name(), $fault->axis, round($fault->t, 2), round($fault->until, 2),
+            $fault->id, $fault->name(), $fault->axis, round($fault->t, 2), round($fault->until, 2), round($fault->worst, 2),
             round(Units::value($fault->size), 2), Units::name($fault->size),
             $fault->grade(), round($score->cost($fault), 1), $fault->picture, $fault->cure(),
             $fault->origin->cause ?? 'unknown', $fault->origin?->finger?->value, $fault->origin?->side,

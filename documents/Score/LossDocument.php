@@ -30,7 +30,7 @@ final readonly class LossDocument implements Document
     public static function of(Loss $loss): self
     {
         return new self(
-            $loss->part, $loss->fault?->id, $loss->fault === null ? null : round($loss->fault->t, 2),
+            $loss->part, $loss->fault?->id, $loss->fault === null ? null : round($loss->fault->worst, 2),
             $loss->fault?->name() ?? Fact::of("part.$loss->part"), $loss->petal->value, round($loss->points, 2),
         );
     }

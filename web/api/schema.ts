@@ -1580,6 +1580,7 @@ export interface components {
             axis: string;
             t_s: number;
             until_s: number;
+            worst_s: number;
             size: number;
             unit: string;
             /** @enum {string} */

@@ -21,6 +21,9 @@ final readonly class Fault
     /** Under which its phrases stand: its kind, or its kind in such a move ("drift.spot"). */
     public string $wording;
 
+    /** When it is worst, s: where the picture should be looked at. */
+    public float $worst;
+
     /**
      * @param  string  $axis  climb, turn, run, slide, tilt, travel, picture or all
      * @param  float  $t  s, in the log's time
@@ -29,6 +32,7 @@ final readonly class Fault
      * @param  'start'|'hold'|'stop'  $phase
      * @param  Quantity  $size  what was measured
      * @param  ?Fact  $picture  what it does to the picture
+     * @param  ?float  $worst  when it is worst, s; null where it is a moment, or the same throughout
      */
     public function __construct(
         public FaultKind $kind,
@@ -41,9 +45,11 @@ final readonly class Fault
         public ?Fact $picture = null,
         ?string $wording = null,
         public ?Origin $origin = null,
+        ?float $worst = null,
     ) {
         $this->id = $kind->id();
         $this->wording = $wording ?? $this->id;
+        $this->worst = $worst ?? $t;
     }
 
     /** One that goes on between two nodes of the hold. */
@@ -68,10 +74,16 @@ final readonly class Fault
         return new self($kind, $axis, $t, $t, $phase, 1.0, Quantity::number(0.0));
     }
 
-    /** @param  float  $severity  1 at the threshold */
-    public function measured(Quantity $size, float $severity, ?Fact $picture = null): self
+    /**
+     * @param  float  $severity  1 at the threshold
+     * @param  ?float  $worst  when it is worst, s
+     */
+    public function measured(Quantity $size, float $severity, ?Fact $picture = null, ?float $worst = null): self
     {
-        return new self($this->kind, $this->axis, $this->t, $this->until, $this->phase, $severity, $size, $picture, $this->wording);
+        return new self(
+            $this->kind, $this->axis, $this->t, $this->until, $this->phase, $severity, $size, $picture, $this->wording, $this->origin,
+            $worst,
+        );
     }
 
     /** The same, said in the words that suit its move ("fault.<wording>"). */
@@ -81,7 +93,7 @@ final readonly class Fault
 
         return new self(
             $this->kind, $this->axis, $this->t, $this->until, $this->phase, $this->severity, $this->size, $this->picture, $wording,
-            $this->origin,
+            $this->origin, $this->worst,
         );
     }
 
@@ -90,7 +102,7 @@ final readonly class Fault
     {
         return new self(
             $this->kind, $this->axis, $this->t, $this->until, $this->phase, $this->severity, $this->size, $this->picture, $this->wording,
-            $origin,
+            $origin, $this->worst,
         );
     }
 

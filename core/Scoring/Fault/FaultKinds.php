@@ -29,6 +29,7 @@ final class FaultKinds
         'half-sky' => HalfSky::class,
         'sway-off-centre' => SwayOffCentre::class,
         'out-of-step' => OutOfStep::class,
+        'over-corrected' => OverCorrected::class,
     ];
 
     /** @return list<FaultKind> */

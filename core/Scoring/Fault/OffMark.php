@@ -29,6 +29,15 @@ final readonly class OffMark extends NamedFault
         return 'off-mark';
     }
 
+    public function wordings(): array
+    {
+        return [
+            'off-mark', 'off-mark.from-above', 'off-mark.slide-fast', 'off-mark.slide-slow', 'off-mark.turn-fast', 'off-mark.turn-slow',
+            'off-mark.turn-left', 'off-mark.turn-right', 'off-mark.tilt-fast', 'off-mark.tilt-slow', 'off-mark.tilt-up',
+            'off-mark.tilt-down',
+        ];
+    }
+
     public function rank(): int
     {
         return 3;
@@ -54,10 +63,12 @@ final readonly class OffMark extends NamedFault
             if ($nodes >= self::NODES) {
                 $most = Statistics::greatest(array_slice($stray, $from, $to - $from + 1));
                 $main = $take->take->main->from;
+                $worst = $main + $from + (int) array_search($most, array_slice($stray, $from, $to - $from + 1), true);
                 $faults[] = Fault::lasting($this, 'picture', $take->take, $main + $from, $main + $to)->measured(
                     Quantity::share($most), $most / self::OFF,
                     $most > 0.5 ? Fact::of('picture.subject-leaves') : Fact::of('picture.subject-off-mark', stray: Quantity::share($most)),
-                );
+                    $take->take->grid->t[$worst],
+                )->worded(Strayed::at($take, $worst)->wording);
             }
         }
 

@@ -50,40 +50,22 @@ final readonly class Origin
 
     public static function of(Fault $fault, Measurements $take): self
     {
-        $side = $fault->axis === 'picture' ? self::sideOf($fault, $take) : null;
-        $finger = self::fingerOf($fault, $take, $side);
+        $strayed = $fault->axis === 'picture' && $take->take->judging->hasSubject()
+            ? Strayed::at($take, (int) round(($fault->worst - $take->take->grid->t[0]) / Grid::STEP))
+            : null;
+        $finger = $strayed === null ? self::fingerOf($fault, $take) : $strayed->finger;
 
-        return new self(self::causeOf($fault, $take, $finger), $finger, $side);
+        return new self(self::causeOf($fault, $take, $finger), $finger, $strayed?->side);
     }
 
-    private static function fingerOf(Fault $fault, Measurements $take, ?string $side): ?Finger
+    private static function fingerOf(Fault $fault, Measurements $take): ?Finger
     {
-        return match ($fault->axis) {
-            'travel' => match (true) {
-                $take->take->judging->primary() === null => null,
-                $take->take->crab() > self::SLIDES => Finger::Slide,
-                default => Finger::Run,
-            },
-            'picture' => match ($side) {
-                null => null,
-                'left', 'right' => Finger::Turn,
-                default => Finger::Tilt,
-            },
-            default => Finger::tryFrom($fault->axis),
+        return match (true) {
+            $fault->axis !== 'travel' => Finger::tryFrom($fault->axis),
+            $take->take->judging->primary() === null => null,
+            $take->take->crab() > self::SLIDES => Finger::Slide,
+            default => Finger::Run,
         };
-    }
-
-    /** @return 'left'|'right'|'up'|'down'|null where the subject stood at its worst moment */
-    private static function sideOf(Fault $fault, Measurements $take): ?string
-    {
-        if (! $take->take->judging->hasSubject()) {
-            return null;
-        }
-        $node = (int) round(($fault->t - $take->take->grid->t[$take->take->main->from]) / Grid::STEP);
-        $u = $take->framing->u[$node] ?? 0.0;
-        $v = $take->framing->v[$node] ?? 0.0;
-
-        return abs($u) >= abs($v) ? ($u < 0 ? 'left' : 'right') : ($v < 0 ? 'down' : 'up');
     }
 
     /** @return self::HAND|self::OUTSIDE|self::UNKNOWN */

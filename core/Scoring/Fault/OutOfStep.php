@@ -29,10 +29,14 @@ final readonly class OutOfStep extends NamedFault
     {
         $sync = $take->eases->sync;
 
-        return $sync === null || $sync <= self::APART
+        return $sync === null || $sync->seconds <= self::APART
             ? []
-            : [Fault::momentary($this, 'all', $take->take->grid->t[$take->take->main->from], 'start')
-                ->measured(Quantity::seconds($sync), $sync / self::APART, Fact::of('picture.slides-out'))];
+            : [Fault::momentary($this, 'all', $sync->t, $sync->phase)->measured(
+                Quantity::seconds($sync->lag), $sync->seconds / self::APART,
+                $sync->phase === 'start'
+                    ? Fact::of('picture.sets-out-apart', lag: Quantity::seconds($sync->lag))
+                    : Fact::of('picture.comes-to-rest-apart', lag: Quantity::seconds($sync->lag)),
+            )];
     }
 
     public function stage(Staging $staging): Staging

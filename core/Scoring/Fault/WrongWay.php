@@ -22,6 +22,9 @@ final readonly class WrongWay extends NamedFault
 
     private const LOOK_BACK = 20;
 
+    /** A finger that presses against its way this long went the wrong way, however little the picture followed, s. */
+    private const PRESSED = 0.5;
+
     public function id(): string
     {
         return 'wrong-way';
@@ -59,6 +62,19 @@ final readonly class WrongWay extends NamedFault
                     ->measured(
                         Quantity::radians($back), $back / self::AGAINST, Fact::of('picture.goes-wrong-way', back: Quantity::radians($back)),
                     );
+
+                continue;
+            }
+            $t = $take->take->grid->t;
+            $pressed = $take->sticks?->against(
+                $axis === Axis::Turn ? Finger::Turn : Finger::Tilt, $way, $t[$first], $t[$span->holdFrom],
+            );
+            if ($pressed !== null && $pressed['seconds'] >= self::PRESSED) {
+                // The picture hardly followed: it costs nothing, and is said.
+                $faults[] = Fault::momentary($this, $axis->value, $pressed['at'], 'start')->measured(
+                    Quantity::seconds($pressed['seconds']), 1.0,
+                    Fact::of('picture.pressed-wrong-way', pressed: Quantity::seconds($pressed['seconds'])),
+                );
             }
         }
 

@@ -191,7 +191,6 @@ final class LibraryTest extends TestCase
         'curved-retreat' => ['drift' => 'its way has no distance to keep: a bend that is off shows as a pace that comes and goes'],
         'rise-slide-turn' => ['leak' => 'all three axes of the thumbs play, so none is at rest to leak into'],
         'pure-axis' => ['leak' => self::FIGURE], 'square-fixed-heading' => ['leak' => self::FIGURE],
-        'circle-fixed-heading' => ['leak' => self::FIGURE],
         'square-with-turns' => ['leak' => self::FIGURE], 'nose-in-bay' => ['leak' => self::FIGURE, 'wrong-way' => self::FIGURE],
         'return-home' => ['leak' => self::FIGURE],
         'out-and-back' => ['wrong-way' => self::FIGURE],

@@ -62,7 +62,8 @@ final class DrillScoreTest extends TestCase
             $plan = self::plan($drill);
             foreach ([0.3, 0.8, 2.0] as $sway) {
                 $score = self::scored(
-                    $plan, static fn (Position $place, float $t): Position => $place->plus($sway * sin(1.7 * $t), 0.0, $sway * cos(1.1 * $t)),
+                    $plan,
+                    static fn (Position $place, float $t): Position => $place->plus($sway * sin(1.7 * $t), 0.0, $sway * cos(1.1 * $t)),
                 );
                 self::assertContains($score->verdict->verdict, [Verdict::KEEP, Verdict::AGAIN, Verdict::OTHER], "$drill $sway");
                 self::assertStringNotContainsString('post', said($score->verdict->headline));

@@ -8,6 +8,8 @@ use Larkspur\Measure\Quantity;
 use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Scoring\Fault\Kick;
+use Larkspur\Scoring\Scorer;
+use Larkspur\Telemetry\FlightLog;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -156,6 +158,71 @@ final class FaultsTest extends TestCase
         self::assertLessThan(70.0, $score->parts->scores['framing']);
     }
 
+    /**
+     * By geometry alone: the nose turns clockwise, so that a heading ahead of the way leaves the subject on the left.
+     *
+     * @return iterable<string, array{'heading'|'tilt', float, string, string, string}>
+     */
+    public static function strays(): iterable
+    {
+        yield 'turned ahead' => ['heading', 18.0, 'left', 'turn', 'off-mark.turn-fast'];
+        yield 'turned behind' => ['heading', -18.0, 'right', 'turn', 'off-mark.turn-slow'];
+        yield 'looks too low' => ['tilt', -10.0, 'up', 'tilt', 'off-mark.tilt-up'];
+        yield 'looks too high' => ['tilt', 10.0, 'down', 'tilt', 'off-mark.tilt-down'];
+    }
+
+    /** @param  'heading'|'tilt'  $what */
+    #[DataProvider('strays')]
+    public function test_a_subject_off_its_mark_names_the_side_the_finger_and_what_it_did(
+        string $what, float $degrees, string $side, string $finger, string $wording,
+    ): void {
+        // Away from 8 to 16 s and back by 22, at its worst in between.
+        $score = ClosedForm::score([
+            $what => static fn (float $t): float => $degrees * 0.5 * (1 - cos(2 * M_PI * max(0.0, min(1.0, ($t - 8.0) / 14.0)))),
+        ]);
+        $off = ClosedForm::fault($score, 'off-mark');
+
+        self::assertNotNull($off);
+        self::assertSame([$side, $finger], [$off->origin?->side, $off->origin?->finger?->value]);
+        self::assertSame($wording, $off->wording);
+        self::assertEqualsWithDelta(15.0, $off->worst, 0.4);
+        self::assertLessThan($off->worst - 2.0, $off->t);
+    }
+
+    public function test_a_subject_hunted_across_its_mark_is_over_corrected_and_a_slow_wander_is_not(): void
+    {
+        $swing = static fn (float $period): callable => static fn (float $t): float => $t > 8 && $t < 22
+            ? 3.5 * sin(2 * M_PI * ($t - 8) / $period)
+            : 0.0;
+        $hunted = ClosedForm::fault(ClosedForm::score(['heading' => $swing(2.8)]), 'over-corrected');
+
+        self::assertNotNull($hunted);
+        self::assertSame('turn', $hunted->axis);
+        // 3.5 degrees of a frame of 70 are a twentieth of it.
+        self::assertEqualsWithDelta(0.05, $hunted->size->value, 0.012);
+        self::assertGreaterThan(7.0, $hunted->t);
+        self::assertLessThan(23.0, $hunted->until);
+        self::assertNull(ClosedForm::fault(ClosedForm::score(['heading' => $swing(14.0)]), 'over-corrected'));
+    }
+
+    public function test_a_finger_that_sets_out_the_wrong_way_is_told_where_the_picture_hardly_follows(): void
+    {
+        $log = ClosedForm::log([], 25.0);
+        $pressed = static fn (float $from, float $to): FlightLog => new FlightLog([
+            ...$log->columns,
+            'stick_turn' => array_map(
+                static fn (float $t): float => $t >= $from && $t < $to ? -0.2 : ($t > 3.2 && $t < ClosedForm::end() ? 0.4 : 0.0),
+                $log->column('t'),
+            ),
+        ]);
+        $wrong = ClosedForm::fault(Scorer::score($pressed(2.4, 3.2), ClosedForm::intent()), 'wrong-way');
+
+        self::assertNotNull($wrong);
+        self::assertEqualsWithDelta(0.8, $wrong->size->value, 0.1);
+        self::assertSame(0.0, $wrong->deduction());
+        self::assertNull(ClosedForm::fault(Scorer::score($pressed(2.9, 3.2), ClosedForm::intent()), 'wrong-way'));
+    }
+
     public function test_a_pace_that_comes_and_goes_is_uneven(): void
     {
         $score = ClosedForm::score(
@@ -189,7 +256,11 @@ final class FaultsTest extends TestCase
         $late = static fn (float $t): float => rad2deg((ClosedForm::travelled($t - 2.0) - ClosedForm::travelled($t)) / ClosedForm::RADIUS);
         $score = ClosedForm::score(['heading' => $late]);
 
-        self::assertNotNull(ClosedForm::fault($score, 'out-of-step'));
+        $apart = ClosedForm::fault($score, 'out-of-step');
+        self::assertNotNull($apart);
+        // The lag that was put in, give or take the lead that is planned; never the double that it is judged by.
+        self::assertEqualsWithDelta(2.0, $apart->size->value, 0.4);
+        self::assertSame('stop', $apart->phase);
     }
 
     public function test_every_fault_has_a_name_and_a_cue(): void

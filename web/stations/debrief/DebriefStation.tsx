@@ -71,7 +71,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
   const { time, setTime, playing, setPlaying, shownAt } = usePlayback(
     from,
     to,
-    () => Number(search.get('at')) || judged.faults[0]?.t_s || judged.take.hold_from_s,
+    () => Number(search.get('at')) || judged.faults[0]?.worst_s || judged.take.hold_from_s,
   );
   const [saying, setSaying] = useState(false);
   const site = placed.data?.document ?? EMPTY_SITE;
@@ -87,7 +87,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
 
   const step = (by: number) => setTime((now) => Math.max(from, Math.min(to, now + by)));
   const fault = (way: 1 | -1) => {
-    const times = judged.faults.map((item) => item.t_s).sort((a, b) => a - b);
+    const times = judged.faults.map((item) => item.worst_s).sort((a, b) => a - b);
     const next =
       way === 1
         ? times.find((t) => t > shownAt.current + 0.05)
@@ -122,7 +122,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
   });
   const pins: Pin[] = [
     ...judged.faults.slice(0, 8).map((item, index) => ({
-      t: item.t_s,
+      t: item.worst_s,
       stave: staveOf(item.axis, flown),
       kind: 'fault' as const,
       severity: item.severity,

@@ -40,11 +40,11 @@ export function Faults({ faults, facets, move, time, onTime }: Props) {
           >
             <button
               type="button"
-              className={`grid grid-cols-[3.6rem_1fr] gap-2 w-full text-left py-2 text-sm cursor-pointer bg-transparent ${Math.abs(fault.t_s - time) < 0.15 ? 'bg-haze' : ''}`}
-              onClick={() => onTime(fault.t_s)}
+              className={`grid grid-cols-[3.6rem_1fr] gap-2 w-full text-left py-2 text-sm cursor-pointer bg-transparent ${Math.abs(fault.worst_s - time) < 0.15 ? 'bg-haze' : ''}`}
+              onClick={() => onTime(fault.worst_s)}
             >
               <span className={`figure ${fault.severity === 'slight' ? 'text-pollen-ink' : 'text-brick'}`}>
-                {clock(fault.t_s)}
+                {clock(fault.worst_s)}
               </span>
               <span>
                 <b>
@@ -53,6 +53,9 @@ export function Faults({ faults, facets, move, time, onTime }: Props) {
                   {fault.side === null ? '' : `, to the ${WHERE[fault.side]}`}
                 </b>
                 , {fault.severity}: {size(fault)}
+                {fault.until_s - fault.t_s >= 1
+                  ? `, from ${clock(fault.t_s)} to ${clock(fault.until_s)}`
+                  : ''}
                 {fault.cost >= 0.1 ? `, costs ${fault.cost.toFixed(1)}` : ''}. {fault.picture}{' '}
                 <span className="text-ink-soft">{fault.try}</span>
               </span>
