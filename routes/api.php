@@ -4,6 +4,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ColumnMappingController;
 use App\Http\Controllers\CraftController;
 use App\Http\Controllers\DayController;
 use App\Http\Controllers\HouseController;
@@ -110,6 +111,10 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::put('imports/{import}/columns', [ImportController::class, 'columns'])->whereNumber('import');
     Route::put('imports/{import}/reading', [ImportController::class, 'reading'])->whereNumber('import');
     Route::put('imports/{import}/takes/{number}', [ImportController::class, 'take'])->whereNumber(['import', 'number']);
+
+    Route::get('column-mappings', [ColumnMappingController::class, 'index']);
+    Route::put('column-mappings/{mapping}', [ColumnMappingController::class, 'update'])->whereNumber('mapping');
+    Route::delete('column-mappings/{mapping}', [ColumnMappingController::class, 'destroy'])->whereNumber('mapping');
 
     Route::get('trend', [TakeController::class, 'trend']);
     Route::get('takes', [TakeController::class, 'index']);

@@ -12,7 +12,10 @@ use Larkspur\Fields;
 use Larkspur\Refusal;
 use Larkspur\Telemetry\ColumnMapping as Mapping;
 
-/** Takes somebody's word for what the columns of an upload are, remembers it for the school, and reads the upload again. */
+/**
+ * Takes somebody's word for what the columns of an upload are, remembers it for the school, and reads the upload again, with all that
+ * wait for the same answer.
+ */
 final readonly class ConfirmColumns
 {
     /** @param  array<string, mixed>  $columns  as a file of larkspur/columns/1 has them */
@@ -22,12 +25,19 @@ final readonly class ConfirmColumns
             throw new Refusal(Fact::of('import.waits-for-no-columns'), 'import');
         }
         $mapping = Mapping::read(Fields::of(['columns' => $columns]))->toArray();
+        $headers = $import->outcome['headers'] ?? [];
+        $fingerprint = Mapping::fingerprint($headers);
         ColumnMapping::query()->updateOrCreate(
-            ['school_id' => $import->school_id, 'fingerprint' => Mapping::fingerprint($import->outcome['headers'] ?? [])],
-            ['mapping' => $mapping],
+            ['school_id' => $import->school_id, 'fingerprint' => $fingerprint],
+            ['mapping' => $mapping, 'headers' => $headers, 'file_name' => $import->file_name],
         );
-        $import->update(['columns' => $mapping, 'state' => Import::WAITING, 'outcome' => []]);
-        ReadUpload::dispatch($import->id);
+        $waiting = Import::query()->where('school_id', $import->school_id)->where('state', Import::COLUMNS)->get();
+        foreach ($waiting as $other) {
+            if ($other->is($import) || Mapping::fingerprint($other->outcome['headers'] ?? []) === $fingerprint) {
+                $other->update(['columns' => $mapping, 'state' => Import::WAITING, 'outcome' => []]);
+                ReadUpload::dispatch($other->id);
+            }
+        }
 
         return $import;
     }

@@ -9,6 +9,7 @@ use App\Models\FlightLog as LogRecord;
 use App\Models\Import;
 use App\Models\Shot;
 use App\Models\Take;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Larkspur\Fact;
@@ -36,6 +37,9 @@ use Throwable;
  */
 final readonly class ImportLog
 {
+    /** No log that is read here is of an earlier year. */
+    private const CLOCKS_SET = 2000;
+
     public function __construct(private KeepTake $keepTake)
     {
     }
@@ -103,6 +107,14 @@ final readonly class ImportLog
         return $log;
     }
 
+    /** When its first sample was taken, where it says so and its clock was set: one that was not gives its makers' year or one to come. */
+    private static function date(FlightLog $log): ?Carbon
+    {
+        $time = $log->epoch === null ? null : Carbon::createFromTimestampUTC($log->epoch + $log->from());
+
+        return $time !== null && $time->year >= self::CLOCKS_SET && $time->lessThan(now()->addDay()) ? $time : null;
+    }
+
     private static function intent(Shot $shot): Intent
     {
         return Intent::read(Fields::of([...$shot->intent, 'camera' => $shot->rig->camera]));
@@ -160,16 +172,20 @@ final readonly class ImportLog
     {
         $known = LogRecord::query()->where('school_id', $import->school_id)
             ->where('owner_id', $import->owner_id)->where('sha256', $log->sha256)
-            ->first();
-        if ($known !== null) {
+            ->latest('edition')->first();
+        // By other columns, or as another place, the same bytes are another flight: what they were taken for leaves the logbook.
+        if ($known !== null && $known->columns == $import->columns && $known->reading === $import->reading) {
             throw new Refusal(Fact::of('import.known-already'), 'log '.$known->file_name, Fact::of('expected.log-not-imported-before'));
         }
+        $known?->takes()->delete();
         $record = LogRecord::query()->create([
             'school_id' => $import->school_id, 'owner_id' => $import->owner_id, 'sha256' => $log->sha256, 'file_name' => $import->file_name,
             'bytes' => $import->bytes, 'source' => $source, 'samples' => $log->count(), 'rate_hz' => round($log->rate(), 2),
             'notes' => array_map(static fn (LogNote $note): array => $note->toArray(), $log->notes), 'columns' => $import->columns,
             'reading' => $import->reading, 'reading_ground_m' => $import->reading_ground_m,
+            'edition' => $known === null ? 0 : $known->edition + 1,
         ]);
+        $import->flown_at = self::date($log) ?? $import->flown_at;
         $takes = $unsure = [];
         $refused = null;
         foreach ($this->judged($import, $log) as $number => $judged) {

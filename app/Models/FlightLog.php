@@ -32,6 +32,7 @@ use Larkspur\Telemetry\Reading;
  * @property ?array<string, mixed> $columns
  * @property ?string $reading
  * @property ?float $reading_ground_m
+ * @property int $edition
  */
 final class FlightLog extends Model
 {
@@ -46,7 +47,7 @@ final class FlightLog extends Model
 
     protected $fillable = [
         'school_id', 'owner_id', 'sha256', 'file_name', 'bytes', 'source', 'samples', 'rate_hz', 'notes', 'columns', 'reading',
-        'reading_ground_m',
+        'reading_ground_m', 'edition',
     ];
 
     /** @var array<string, string> */

@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $school_id
  * @property int $owner_id
+ * @property ?int $sender_id
  * @property ?int $shot_id
  * @property ?int $flight_log_id
  * @property string $file_name
@@ -58,7 +59,7 @@ final class Import extends Model
     public const REFUSED = 'refused';
 
     protected $fillable = [
-        'school_id', 'owner_id', 'shot_id', 'flight_log_id', 'file_name', 'path', 'bytes', 'bytes_read', 'state', 'outcome', 'columns',
+        'school_id', 'owner_id', 'sender_id', 'shot_id', 'flight_log_id', 'file_name', 'path', 'bytes', 'bytes_read', 'state', 'outcome', 'columns',
         'flown_at', 'reading', 'reading_ground_m',
     ];
 

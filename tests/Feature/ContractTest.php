@@ -77,7 +77,7 @@ final class ContractTest extends FeatureCase
         $paths = [
             '/glossary' => [], '/combinations' => [], '/shots/{shot}/comparison' => ['shot' => $this->shot->id],
             '/me' => [], '/today' => [], '/sites' => [], '/rigs' => [], '/moves' => [], '/shots' => [], '/takes' => [], '/trend' => [],
-            '/imports' => [],
+            '/imports' => [], '/column-mappings' => [],
             '/rigs/{rig}' => ['rig' => $this->shot->rig_id], '/rigs/{rig}/history' => ['rig' => $this->shot->rig_id],
             '/rigs/{rig}/file' => ['rig' => $this->shot->rig_id], '/crafts' => [], '/takes/{take}/bob' => ['take' => $this->take->id],
             '/shots/{shot}' => ['shot' => $this->shot->id],

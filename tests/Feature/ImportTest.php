@@ -35,9 +35,7 @@ final class ImportTest extends FeatureCase
         self::assertSame(0, Take::query()->count());
         self::assertCount(1, Storage::files('uploads'));
 
-        $columns = array_map(
-            static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'),
-        );
+        $columns = self::guessed($asked);
         $this->actingAs($user)->putJson(
             "/api/v1/imports/{$asked->json('id')}/columns", ['columns' => $columns],
         )->assertStatus(202)->assertJsonPath('state', 'done')->assertJsonCount(1, 'takes');
@@ -50,10 +48,7 @@ final class ImportTest extends FeatureCase
     {
         $user = User::factory()->createOne();
         $asked = $this->upload($user, 'one.csv', self::foreign(self::log('orbit')));
-        $columns = array_map(
-            static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'),
-        );
-        $this->actingAs($user)->putJson("/api/v1/imports/{$asked->json('id')}/columns", ['columns' => $columns])->assertStatus(202);
+        $this->confirm($user, $asked);
 
         $classmate = User::factory()->createOne(['school_id' => $user->school_id]);
         $this->upload($classmate, 'two.csv', self::foreign(self::log('push-in')))->assertJsonPath('state', 'done');
@@ -63,6 +58,81 @@ final class ImportTest extends FeatureCase
         $this->actingAs($classmate);
         $take = Take::query()->where('operator_id', $classmate->id)->sole();
         $this->actingAs($classmate)->getJson("/api/v1/takes/{$take->id}/replay")->assertOk();
+    }
+
+    public function test_files_that_wait_for_the_same_answer_go_on_together_and_others_wait(): void
+    {
+        $user = User::factory()->createOne();
+        $asked = $this->upload($user, 'one.csv', self::foreign(self::log('orbit')));
+        $same = $this->upload($user, 'two.csv', self::foreign(self::log('push-in')));
+        $other = $this->upload($user, 'three.csv', str_replace('Gimbal pitch', 'Wheel', self::foreign(self::log('pull-away'))));
+        $elsewhere = $this->upload(User::factory()->createOne(), 'four.csv', self::foreign(self::log('orbit')));
+        $this->confirm($user, $asked);
+
+        $states = Import::query()->withoutGlobalScopes()->pluck('state', 'id');
+        self::assertSame(
+            ['done', 'done', 'columns', 'columns'],
+            array_map(static fn (TestResponse $one): string => $states[$one->json('id')], [$asked, $same, $other, $elsewhere]),
+        );
+        self::assertSame(2, Take::query()->where('operator_id', $user->id)->count());
+    }
+
+    public function test_a_wrong_answer_is_looked_at_changed_and_forgotten_and_locks_nobody_out(): void
+    {
+        $user = User::factory()->createOne();
+        $bytes = self::foreign(self::log('orbit'));
+        $asked = $this->upload($user, 'one.csv', $bytes);
+        $this->confirm($user, $asked, ['alt_m' => ['column' => 'Height [ft]', 'unit' => 'm']]);
+        $wrong = Take::query()->sole();
+        $this->upload($user, 'one.csv', $bytes)->assertJsonPath('state', 'refused');
+
+        $known = $this->actingAs($user)->getJson('/api/v1/column-mappings')->assertOk()->assertJsonCount(1)
+            ->assertJsonPath('0.file_name', 'one.csv')->assertJsonPath('0.columns.guess.alt_m.unit', 'm');
+        self::assertContains('Remark', $known->json('0.columns.headers'));
+        $url = '/api/v1/column-mappings/'.$known->json('0.id');
+        $this->putJson($url, ['columns' => []])->assertUnprocessable();
+        $right = self::guessed($asked);
+        $this->putJson($url, ['columns' => $right])->assertOk()->assertJsonPath('columns.guess.alt_m.unit', 'ft');
+        $this->upload($user, 'one.csv', $bytes)->assertJsonPath('state', 'done');
+        $anew = Take::query()->sole();
+        self::assertNotSame($wrong->id, $anew->id);
+        self::assertTrue(Take::withTrashed()->whereKey($wrong->id)->exists());
+        self::assertGreaterThan(90, $anew->score);
+        // The same bytes by the same columns are still one log.
+        $this->upload($user, 'one.csv', $bytes)->assertJsonPath('state', 'refused');
+
+        $this->actingAs(User::factory()->createOne())->deleteJson($url)->assertNotFound();
+        $this->actingAs($user)->deleteJson($url)->assertNoContent();
+        $this->upload($user, 'two.csv', self::foreign(self::log('push-in')))->assertJsonPath('state', 'columns');
+    }
+
+    public function test_a_trainer_follows_what_they_sent_for_an_operator_and_so_does_the_operator(): void
+    {
+        $operator = User::factory()->createOne();
+        $trainer = User::factory()->trainer()->createOne(['school_id' => $operator->school_id]);
+        $shot = ShotFactory::whole($operator);
+        $plan = Planner::plan($shot->planned());
+        $sent = $this->upload(
+            $trainer, 'pass.csv', Shots::csv((new Recorder)->record($plan->move->flight, $plan->shot->site->frame())), $shot->id,
+        )->assertJsonPath('state', 'done');
+        foreach ([$trainer, $operator] as $user) {
+            $this->actingAs($user)->getJson('/api/v1/imports')->assertOk()->assertJsonPath('0.id', $sent->json('id'));
+        }
+        $this->actingAs(User::factory()->createOne(['school_id' => $operator->school_id]))->getJson('/api/v1/imports')->assertJsonCount(0);
+        self::assertSame($operator->id, Take::query()->sole()->operator_id);
+    }
+
+    public function test_a_take_is_dated_by_its_log_where_that_had_its_clock_set(): void
+    {
+        $log = self::log('orbit');
+        foreach (['2026-05-03T09:12:00Z' => true, '1980-01-06T00:00:00Z' => false, '2099-01-01T00:00:00Z' => false] as $date => $believed) {
+            $user = User::factory()->createOne();
+            $dated = new Log($log->columns, epoch: (float) strtotime($date));
+            $this->upload($user, 'pass.gpx', implode('', [...Formats::writer('pass.gpx')->write($dated)]))->assertJsonPath('state', 'done');
+            $take = Take::query()->where('operator_id', $user->id)->sole();
+            $flown = $believed ? strtotime($date) : now()->getTimestamp();
+            self::assertEqualsWithDelta($flown, $take->flown_at->getTimestamp(), 60, $date);
+        }
     }
 
     public function test_columns_that_cannot_be_are_refused_and_the_upload_waits_on(): void
@@ -82,9 +152,7 @@ final class ImportTest extends FeatureCase
         self::assertSame(Import::COLUMNS, Import::query()->sole()->state);
         // Nothing was asked of a log with our own header.
         $done = $this->upload($user, 'ours.csv', Shots::csv(self::log('orbit')));
-        $columns = array_map(
-            static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'),
-        );
+        $columns = self::guessed($asked);
         $this->actingAs($user)->putJson("/api/v1/imports/{$done->json('id')}/columns", ['columns' => $columns])->assertUnprocessable();
     }
 
@@ -212,6 +280,30 @@ final class ImportTest extends FeatureCase
     }
 
     /** The same log as another maker would write it. */
+    /**
+     * What was guessed, with what is put in its place, is said to be right.
+     *
+     * @param  TestResponse<\Illuminate\Http\JsonResponse>  $asked
+     * @param  array<string, array{column: string, unit: string}>  $instead
+     */
+    private function confirm(User $user, TestResponse $asked, array $instead = []): void
+    {
+        $this->actingAs($user)->putJson(
+            "/api/v1/imports/{$asked->json('id')}/columns", ['columns' => [...self::guessed($asked), ...$instead]],
+        )->assertStatus(202);
+    }
+
+    /**
+     * @param  TestResponse<\Illuminate\Http\JsonResponse>  $asked
+     * @return array<string, array{column: string, unit: string}>
+     */
+    private static function guessed(TestResponse $asked): array
+    {
+        return array_map(
+            static fn (array $column): array => ['column' => $column['column'], 'unit' => $column['unit']], $asked->json('columns.guess'),
+        );
+    }
+
     private static function foreign(Log $log): string
     {
         $text = "Timestamp (ms);Latitude;Longitude;Height [ft];Yaw (deg);Gimbal pitch (deg);Remark\n";

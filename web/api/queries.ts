@@ -203,6 +203,9 @@ export const useReplay = (id: number) =>
     staleTime: Infinity,
   });
 
+export const useColumnMappings = () =>
+  useQuery({ queryKey: ['column-mappings'], queryFn: () => answered(api.GET('/column-mappings')) });
+
 export const useImports = (busy: boolean) =>
   useQuery({
     queryKey: ['imports'],

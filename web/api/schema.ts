@@ -4,6 +4,38 @@
  */
 
 export interface paths {
+    "/column-mappings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["columnMappings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/column-mappings/{mapping}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeColumnMapping"];
+        post?: never;
+        delete: operations["forgetColumnMapping"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/crafts": {
         parameters: {
             query?: never;
@@ -2271,6 +2303,13 @@ export interface components {
             variants: components["schemas"]["Variant"][];
             passes: components["schemas"]["PlannedPass"][];
         };
+        RememberedColumns: {
+            id: number;
+            /** @description of the log over which it was confirmed; empty where that was not kept */
+            file_name: string;
+            confirmed_at: string;
+            columns: components["schemas"]["ColumnQuestion"];
+        };
         Replay: {
             t: number[];
             east_m: number[];
@@ -3169,6 +3208,86 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    columnMappings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the school confirmed, the latest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RememberedColumns"][];
+                };
+            };
+        };
+    };
+    changeColumnMapping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mapping: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description by quantity: the name of the column and its unit */
+                    columns: {
+                        [key: string]: components["schemas"]["MappedColumn"];
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description Logs are read so from now on */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RememberedColumns"];
+                };
+            };
+            /** @description Something is missing */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetColumnMapping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mapping: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is asked about again */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     crafts: {
         parameters: {
             query?: never;
@@ -3656,7 +3775,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Your latest imports */
+            /** @description The latest that you sent, or that were sent for you */
             200: {
                 headers: {
                     [name: string]: unknown;

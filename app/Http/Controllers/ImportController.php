@@ -25,17 +25,21 @@ use RuntimeException;
 /** Flight logs on their way in. */
 final class ImportController extends Controller
 {
+    /** More logs than one drop has. */
+    private const LISTED = 200;
+
     #[OA\Get(
         path: '/imports', operationId: 'imports',
         responses: [new OA\Response(
-            response: 200, description: 'Your latest imports',
+            response: 200, description: 'The latest that you sent, or that were sent for you',
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Import')),
         )],
     )]
     public function index(Request $request): JsonResponse
     {
-        $imports = Import::query()->where('owner_id', $this->user($request)->id);
-        $imports->latest('id')->limit(20);
+        $user = $this->user($request)->id;
+        $imports = Import::query()->where(static fn ($query) => $query->where('owner_id', $user)->orWhere('sender_id', $user));
+        $imports->latest('id')->limit(self::LISTED);
 
         return $this->answer(array_map(ImportDocument::of(...), $imports->get()->all()));
     }
@@ -142,7 +146,7 @@ final class ImportController extends Controller
         Storage::writeStream($path, $stream);
         fclose($stream);
         $import = Import::query()->create([
-            'owner_id' => $shot->operator_id ?? $user->id, 'shot_id' => $shot?->id,
+            'owner_id' => $shot->operator_id ?? $user->id, 'sender_id' => $user->id, 'shot_id' => $shot?->id,
             'file_name' => Str::limit(basename($file->getClientOriginalName()), 200, ''),
             'path' => $path, 'bytes' => $file->getSize(), 'flown_at' => $request->date('flown_at') ?? now(),
         ]);

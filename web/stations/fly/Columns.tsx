@@ -1,31 +1,53 @@
 // What the columns of another maker's log are: guessed, with why; confirmed here once, and remembered by the school.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answered, api, type Schemas } from '~/api/client';
+import { answered, api, type Problem, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Notice } from '~/kit/Notice';
 
 type Question = NonNullable<Schemas['Import']['columns']>;
-type Chosen = Record<string, { column: string; unit: string }>;
+export type Chosen = Record<string, { column: string; unit: string }>;
 
+/** The question of a log that waits for its answer. */
 export function Columns({ item, question }: { item: Schemas['Import']; question: Question }) {
   const client = useQueryClient();
+  const confirm = useMutation({
+    mutationFn: (columns: Chosen) =>
+      answered(
+        api.PUT('/imports/{import}/columns', { params: { path: { import: item.id } }, body: { columns } }),
+      ),
+    onSuccess: () => {
+      for (const key of ['imports', 'column-mappings']) void client.invalidateQueries({ queryKey: [key] });
+    },
+  });
+  return (
+    <div className="grid gap-2 p-3 rounded-md border border-pollen" data-columns={item.id}>
+      <p className="m-0">{item.message}</p>
+      <ColumnsTable
+        question={question}
+        onConfirm={confirm.mutate}
+        pending={confirm.isPending}
+        error={confirm.error}
+      />
+    </div>
+  );
+}
+
+type TableProps = {
+  question: Question;
+  onConfirm: (columns: Chosen) => void;
+  pending: boolean;
+  error: Problem | Error | null;
+};
+
+/** Which column is what, and in which unit it is written. */
+export function ColumnsTable({ question, onConfirm, pending, error }: TableProps) {
   const [chosen, setChosen] = useState<Chosen>(() =>
     Object.fromEntries(
       Object.entries(question.guess).map(([id, guess]) => [id, { column: guess.column, unit: guess.unit }]),
     ),
   );
   const [more, setMore] = useState(false);
-  const confirm = useMutation({
-    mutationFn: () =>
-      answered(
-        api.PUT('/imports/{import}/columns', {
-          params: { path: { import: item.id } },
-          body: { columns: chosen },
-        }),
-      ),
-    onSuccess: () => void client.invalidateQueries({ queryKey: ['imports'] }),
-  });
   const put = (id: string, next: Partial<Chosen[string]>) =>
     setChosen((now) => {
       const was = now[id] ?? {
@@ -42,8 +64,7 @@ export function Columns({ item, question }: { item: Schemas['Import']; question:
   );
   const missing = question.quantities.filter((q) => q.needed && chosen[q.id] === undefined);
   return (
-    <div className="grid gap-2 p-3 rounded-md border border-pollen" data-columns={item.id}>
-      <p className="m-0">{item.message}</p>
+    <>
       <table className="w-full border-collapse table-fixed">
         <thead>
           <tr className="text-left text-ink-soft">
@@ -105,9 +126,9 @@ export function Columns({ item, question }: { item: Schemas['Import']; question:
           Without heading or tilt, Ease, Flow, Hold and Line are judged all the same; Frame is not.
         </p>
       )}
-      {confirm.error && <Notice error={confirm.error} />}
+      {error && <Notice error={error} />}
       <div className="flex flex-wrap gap-2">
-        <Button primary onClick={() => confirm.mutate()} disabled={confirm.isPending || missing.length > 0}>
+        <Button primary onClick={() => onConfirm(chosen)} disabled={pending || missing.length > 0}>
           These are right
         </Button>
         {!more && <Button onClick={() => setMore(true)}>More columns</Button>}
@@ -115,7 +136,7 @@ export function Columns({ item, question }: { item: Schemas['Import']; question:
       {missing.length > 0 && (
         <p className="m-0 text-brick">Still needed: {missing.map((q) => q.name).join(', ')}.</p>
       )}
-    </div>
+    </>
   );
 }
 

@@ -10,8 +10,14 @@ import { Choice } from '~/kit/Choice';
 import { Columns } from './Columns';
 import { NameMove } from './NameMove';
 import { PlaceQuestion } from './PlaceQuestion';
+import { Remembered } from './Remembered';
+
+const ENDED: Schemas['Import']['state'][] = ['done', 'refused'];
 
 const LARGEST = 256 * 1024 * 1024;
+
+/** Logs that are shown before somebody asks for all of them. */
+const SHOWN = 8;
 
 type Sending = { key: string; name: string; share: number; problem: string | null };
 
@@ -21,6 +27,7 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
   const [against, setAgainst] = useState<'shot' | 'none'>('shot');
   const [sending, setSending] = useState<Sending[]>([]);
   const input = useRef<HTMLInputElement>(null);
+  const [all, setAll] = useState(false);
   const imports = useImports(true);
   const finished = (imports.data ?? []).filter((item) => item.state === 'done').length;
   useEffect(() => {
@@ -28,12 +35,26 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
       for (const key of ['takes', 'today', 'shots']) void client.invalidateQueries({ queryKey: [key] });
   }, [finished, client]);
 
+  const leaving = sending.some((item) => item.problem === null);
+  useEffect(() => {
+    // What has not been sent is only here: a page that is left loses it.
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    if (leaving) window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [leaving]);
+
   const send = async (files: FileList | null) => {
-    for (const file of files ?? []) {
-      const key = `${file.name}-${performance.now()}`;
+    const drop = [...(files ?? [])].map((file, index) => ({
+      file,
+      key: `${file.name}-${index}-${performance.now()}`,
+    }));
+    setSending((now) => [
+      ...now,
+      ...drop.map(({ file, key }) => ({ key, name: file.name, share: 0, problem: null })),
+    ]);
+    for (const { file, key } of drop) {
       const change = (next: Partial<Sending>) =>
         setSending((now) => now.map((item) => (item.key === key ? { ...item, ...next } : item)));
-      setSending((now) => [...now, { key, name: file.name, share: 0, problem: null }]);
       if (file.size > LARGEST) {
         change({
           problem: `${file.name} has ${Math.round(file.size / 1024 / 1024)} MB; logs of up to 256 MB are taken. It was not sent.`,
@@ -56,6 +77,11 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
       void client.invalidateQueries({ queryKey: ['imports'] });
     }
   };
+  // What waits for an answer, or is on its way, stands before what has ended.
+  const open = (imports.data ?? []).filter((item) => !ENDED.includes(item.state));
+  const ended = (imports.data ?? []).filter((item) => ENDED.includes(item.state));
+  const asked = open.filter((item) => item.state === 'columns' || item.state === 'place').length;
+  const toCome = leaving ? sending.filter((item) => item.problem === null).length : 0;
   return (
     <Card className="p-5 grid gap-4">
       <h2>Bring in logs of real passes</h2>
@@ -103,7 +129,19 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
           onChange={(event) => void send(event.target.files)}
         />
       </div>
-      <ul className="m-0 p-0 list-none grid gap-2" aria-live="polite">
+      {open.length + toCome > 1 && (
+        <p className="m-0 text-sm" aria-live="polite">
+          {[
+            toCome === 0 ? '' : `${toCome} to be sent`,
+            open.length === asked ? '' : `${open.length - asked} being read`,
+            asked === 0 ? '' : `${asked} ${asked === 1 ? 'waits' : 'wait'} for your answer`,
+          ]
+            .filter((words) => words !== '')
+            .join(', ')}
+          .
+        </p>
+      )}
+      <ul className="m-0 p-0 list-none grid gap-2">
         {sending.map((item) => (
           <li key={item.key} className="grid gap-1 text-sm">
             <span>{item.name}</span>
@@ -114,10 +152,23 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
             )}
           </li>
         ))}
-        {(imports.data ?? []).slice(0, 8).map((item) => (
+        {open.map((item) => (
+          <Arrived key={item.id} item={item} />
+        ))}
+        {(all ? ended : ended.slice(0, SHOWN)).map((item) => (
           <Arrived key={item.id} item={item} />
         ))}
       </ul>
+      {ended.length > SHOWN && !all && (
+        <button
+          type="button"
+          className="min-h-11 justify-self-start underline text-larkspur font-semibold cursor-pointer bg-transparent"
+          onClick={() => setAll(true)}
+        >
+          All {ended.length} logs
+        </button>
+      )}
+      <Remembered />
     </Card>
   );
 }

@@ -6,6 +6,7 @@ import { answer, draw, giveSize } from '~/testing/page';
 import { Columns } from './Columns';
 import { NameMove } from './NameMove';
 import { PlaceQuestion } from './PlaceQuestion';
+import { Remembered } from './Remembered';
 import { Slips } from './Slips';
 
 beforeEach(() => giveSize(320, 40));
@@ -41,6 +42,38 @@ const question = {
     quantity('zoom', 'Zoom', false, ['x']),
   ],
 } as NonNullable<Schemas['Import']['columns']>;
+
+describe('what was confirmed once', () => {
+  const known = { id: 4, file_name: 'one.csv', confirmed_at: '2026-05-03T09:00:00Z', columns: question };
+
+  it('is looked at, changed and sent', async () => {
+    const asked = answer({
+      'GET /column-mappings': { body: [known] },
+      'PUT /column-mappings/4': { body: known },
+    });
+    draw(<Remembered />);
+    expect(await screen.findByText(/Height from High in ft/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Change', hidden: true }));
+    fireEvent.change(screen.getByLabelText('Unit of Height'), { target: { value: 'm' } });
+    fireEvent.click(screen.getByRole('button', { name: 'These are right', hidden: true }));
+    await waitFor(() => expect(asked.some((one) => one.method === 'PUT')).toBe(true));
+    const sent = asked.find((one) => one.method === 'PUT')?.body as { columns: Record<string, unknown> };
+    expect(sent.columns.alt_m).toEqual({ column: 'High', unit: 'm' });
+  });
+
+  it('is forgotten', async () => {
+    const asked = answer({ 'GET /column-mappings': { body: [known] }, 'DELETE /column-mappings/4': { body: null } });
+    draw(<Remembered />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Forget, and ask again', hidden: true }));
+    await waitFor(() => expect(asked.some((one) => one.method === 'DELETE')).toBe(true));
+  });
+
+  it('says nothing where nothing was', () => {
+    answer({ 'GET /column-mappings': { body: [] } });
+    draw(<Remembered />);
+    expect(screen.queryByText(/remembered/)).toBeNull();
+  });
+});
 
 describe('the columns of another maker', () => {
   it('are shown as guessed, a doubtful one with its reason', () => {
