@@ -59,8 +59,8 @@ final class Import extends Model
     public const REFUSED = 'refused';
 
     protected $fillable = [
-        'school_id', 'owner_id', 'sender_id', 'shot_id', 'flight_log_id', 'file_name', 'path', 'bytes', 'bytes_read', 'state', 'outcome', 'columns',
-        'flown_at', 'reading', 'reading_ground_m',
+        'school_id', 'owner_id', 'sender_id', 'shot_id', 'flight_log_id', 'file_name', 'path', 'bytes', 'bytes_read', 'state', 'outcome',
+        'columns', 'flown_at', 'reading', 'reading_ground_m',
     ];
 
     protected $attributes = ['state' => self::WAITING, 'outcome' => '[]', 'bytes_read' => 0];

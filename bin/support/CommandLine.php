@@ -30,7 +30,7 @@ use Larkspur\Refusal;
 use Larkspur\Rig\Rig;
 use Larkspur\Rig\RigFile;
 use Larkspur\Scoring\Expectation;
-use Larkspur\Scoring\Fault\FaultKinds;
+use Larkspur\Scoring\Facet;
 use Larkspur\Scoring\Placement;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
@@ -185,8 +185,10 @@ final class CommandLine
     private function judgement(Score $score): array
     {
         $said = $this->speaker->say(...);
+        $petals = array_filter($score->facets, static fn (Facet $facet): bool => $facet->score !== null);
         $lines = [sprintf(
-            '%.0f (give or take %.0f): %s. %s', $score->score, $score->uncertainty, $said($score->verdict->headline),
+            '%.0f (give or take %.0f%s): %s. %s', $score->score, $score->uncertainty,
+            count($petals) === 5 ? '' : sprintf(', on %d of 5 petals', count($petals)), $said($score->verdict->headline),
             $said($score->verdict->reason),
         )];
         foreach ($score->facets as $facet) {
@@ -195,11 +197,14 @@ final class CommandLine
                 $said($facet->why),
             );
         }
+        if ($score->plan !== null) {
+            $lines[] = sprintf('  %-6s %3.0f  %s', 'Plan', $score->plan->match, strtr($score->plan->verdict, '-', ' '));
+        }
         foreach ($score->faults as $fault) {
-            $about = $said(FaultKinds::name($fault->id)).($fault->axis === 'all' ? '' : ' on '.$fault->axis);
+            $about = $said($fault->name()).(in_array($fault->axis, ['all', 'picture'], true) ? '' : ' on '.$fault->axis);
             $lines[] = sprintf(
-                '  %8s  %s, %s. %s', Measures::clock($fault->t), $about, $fault->grade(),
-                $said(Fact::all($fault->picture, FaultKinds::cue($fault->id))),
+                '  %8s  %s, %s. %s', Measures::clock($fault->worst), $about, $fault->grade(),
+                $said(Fact::all($fault->picture, $fault->cure())),
             );
         }
         foreach ($score->remarks as $remark) {

@@ -10,6 +10,7 @@ use Larkspur\Measure\Angle;
 use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Judging\Crossing;
+use Larkspur\Move\Judging\Framed;
 use Larkspur\Move\Judging\Role;
 use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Scoring\Path\CirclePath;
@@ -24,6 +25,9 @@ final readonly class Measurements
     private const BEFORE = 4;
 
     private const AFTER = 8;
+
+    /** Fraction of the frame from which a jump is seen at all. */
+    private const SHOWS = 0.001;
 
     /**
      * @param  TakeTarget  $target  what the take was meant to be
@@ -128,9 +132,12 @@ final readonly class Measurements
             ->times(100 / $take->viewing);
     }
 
-    /** How far the subject is thrown about a moment; null where the take has no subject there. */
+    /** How far what is filmed is thrown about a moment; null where the frame was not measured, or hardly shows it. */
     public function jumpAt(int $node): ?Fact
     {
+        if ($this->take->judging->framed === Framed::Free) {
+            return null;
+        }
         $from = $this->take->main->from;
         $first = max(0, $node - $from - self::BEFORE);
         $last = min(count($this->framing->u) - 1, $node - $from + self::AFTER);
@@ -142,6 +149,12 @@ final readonly class Measurements
             $most = max($most, Statistics::span(array_slice($series, $first, $last - $first + 1)));
         }
 
-        return Fact::of('picture.subject-jumps', jump: Quantity::share($most));
+        if ($most < self::SHOWS) {
+            return null;
+        }
+
+        return $this->take->judging->hasSubject()
+            ? Fact::of('picture.subject-jumps', jump: Quantity::share($most))
+            : Fact::of('picture.jumps', jump: Quantity::share($most));
     }
 }

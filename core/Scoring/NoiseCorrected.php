@@ -8,7 +8,7 @@ namespace Larkspur\Scoring;
  * A root mean square with the log's own noise taken off, and how sure of it one can be.
  *
  * With m2 the mean square seen, n2 what noise alone would give and nu independent stretches, the benefit of the
- * doubt goes to the pilot: sqrt(max(0, m2 - n2 (1 + 0.8 sqrt(2 / nu)))) (docs/scoring.md, section 1.6).
+ * doubt goes to the pilot: sqrt(max(0, m2 - n2 (1 + 0.8 sqrt(2 / nu)))) (docs/scoring.md, section 1).
  */
 final readonly class NoiseCorrected
 {

@@ -142,6 +142,15 @@ final class CommandLineTest extends TestCase
         );
         self::assertSame(0, $code);
         self::assertMatchesRegularExpression('/^(9[5-9]|100) /', $text);
+        self::assertMatchesRegularExpression('/^  Plan +\d+  as planned$/m', $text);
+        // Without tilt it is a judgement of part of the petals, and says nothing of a frame that nobody measured.
+        file_put_contents($this->folder.'/part.csv', implode("\n", array_map(
+            static fn (string $line): string => implode(',', array_slice(explode(',', $line), 0, 5)), $lines,
+        ))."\n");
+        $text = $this->run_('score', $this->folder.'/part.csv', '--columns', 'guess')[1];
+        self::assertMatchesRegularExpression('/^\d+ \(give or take \d+, on [1-4] of 5 petals\): /', $text);
+        self::assertStringContainsString('Frame    -', $text);
+        self::assertStringNotContainsString('of the frame', $text);
         self::assertSame(
             0,
             $this->run_('convert', $this->folder.'/other.csv', $this->folder.'/other.gpx', '--columns', $this->folder.'/columns.json')[0],

@@ -148,6 +148,7 @@ return [
     'fault.out-of-step.try' => 'Slide first, turn right after it; at the end let both die away together.',
 
     'picture.subject-jumps' => 'The subject jumps {jump:1} of the frame.',
+    'picture.jumps' => 'The picture jumps {jump:1} of the frame.',
     'picture.lurches' => 'The picture lurches where the finger let go.',
     'picture.stands-still' => 'The picture all but stands still.',
     'picture.foreground-hops' => 'The foreground hops up and down; no stabiliser takes that out.',

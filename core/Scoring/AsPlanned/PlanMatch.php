@@ -9,7 +9,7 @@ use Larkspur\Move\MovePlan;
 use Larkspur\Scoring\Measurements;
 use Larkspur\Scoring\TakeAssignment;
 
-/** Whether a take is the shot that was planned, however clean it is (docs/scoring.md, section 3). */
+/** Whether a take is the shot that was planned, however clean it is (docs/scoring.md, section 12). */
 final readonly class PlanMatch
 {
     public const AS_PLANNED = 'as-planned';

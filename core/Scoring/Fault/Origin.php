@@ -32,9 +32,9 @@ final readonly class Origin
     private const AFTER = 0.4;
 
     /** Share of what an axis did from which its finger made it, of a jolt and of what lasts. */
-    private const OF_A_JOLT = 0.5;
+    private const OF_A_JOLT = 0.35;
 
-    private const OF_WHAT_LASTS = 0.6;
+    private const OF_WHAT_LASTS = 0.65;
 
     /** Sine of the angle between way and look from which a craft rather slides than runs. */
     private const SLIDES = 0.7;
