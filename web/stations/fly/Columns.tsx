@@ -111,9 +111,7 @@ export function ColumnsTable({ question, onConfirm, pending, error }: TableProps
                   </select>
                   {doubt && <span className="block text-pollen-ink">please check: {guess.why}</span>}
                   {guess !== undefined && now?.column === guess.column && guess.samples.length > 0 && (
-                    <span className="block text-sm text-ink-soft figure truncate">
-                      {guess.samples.join(', ')}
-                    </span>
+                    <span className="block text-sm text-ink-soft figure">{guess.samples.join(', ')}</span>
                   )}
                 </td>
               </tr>

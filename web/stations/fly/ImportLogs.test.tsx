@@ -24,7 +24,7 @@ const arrived = (change: Partial<Schemas['Import']> = {}): Schemas['Import'] => 
   ...change,
 });
 const show = (imports: Schemas['Import'][]) => {
-  answer({ 'GET /imports': { body: imports } });
+  answer({ 'GET /imports': { body: imports }, 'GET /column-mappings': { body: [] } });
   return draw(<ImportLogs shot={undefined} />);
 };
 
@@ -57,6 +57,35 @@ function receive(...statuses: number[]): FormData[] {
 }
 const choose = (...files: File[]) =>
   fireEvent.change(screen.getByLabelText('Choose logs'), { target: { files } });
+
+describe('logs that wait for an answer', () => {
+  const columns = (...headers: string[]) => ({ headers, guess: {}, quantities: [] });
+  const waits = (id: number, file_name: string, ...headers: string[]) =>
+    arrived({ id, file_name, state: 'columns', takes: [], columns: columns(...headers) });
+
+  it('are asked about once for all of a maker', async () => {
+    show([
+      waits(1, 'a.csv', 'La', 'Lo'),
+      waits(2, 'b.csv', 'La', 'Lo'),
+      waits(3, 'c.csv', 'Breite'),
+      waits(4, 'd.csv', 'La', 'Lo'),
+    ]);
+    expect(await screen.findAllByRole('button', { name: 'These are right' })).toHaveLength(2);
+    expect(screen.getByText('Your answer reads 2 more: b.csv, d.csv')).toBeTruthy();
+    expect(screen.getByText(/4 wait for your answer/)).toBeTruthy();
+  });
+
+  it('stand before what has ended, of which eight are shown until all are asked for', async () => {
+    show([
+      ...Array.from({ length: 12 }, (_, id) => arrived({ id, file_name: `done-${id}.csv` })),
+      waits(50, 'late.csv', 'La'),
+    ]);
+    expect(await screen.findByText('late.csv')).toBeTruthy();
+    expect(screen.queryByText('done-11.csv')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'All 12 logs' }));
+    expect(screen.getByText('done-11.csv')).toBeTruthy();
+  });
+});
 
 describe('logs that have arrived', () => {
   it('link to each of their takes', async () => {

@@ -152,11 +152,11 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
             )}
           </li>
         ))}
-        {open.map((item) => (
-          <Arrived key={item.id} item={item} />
+        {askedOnce(open).map(({ item, same }) => (
+          <Arrived key={item.id} item={item} same={same} />
         ))}
         {(all ? ended : ended.slice(0, SHOWN)).map((item) => (
-          <Arrived key={item.id} item={item} />
+          <Arrived key={item.id} item={item} same={[]} />
         ))}
       </ul>
       {ended.length > SHOWN && !all && (
@@ -187,7 +187,25 @@ function Bar({ share, words }: { share: number; words: string }) {
   );
 }
 
-function Arrived({ item }: { item: Schemas['Import'] }) {
+/** Logs that wait for the same answer are asked about once. */
+function askedOnce(items: Schemas['Import'][]): { item: Schemas['Import']; same: string[] }[] {
+  const asked = new Map<string, { item: Schemas['Import']; same: string[] }>();
+  for (const item of items) {
+    const key =
+      item.columns !== null
+        ? `columns ${item.columns.headers.join('\n')}`
+        : item.state === 'place'
+          ? `place ${item.shot_id} ${item.readings.map((one) => one.id).join(' ')} ${item.file_name.split('.').pop()}`
+          : `${item.id}`;
+    const first = asked.get(key);
+    if (first) first.same.push(item.file_name);
+    else asked.set(key, { item, same: [] });
+  }
+  return [...asked.values()];
+}
+
+/** `same`: names of the logs that its answer will read as well. */
+function Arrived({ item, same }: { item: Schemas['Import']; same: string[] }) {
   return (
     <li className="grid gap-1 text-sm border-t border-line pt-2" data-import={item.state}>
       <div className="flex justify-between gap-3">
@@ -212,6 +230,11 @@ function Arrived({ item }: { item: Schemas['Import'] }) {
       ) : null}
       {item.state === 'columns' && item.columns && <Columns item={item} question={item.columns} />}
       {item.state === 'place' && <PlaceQuestion item={item} />}
+      {same.length > 0 && (
+        <span className="text-ink-soft" data-same={same.length}>
+          Your answer reads {same.length === 1 ? 'one more' : `${same.length} more`}: {same.join(', ')}
+        </span>
+      )}
       {item.unsure.map((take) => (
         <NameMove key={take.number} item={item} take={take} />
       ))}

@@ -62,7 +62,10 @@ describe('what was confirmed once', () => {
   });
 
   it('is forgotten', async () => {
-    const asked = answer({ 'GET /column-mappings': { body: [known] }, 'DELETE /column-mappings/4': { body: null } });
+    const asked = answer({
+      'GET /column-mappings': { body: [known] },
+      'DELETE /column-mappings/4': { body: null },
+    });
     draw(<Remembered />);
     fireEvent.click(await screen.findByRole('button', { name: 'Forget, and ask again', hidden: true }));
     await waitFor(() => expect(asked.some((one) => one.method === 'DELETE')).toBe(true));
