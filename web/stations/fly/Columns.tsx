@@ -84,7 +84,7 @@ export function ColumnsTable({ question, onConfirm, pending, error }: TableProps
                   {quantity.name}
                   {quantity.needed ? '' : <span className="text-ink-soft font-normal"> if there</span>}
                 </th>
-                <td className="pr-2">
+                <td className="pr-2 py-1">
                   <select
                     aria-label={`Column of ${quantity.name}`}
                     className="min-h-11 w-full rounded-md border border-line bg-card text-ink"
@@ -97,7 +97,7 @@ export function ColumnsTable({ question, onConfirm, pending, error }: TableProps
                     ))}
                   </select>
                 </td>
-                <td>
+                <td className="py-1">
                   <select
                     aria-label={`Unit of ${quantity.name}`}
                     className="min-h-11 w-full rounded-md border border-line bg-card text-ink"
