@@ -93,7 +93,7 @@ foreach (array_slice($missed, 0, 6, true) as $words => $times) {
     printf("    %s: %d\n", $words, $times);
 }
 
-$sprung = $springs = $claimed = $clean = 0;
+$sprung = $springs = $claimed = $clean = $doubted = 0;
 $caused = $causes = ['hand' => 0, 'outside' => 0];
 $against = [];
 $judged = 0;
@@ -152,6 +152,7 @@ foreach ($shots as $move) {
         $scores[] = flown($plan, OperatorHabits::ofLevel($seed % 3, $seed), $gusty, $seed);
         foreach (array_filter($scores) as $score) {
             $judged++;
+            $doubted += $score->measured->doubt === null ? 0 : 1;
             foreach (Contradictions::in($score) as $words) {
                 $against["$words ($id)"] = ($against["$words ($id)"] ?? 0) + 1;
             }
@@ -163,6 +164,7 @@ printf("springs claimed on clean flights: %.1f %% of %d (wanted under 3 %%)\n", 
 foreach ($causes as $cause => $count) {
     printf("cause told, %s: %.1f %% of %d (wanted 90 %%)\n", $cause, 100 * $caused[$cause] / max(1, $count), $count);
 }
+printf("finger columns doubted that are right: %d in %d takes (wanted 0)\n", $doubted, $judged);
 printf("sentences that contradict another: %d in %d takes (wanted 0)\n", array_sum($against), $judged);
 foreach ($against as $words => $times) {
     printf("    %s: %d\n", $words, $times);

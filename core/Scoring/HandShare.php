@@ -21,15 +21,16 @@ final readonly class HandShare
     /**
      * @param  list<float>  $rate  per grid node from first motion to last, m/s or rad/s
      * @param  list<float>  $asked  what the fit says of it
+     * @param  list<float>  $travel  of the finger, so much earlier as fits best
      */
-    private function __construct(private array $rate, private array $asked)
+    private function __construct(private array $rate, private array $asked, private array $travel)
     {
     }
 
     public static function of(Take $take, Sticks $sticks, Finger $finger): self
     {
         $rate = $take->moving(self::rate($take, $finger));
-        $best = [INF, $rate];
+        $best = [INF, $rate, $rate];
         foreach (self::LAGS as $lag) {
             $travel = $sticks->at($finger, array_map(static fn (float $t): float => $t - $lag * Grid::STEP, $take->moving($take->grid->t)));
             $asked = self::fitted($rate, $travel);
@@ -37,10 +38,28 @@ final readonly class HandShare
             foreach ($rate as $i => $value) {
                 $error += ($value - $asked[$i]) ** 2;
             }
-            $best = $error < $best[0] ? [$error, $asked] : $best;
+            $best = $error < $best[0] ? [$error, $asked, $travel] : $best;
         }
 
-        return new self($rate, $best[1]);
+        return new self($rate, $best[1], $best[2]);
+    }
+
+    /** Share of what the axis did in all that its finger explains: 0 where they have nothing to do with each other, 1 at most. */
+    public function explained(): float
+    {
+        $left = $all = 0.0;
+        foreach ($this->rate as $i => $rate) {
+            $left += ($rate - $this->asked[$i]) ** 2;
+            $all += $rate ** 2;
+        }
+
+        return $all > 0 ? max(0.0, 1 - $left / $all) : 0.0;
+    }
+
+    /** Whether the axis goes against its finger: a column that counts the other way. */
+    public function isReversed(): bool
+    {
+        return array_sum(array_map(static fn (float $rate, float $travel): float => $rate * $travel, $this->rate, $this->travel)) < 0;
     }
 
     /**

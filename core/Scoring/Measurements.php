@@ -33,6 +33,7 @@ final readonly class Measurements
      * @param  TakeTarget  $target  what the take was meant to be
      * @param  ?Sticks  $sticks  what the fingers did, where the log has it
      * @param  ?DrillFigure  $drill  of a drill: how far it lies off its figure
+     * @param  ?Fact  $doubt  why what the log says of the fingers is not believed
      * @param  AskedOfTheHand  $asked  what the plan itself asks of the picture
      * @param  array<value-of<Axis>, NoiseCorrected>  $evenness  share of the held rate
      * @param  NoiseCorrected  $path  % of the viewing distance
@@ -49,6 +50,7 @@ final readonly class Measurements
         public TakeTarget $target,
         public ?Sticks $sticks,
         public ?DrillFigure $drill,
+        public ?Fact $doubt,
         public AskedOfTheHand $asked,
         public array $evenness,
         public Eases $eases,
@@ -67,7 +69,7 @@ final readonly class Measurements
     }
 
     public static function of(
-        Take $take, TakeTarget $target, ?Sticks $sticks = null, ?DrillFigure $drill = null,
+        Take $take, TakeTarget $target, ?Sticks $sticks = null, ?DrillFigure $drill = null, ?Fact $doubt = null,
     ): self {
         $eases = Eases::of($take, $target->lead, $sticks);
         $shake = Shake::of($take);
@@ -75,7 +77,7 @@ final readonly class Measurements
         $extent = $take->path->extent($take->main);
 
         return new self(
-            $take, $target, $sticks, $drill, $drill->asked ?? AskedOfTheHand::nothing(),
+            $take, $target, $sticks, $drill, $doubt, $drill->asked ?? AskedOfTheHand::nothing(),
             evenness: Evenness::of($take, $target),
             eases: $eases,
             path: $stray['wander']->times(100 / $take->viewing),

@@ -121,8 +121,8 @@ final class Scorer
                 $measured->take->judging->hasSubject() ? $trimmed : null, $cropBudget, $match, $assignment,
             ),
             WindReport::of($cut, $wind, WindShare::of($measured->take, $measured->sticks)), self::automatedShare($cut, $window),
-            $assignment->remarks, $measured, $parts, $frame, $cut, $match, $losses, Finish::of($measured),
-            Thirds::of($measured->take->main, $usable),
+            array_values(array_filter([...$assignment->remarks, $measured->doubt])), $measured, $parts, $frame, $cut, $match, $losses,
+            Finish::of($measured), Thirds::of($measured->take->main, $usable),
         );
     }
 
@@ -174,12 +174,12 @@ final class Scorer
             'take', Fact::of('take.that-fits-its-plan'),
         );
         $target = $target->withLead(RotationLead::seconds($take->held(Axis::Turn), $assignment->intent->lens));
-        $sticks = Sticks::of($cut);
+        $fingers = TrustedSticks::of(Sticks::of($cut), $take);
         $drill = $judging->path === PathKind::Figure
-            ? DrillFigure::of($take, Catalogue::plan($assignment->intent, $frame, ModeTune::ordinary()), $sticks)
+            ? DrillFigure::of($take, Catalogue::plan($assignment->intent, $frame, ModeTune::ordinary()), $fingers->sticks)
             : null;
 
-        return Measurements::of($take, $target, $sticks, $drill);
+        return Measurements::of($take, $target, $fingers->sticks, $drill, $fingers->doubt);
     }
 
     /**

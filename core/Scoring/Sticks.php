@@ -23,7 +23,7 @@ final readonly class Sticks
     private const SPRING = 0.2;
 
     /** A finger held below this takes no part, travel. */
-    private const TAKES_PART = 0.1;
+    public const TAKES_PART = 0.1;
 
     /** Travel of a thumb's other axis that is a leak, as a share of full travel (derived: one twentieth). */
     public const LEAK = 0.05;
@@ -54,6 +54,30 @@ final readonly class Sticks
         }
 
         return $travel === [] ? null : new self($log->column('t'), $travel);
+    }
+
+    /** The farthest that any finger was pressed, travel. */
+    public function most(): float
+    {
+        $most = 0.0;
+        foreach ($this->travel as $travel) {
+            $most = max($most, ...array_map(abs(...), $travel));
+        }
+
+        return $most;
+    }
+
+    /** Median travel of a finger, as pressed either way; 0 where the log does not have it. */
+    public function held(Finger $finger, float $from, float $to): float
+    {
+        $held = [];
+        foreach ($this->travel[$finger->value] ?? [] as $i => $travel) {
+            if ($this->t[$i] >= $from && $this->t[$i] <= $to) {
+                $held[] = abs($travel);
+            }
+        }
+
+        return $held === [] ? 0.0 : Statistics::median($held);
     }
 
     /**

@@ -152,11 +152,8 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
             )}
           </li>
         ))}
-        {askedOnce(open).map(({ item, same }) => (
+        {[...askedOnce(open), ...askedOnce(all ? ended : ended.slice(0, SHOWN))].map(({ item, same }) => (
           <Arrived key={item.id} item={item} same={same} />
-        ))}
-        {(all ? ended : ended.slice(0, SHOWN)).map((item) => (
-          <Arrived key={item.id} item={item} same={[]} />
         ))}
       </ul>
       {ended.length > SHOWN && !all && (
