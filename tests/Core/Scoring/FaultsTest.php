@@ -223,6 +223,31 @@ final class FaultsTest extends TestCase
         self::assertNull(ClosedForm::fault(Scorer::score($pressed(2.9, 3.2), ClosedForm::intent()), 'wrong-way'));
     }
 
+    public function test_a_take_without_a_picture_says_nothing_of_one(): void
+    {
+        $log = ClosedForm::log(['heading' => self::jump(14.0, 4.0)], 25.0);
+        $blind = new FlightLog(
+            [...$log->columns, 'gimbal_tilt_deg' => array_fill(0, $log->count(), 0.0)], lacks: ['gimbal_tilt_deg'],
+        );
+        $kick = ClosedForm::fault(Scorer::score($blind, ClosedForm::intent()), 'kick');
+
+        self::assertNotNull($kick);
+        self::assertNull($kick->picture);
+        self::assertSame('picture.subject-jumps', ClosedForm::fault(Scorer::score($log, ClosedForm::intent()), 'kick')?->picture?->code);
+    }
+
+    public function test_sync_says_the_true_lag_where_it_counts_double(): void
+    {
+        // The nose turns two seconds before the craft goes: ahead of it, it counts double.
+        $early = static fn (float $t): float => rad2deg((ClosedForm::travelled($t + 2.0) - ClosedForm::travelled($t)) / ClosedForm::RADIUS);
+        $sync = ClosedForm::score(['heading' => $early])->measured->eases->sync;
+
+        self::assertNotNull($sync);
+        self::assertSame('start', $sync->phase);
+        self::assertEqualsWithDelta(2.0, $sync->lag, 0.3);
+        self::assertEqualsWithDelta(2 * $sync->lag, $sync->seconds, 1e-9);
+    }
+
     public function test_a_pace_that_comes_and_goes_is_uneven(): void
     {
         $score = ClosedForm::score(

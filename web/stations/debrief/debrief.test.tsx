@@ -61,6 +61,24 @@ describe('faults', () => {
     expect(moved).toHaveBeenCalledWith(17.4);
   });
 
+  it('goes to where it is worst, and says how long it lasts and to which side it went', () => {
+    show([aFault({ id: 'off-mark', axis: 'picture', t_s: 10, until_s: 16.5, worst_s: 14.2, side: 'left' })]);
+    const button = screen.getByRole('button');
+    expect(button.textContent).toContain('0:14.2');
+    expect(button.textContent).toContain('to the left');
+    expect(button.textContent).toContain('from 0:10.0 to 0:16.5');
+    fireEvent.click(button);
+    expect(moved).toHaveBeenCalledWith(14.2);
+  });
+
+  it('says what it cost, and nothing of a cost that there was not', () => {
+    show([aFault({ cost: 4.12 })]);
+    expect(screen.getByRole('button').textContent).toContain('costs 4.1');
+    document.body.innerHTML = '';
+    show([aFault({ cost: 0 })]);
+    expect(screen.getByRole('button').textContent).not.toContain('costs');
+  });
+
   it('shows five at most', () => {
     show(Array.from({ length: 8 }, (_, i) => aFault({ t_s: i, id: 'kick' })));
     expect(screen.getAllByRole('listitem')).toHaveLength(5);

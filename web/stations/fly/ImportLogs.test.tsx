@@ -75,6 +75,27 @@ describe('logs that wait for an answer', () => {
     expect(screen.getByText(/4 wait for your answer/)).toBeTruthy();
   });
 
+  it('are asked about once where they lie elsewhere than their plan, by shot and by kind of file', async () => {
+    const reading = (id: string) => ({ id, words: id, east_m: 1, north_m: 2, up_m: 3 });
+    const elsewhere = (id: number, file_name: string, shot_id: number) =>
+      arrived({
+        id,
+        file_name,
+        shot_id,
+        state: 'place',
+        takes: [],
+        readings: ['as-written', 'swapped'].map(reading),
+      });
+    show([
+      elsewhere(1, 'a.csv', 5),
+      elsewhere(2, 'b.csv', 5),
+      elsewhere(3, 'c.gpx', 5),
+      elsewhere(4, 'd.csv', 6),
+    ]);
+    expect(await screen.findByText('Your answer reads one more: b.csv')).toBeTruthy();
+    expect(screen.getAllByText(/\.(csv|gpx)$/)).toHaveLength(4);
+  });
+
   it('stand before what has ended, of which eight are shown until all are asked for', async () => {
     show([
       ...Array.from({ length: 12 }, (_, id) => arrived({ id, file_name: `done-${id}.csv` })),

@@ -23,6 +23,7 @@ describe('a row of the logbook', () => {
     draw(<TakeRow take={aTake({ comments: 1, automated: true })} showOperator />);
     expect(screen.getByRole('link').textContent).toContain('Tobias Renn');
     expect(screen.getByRole('link').textContent).toContain('one comment');
+    expect(screen.getByRole('link').textContent).toContain('flown by automation');
   });
 
   it('shows what was decided in place of what was advised', () => {
