@@ -137,6 +137,9 @@ final class SampleRows
         if ($this->badRows > self::NAMED) {
             $this->notes[] = new LogNote(Fact::of('sample-rows.more-rows-could-not', named: $this->badRows - self::NAMED));
         }
+        if (array_filter($columns['alt_m'], static fn (float $height): bool => $height !== 0.0) === []) {
+            $this->notes[] = new LogNote(Fact::of('sample-rows.no-heights'), null, 'alt_m');
+        }
         $log = new FlightLog($columns, $modes, [], '', $lacks, $epoch);
         $this->noteGaps($log);
 

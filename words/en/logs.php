@@ -119,6 +119,7 @@ return [
     'sample-rows.rows-repeat-time-first' => '{count, plural, one {One row repeats} other {# rows repeat}} a time; the first of each was kept.',
     'sample-rows.time-stands-still-log' => 'Time stands still in this log.',
     'sample-rows.time-rises-row-row' => 'a time that rises from row to row, in seconds',
+    'sample-rows.no-heights' => 'Every height is 0: the log has none. What rests on height is not to be trusted.',
     'sample-rows.log-longest-nothing-judged' => '{count, plural, one {One gap} other {# gaps}} in the log, the longest {widest:1} at {at:1}; nothing is judged inside a gap.',
     'xml-events.file-declares-document-type' => 'This file declares a document type or entities, which a flight log does not need.',
     'xml-events.file-without-doctype' => 'a file without <!DOCTYPE',

@@ -11,6 +11,7 @@ use Larkspur\Telemetry\ColumnsUnknown;
 use Larkspur\Telemetry\FlightCsvReader;
 use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
+use Larkspur\Telemetry\LogNote;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Shots;
@@ -139,6 +140,20 @@ final class OtherMakersTest extends TestCase
         $log = self::flown();
 
         self::assertSameFlight($log, Formats::reader("flight.$format")->read(self::stream($written($log))));
+    }
+
+    public function test_a_file_without_heights_says_that_it_has_none(): void
+    {
+        $log = self::flown();
+        $points = static fn (string $height): string => '<?xml version="1.0"?><gpx version="1.1" creator="a converter" '
+            .'xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>'.implode('', array_map(
+                static fn (array $r): string => "<trkpt lat=\"{$r['lat']}\" lon=\"{$r['lon']}\">".sprintf($height, $r['alt_m'])
+                    .'<time>'.Clock::written(self::BEGAN + $r['t']).'</time></trkpt>', self::rows($log),
+            )).'</trkseg></trk></gpx>';
+        foreach (['<ele>%s</ele>' => [], '' => ['alt_m']] as $height => $columns) {
+            $notes = Formats::reader('flight.gpx')->read(self::stream($points($height)))->notes;
+            self::assertSame($columns, array_values(array_filter(array_map(static fn (LogNote $note): string => $note->column, $notes))));
+        }
     }
 
     public function test_another_reference_system_is_refused(): void
