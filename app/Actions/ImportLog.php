@@ -50,11 +50,11 @@ final readonly class ImportLog
             $import->update(['state' => Import::READING]);
             $log = $this->placed($import, $this->read($import));
             $import->update(['state' => Import::JUDGING, 'bytes_read' => $import->bytes]);
-            [$takes, $unsure] = DB::transaction(fn (): array => $this->keep($import, $log, $source));
+            [$takes, $unsure, $said] = DB::transaction(fn (): array => $this->keep($import, $log, $source));
             $import->update(['state' => Import::DONE, 'outcome' => [
                 'takes' => array_map(static fn (Take $take): int => $take->id, $takes),
                 'unsure' => $unsure,
-                'notes' => array_map(static fn (LogNote $note): array => $note->toArray(), $log->notes),
+                'notes' => array_map(static fn (LogNote $note): array => $note->toArray(), [...$said, ...$log->notes]),
             ]]);
         } catch (ColumnsUnknown $unknown) {
             // The upload is kept until somebody has said what its columns are.
@@ -165,8 +165,8 @@ final readonly class ImportLog
     }
 
     /**
-     * @return array{list<Take>, list<array{number: int, from_s: float, to_s: float, candidates: list<string>}>} takes kept, and those whose
-     * move somebody has to name
+     * @return array{list<Take>, list<array{number: int, from_s: float, to_s: float, candidates: list<string>}>, list<LogNote>} takes kept,
+     * those whose move somebody has to name, and what has to be said beside what the reader said
      */
     private function keep(Import $import, FlightLog $log, string $source): array
     {
@@ -177,7 +177,7 @@ final readonly class ImportLog
         if ($known !== null && $known->columns == $import->columns && $known->reading === $import->reading) {
             throw new Refusal(Fact::of('import.known-already'), 'log '.$known->file_name, Fact::of('expected.log-not-imported-before'));
         }
-        $known?->takes()->delete();
+        $left = (int) $known?->takes()->delete();
         $record = LogRecord::query()->create([
             'school_id' => $import->school_id, 'owner_id' => $import->owner_id, 'sha256' => $log->sha256, 'file_name' => $import->file_name,
             'bytes' => $import->bytes, 'source' => $source, 'samples' => $log->count(), 'rate_hz' => round($log->rate(), 2),
@@ -209,7 +209,7 @@ final readonly class ImportLog
             Storage::copy($import->path, $record->path());
         }
 
-        return [$takes, $unsure];
+        return [$takes, $unsure, $left === 0 ? [] : [new LogNote(Fact::of('import.read-anew', left: $left))]];
     }
 
     /**

@@ -14,7 +14,6 @@ use Larkspur\Measure\Series;
 use Larkspur\Move\Judging\Framed;
 use Larkspur\Move\Judging\Role;
 use Larkspur\Rig\ModeTune;
-use Larkspur\Telemetry\FlightLog;
 
 /**
  * A judged take laid out for its pictures: the path flown over the path planned, the five staves, the frame trace and
@@ -63,7 +62,7 @@ final readonly class Replay
             $u[] = $inside ? $score->measured->framing->u[$k] + $score->intent->u() : null;
             $v[] = $inside ? $score->measured->framing->v[$k] + $score->intent->v() : null;
         }
-        [$fingers, $inferred] = self::flownFingers($score->cut, $take, $nodes, $mode);
+        [$fingers, $inferred] = self::flownFingers($score, $nodes, $mode);
 
         return new self(
             // The grid has an origin of its own; the site's is the take-off point.
@@ -131,28 +130,20 @@ final readonly class Replay
     }
 
     /**
-     * What the fingers did: as recorded, or worked out from the motion by the inverse of the craft.
+     * What the fingers did: as recorded where that is believed, or worked out from the motion by the inverse of the craft.
      *
      * @param  list<int>  $nodes
      * @return array{?array<string, list<float>>, bool}
      */
-    private static function flownFingers(FlightLog $log, Take $take, array $nodes, ?ModeTune $mode): array
+    private static function flownFingers(Score $score, array $nodes, ?ModeTune $mode): array
     {
-        $t = $log->column('t');
-        if ($log->has('stick_slide') && $log->has('stick_turn')) {
+        $grid = $score->measured->take->grid;
+        $sticks = $score->measured->sticks;
+        if ($sticks !== null && $score->cut->has('stick_slide') && $score->cut->has('stick_turn')) {
+            $times = Series::at($grid->t, $nodes);
             $fingers = [];
             foreach (Finger::cases() as $finger) {
-                $column = $log->column('stick_'.$finger->value);
-                $at = 0;
-                $values = [];
-                foreach ($nodes as $i) {
-                    while ($at < count($t) - 1 && $t[$at + 1] <= $take->grid->t[$i] + 1e-9) {
-                        $at++;
-                    }
-                    $x = $column[$at] ?? 0.0;
-                    $values[] = is_nan($x) ? 0.0 : $x;
-                }
-                $fingers[$finger->value] = $values;
+                $fingers[$finger->value] = $sticks->at($finger, $times);
             }
 
             return [$fingers, false];
@@ -160,7 +151,6 @@ final readonly class Replay
         if ($mode === null) {
             return [null, true];
         }
-        $grid = $take->grid;
         $sheet = ThumbSheet::write(new Flight(
             $grid->t, $grid->x->value, $grid->y->value, $grid->z->value,
             $grid->heading->value, $grid->tilt->value,

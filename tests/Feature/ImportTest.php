@@ -93,7 +93,8 @@ final class ImportTest extends FeatureCase
         $this->putJson($url, ['columns' => []])->assertUnprocessable();
         $right = self::guessed($asked);
         $this->putJson($url, ['columns' => $right])->assertOk()->assertJsonPath('columns.guess.alt_m.unit', 'ft');
-        $this->upload($user, 'one.csv', $bytes)->assertJsonPath('state', 'done');
+        $read = $this->upload($user, 'one.csv', $bytes)->assertJsonPath('state', 'done');
+        self::assertStringContainsString('left the logbook', $read->json('notes.0.text'));
         $anew = Take::query()->sole();
         self::assertNotSame($wrong->id, $anew->id);
         self::assertTrue(Take::withTrashed()->whereKey($wrong->id)->exists());

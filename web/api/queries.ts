@@ -206,9 +206,13 @@ export const useReplay = (id: number) =>
 export const useColumnMappings = () =>
   useQuery({ queryKey: ['column-mappings'], queryFn: () => answered(api.GET('/column-mappings')) });
 
-export const useImports = (busy: boolean) =>
+const ON_THE_WAY = ['waiting', 'reading', 'judging'];
+
+/** Asked for often while one is on its way, and seldom else: somebody may send one from another place. */
+export const useImports = () =>
   useQuery({
     queryKey: ['imports'],
     queryFn: () => answered(api.GET('/imports')),
-    refetchInterval: busy ? 700 : false,
+    refetchInterval: ({ state }) =>
+      state.data?.some((item) => ON_THE_WAY.includes(item.state)) ? 700 : 6000,
   });

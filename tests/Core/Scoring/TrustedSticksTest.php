@@ -9,6 +9,8 @@ use Larkspur\Controls\Finger;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
+use Larkspur\Measure\Statistics;
+use Larkspur\Scoring\Replay;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
@@ -51,6 +53,13 @@ final class TrustedSticksTest extends TestCase
 
         self::assertContains($remark, self::remarks($judged));
         self::assertNull($judged->measured->sticks);
+        // Nor are they drawn: what the picture shows is worked out from the motion, and says so.
+        $replay = Replay::of($judged, $plan, $plan->shot->tune());
+        self::assertTrue($replay->inferred);
+        self::assertEqualsWithDelta(
+            $plan->sheet->at(Finger::Slide, ($plan->move->holdFrom + $plan->move->holdTo) / 2),
+            Statistics::median($replay->fingers['slide'] ?? []), 0.12,
+        );
         self::assertSame(Scorer::score(new FlightLog($without), $plan->move->intent)->score, $judged->score);
     }
 
@@ -61,6 +70,7 @@ final class TrustedSticksTest extends TestCase
             $judged = Scorer::score(self::log($plan, $wind), $plan->move->intent);
             self::assertNotNull($judged->measured->sticks);
             self::assertNull($judged->measured->doubt);
+            self::assertFalse(Replay::of($judged, $plan, $plan->shot->tune())->inferred);
         }
     }
 

@@ -28,7 +28,7 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
   const [sending, setSending] = useState<Sending[]>([]);
   const input = useRef<HTMLInputElement>(null);
   const [all, setAll] = useState(false);
-  const imports = useImports(true);
+  const imports = useImports();
   const finished = (imports.data ?? []).filter((item) => item.state === 'done').length;
   useEffect(() => {
     if (finished > 0)
