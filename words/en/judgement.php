@@ -158,6 +158,7 @@ return [
     'picture.mark-missed' => '{metric} {size:1}.',
     'picture.size-changes' => 'The subject changes size by about {drift:0} over the hold.',
     'picture.off-line' => 'The way bends off its line by about {drift:0} of the distance over the hold.',
+    'picture.off-spot' => 'It leaves its spot by about {off:0} of the distance.',
     'picture.off-figure' => 'The path strays from its figure by {stray:1}.',
     'picture.background-hurries' => 'The background hurries and dawdles.',
     'picture.surges' => 'The move surges and sags.',

@@ -20,6 +20,9 @@ final readonly class Drift extends NamedFault
 
     private const OFF_FIGURE = 0.6;
 
+    /** How far one goes that wanders to and fro, in its standard deviations (derived: half the span of a sine is 1.4 of them). */
+    private const SPANS = 1.4;
+
     public function id(): string
     {
         return 'drift';
@@ -54,12 +57,26 @@ final readonly class Drift extends NamedFault
                 )->worded($take->drill->staysPut ? 'drift.spot' : 'drift.figure')];
         }
 
+        if (in_array($take->take->judging->path, [PathKind::Spot, PathKind::Vertical], true)) {
+            return $this->offTheSpot($take);
+        }
+
         return $take->drift <= self::PERCENT ? [] : [Fault::ofHold($this, 'travel', $take->take)->measured(
             Quantity::percent($take->drift), $take->drift / self::PERCENT,
             Fact::of(
                 $take->take->judging->hasSubject() ? 'picture.size-changes' : 'picture.off-line', drift: Quantity::percent($take->drift),
             ),
         )->worded($take->take->path instanceof CirclePath ? 'drift' : 'drift.line')];
+    }
+
+    /** @return list<Fault> of a craft that should stay over its place: whether it leaves it for good or comes back */
+    private function offTheSpot(Measurements $take): array
+    {
+        $off = max($take->drift, self::SPANS * $take->path->value);
+
+        return $off <= self::PERCENT ? [] : [Fault::ofHold($this, 'travel', $take->take)->measured(
+            Quantity::percent($off), $off / self::PERCENT, Fact::of('picture.off-spot', off: Quantity::percent($off)),
+        )->worded('drift.spot')];
     }
 
     public function stage(Staging $staging): Staging

@@ -9,19 +9,16 @@ use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
 use Larkspur\Fields;
-use Larkspur\Flight;
-use Larkspur\Flight\Recorder;
 use Larkspur\Geo\Position;
-use Larkspur\Measure\Angle;
 use Larkspur\Measure\Dimension;
 use Larkspur\Measure\Warp;
 use Larkspur\Move\Judging\Mark;
 use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Metric;
 use Larkspur\Scoring\Score;
-use Larkspur\Scoring\Scorer;
 use Larkspur\Scoring\Verdict;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Displaced;
 
 use function Tests\said;
 
@@ -34,7 +31,7 @@ final class DrillScoreTest extends TestCase
             'square-fixed-heading', 'square-with-turns', 'figure-of-eight', 'pad-to-pad', 'landing', 'out-and-back', 'coordinated-circle',
             'circle-fixed-heading',
         ] as $drill) {
-            $score = self::scored(self::plan($drill), static fn (Position $place, float $t): Position => $place);
+            $score = Displaced::scored(self::plan($drill), static fn (Position $place, float $t): Position => $place);
             self::assertGreaterThan(98.0, $score->score, $drill);
             self::assertSame([], $score->faults, $drill);
         }
@@ -45,7 +42,7 @@ final class DrillScoreTest extends TestCase
         $plan = self::plan('square-fixed-heading');
         $from = $plan->move->stop - 4.0;
         // The last leg creeps a metre to the east.
-        $score = self::scored(
+        $score = Displaced::scored(
             $plan, static fn (Position $place, float $t): Position => $place->plus(max(0.0, min(1.0, ($t - $from) / 3.0)), 0.0, 0.0),
         );
         $closure = self::figure($score, 'closure') ?? self::fail('It is not measured.');
@@ -61,7 +58,7 @@ final class DrillScoreTest extends TestCase
         foreach (['hover', 'square-fixed-heading', 'figure-of-eight', 'hover-and-turn'] as $drill) {
             $plan = self::plan($drill);
             foreach ([0.3, 0.8, 2.0] as $sway) {
-                $score = self::scored(
+                $score = Displaced::scored(
                     $plan,
                     static fn (Position $place, float $t): Position => $place->plus($sway * sin(1.7 * $t), 0.0, $sway * cos(1.1 * $t)),
                 );
@@ -75,7 +72,7 @@ final class DrillScoreTest extends TestCase
     public function test_a_touchdown_beside_the_pad_is_measured_in_metres(): void
     {
         $plan = self::plan('pad-to-pad');
-        $score = self::scored(
+        $score = Displaced::scored(
             $plan,
             static fn (Position $place, float $t): Position => $place->plus(
                 0.0, $t > $plan->move->onset + 4.0 ? min(0.9, 0.3 * ($t - $plan->move->onset - 4.0)) : 0.0, 0.0,
@@ -92,7 +89,7 @@ final class DrillScoreTest extends TestCase
         $plan = self::plan('square-with-turns');
         // From the second corner on the nose stands twelve degrees too far round.
         $corner = self::mark($plan, Mark::CORNER, 1);
-        $score = self::scored(
+        $score = Displaced::scored(
             $plan, static fn (Position $place, float $t): Position => $place,
             static fn (float $t): float => $t > $corner - 1.0 ? 12.0 * min(1.0, $t - $corner + 1.0) : 0.0,
         );
@@ -106,19 +103,22 @@ final class DrillScoreTest extends TestCase
     {
         $plan = self::plan('figure-of-eight');
         $crossing = self::mark($plan, Mark::CROSSING);
-        $score = self::scored($plan, self::across($plan, static fn (float $t): float => 1.2 * exp(-(($t - $crossing) / 2.0) ** 2)));
+        $score = Displaced::scored(
+            $plan, Displaced::aside($plan, static fn (float $t): float => 1.2 * exp(-(($t - $crossing) / 2.0) ** 2)),
+        );
         $figure = self::figure($score, 'crossing') ?? self::fail('It is not measured.');
 
         self::assertGreaterThan(0.4, $figure->value->value);
         self::assertLessThan(
-            self::figure(self::scored($plan, static fn (Position $place): Position => $place), 'crossing')->score ?? 0.0, $figure->score,
+            self::figure(Displaced::scored($plan, static fn (Position $place): Position => $place), 'crossing')->score ?? 0.0,
+            $figure->score,
         );
     }
 
     public function test_a_slow_hand_is_not_punished_for_being_slow(): void
     {
         $plan = self::plan('square-fixed-heading');
-        $slow = self::scored($plan, static fn (Position $place): Position => $place, stretch: 1.6);
+        $slow = Displaced::scored($plan, static fn (Position $place): Position => $place, stretch: 1.6);
 
         self::assertGreaterThan(97.0, $slow->score);
     }
@@ -127,7 +127,7 @@ final class DrillScoreTest extends TestCase
     {
         $plan = self::plan('circle-fixed-heading');
         $middle = ($plan->move->onset + $plan->move->stop) / 2;
-        $score = self::scored($plan, self::across($plan, static fn (float $t): float => 2.5 * exp(-(($t - $middle) / 3.0) ** 2)));
+        $score = Displaced::scored($plan, Displaced::aside($plan, static fn (float $t): float => 2.5 * exp(-(($t - $middle) / 3.0) ** 2)));
 
         self::assertContains('drift', self::names($score));
         self::assertLessThan(90.0, $score->score);
@@ -138,7 +138,7 @@ final class DrillScoreTest extends TestCase
     {
         $plan = self::plan('square-fixed-heading');
         $half = self::mark($plan, Mark::CORNER, 1);
-        $score = self::scored(
+        $score = Displaced::scored(
             $plan, static fn (Position $place, float $t): Position => $plan->move->flight->position((int) round(min($t, $half) / 0.02)),
         );
         $completion = self::figure($score, 'completion') ?? self::fail('It is not measured.');
@@ -174,44 +174,6 @@ final class DrillScoreTest extends TestCase
             'intent' => ['move' => $drill, 'camera' => ['hfov_deg' => 70.0]],
             'rig' => Rigs::all()['lapwing'], 'mode' => 'standard', 'site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0]],
         ])));
-    }
-
-    /**
-     * The planned flight, displaced, and judged.
-     *
-     * @param  callable(Position, float): Position  $displaced
-     * @param  ?callable(float): float  $turned  degrees more of heading
-     */
-    private static function scored(Plan $plan, callable $displaced, ?callable $turned = null, float $stretch = 1.0): Score
-    {
-        $planned = $plan->move->flight;
-        $east = $north = $up = $heading = $times = [];
-        foreach ($planned->t as $i => $t) {
-            $place = $displaced($planned->position($i), $t);
-            [$east[], $north[], $up[]] = [$place->east, $place->north, $place->up];
-            $heading[] = $planned->heading[$i] + ($turned === null ? 0.0 : $turned($t) * Angle::DEGREE);
-            $times[] = $t * $stretch;
-        }
-        $log = (new Recorder(25.0))->record(new Flight($times, $east, $north, $up, $heading, $planned->tilt), $plan->shot->site->frame());
-
-        return Scorer::scoreBetween($log, $plan->move->intent, $plan->move->onset * $stretch, ($plan->move->stop + 0.5) * $stretch);
-    }
-
-    /**
-     * Displaces to the right of the planned way.
-     *
-     * @param  callable(float): float  $metres
-     * @return callable(Position, float): Position
-     */
-    private static function across(Plan $plan, callable $metres): callable
-    {
-        return static function (Position $place, float $t) use ($plan, $metres): Position {
-            $i = max(5, min($plan->move->flight->count() - 6, (int) round($t / 0.02)));
-            $way = $plan->move->flight->position($i + 5)->minus($plan->move->flight->position($i - 5));
-            $long = max(1e-9, $way->ground());
-
-            return $place->plus($way->north / $long * $metres($t), -$way->east / $long * $metres($t), 0.0);
-        };
     }
 
     private static function mark(Plan $plan, string $kind, int $which = 0): float
