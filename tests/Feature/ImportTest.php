@@ -281,6 +281,30 @@ final class ImportTest extends FeatureCase
     }
 
     /** The same log as another maker would write it. */
+    public function test_logs_of_one_recorder_that_lie_elsewhere_are_asked_about_once(): void
+    {
+        $user = User::factory()->createOne();
+        $shot = ShotFactory::whole($user);
+        $plan = Planner::plan($shot->planned());
+        $swapped = static function (int $seed) use ($plan): Log {
+            $log = Recorder::fair()->record($plan->move->flight, $plan->shot->site->frame(), $seed);
+
+            return $log->with(['lat' => $log->column('lon'), 'lon' => $log->column('lat')]);
+        };
+        $first = $this->upload($user, 'one.csv', Shots::csv($swapped(1)), $shot->id)->assertJsonPath('state', 'place');
+        $second = $this->upload($user, 'two.csv', Shots::csv($swapped(2)), $shot->id)->assertJsonPath('state', 'place');
+        $gpx = implode('', [...Formats::writer('three.gpx')->write($swapped(3))]);
+        $other = $this->upload($user, 'three.gpx', $gpx, $shot->id)->assertJsonPath('state', 'place');
+        $elsewhere = $this->upload($user, 'four.csv', Shots::csv($swapped(4)), ShotFactory::whole($user)->id);
+        $this->actingAs($user)->putJson("/api/v1/imports/{$first->json('id')}/reading", ['reading' => 'swapped'])->assertStatus(202);
+
+        $state = fn (TestResponse $one): string => $this->getJson("/api/v1/imports/{$one->json('id')}")->json('state');
+        self::assertSame(['done', 'done', 'place', 'place'], array_map($state, [$first, $second, $other, $elsewhere]));
+        foreach (Take::query()->get() as $take) {
+            self::assertGreaterThan(80, $take->score);
+        }
+    }
+
     /**
      * What was guessed, with what is put in its place, is said to be right.
      *
