@@ -24,6 +24,7 @@ use Larkspur\Scoring\Fault\Origin;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
+use Larkspur\Telemetry\FlightLog;
 use Tests\Core\Contradictions;
 use Tests\Core\Deviation;
 use Tests\Core\MoveDraw;
@@ -55,7 +56,27 @@ function planOf(string $move, int $seed): ?Plan
 function flown(Plan $plan, OperatorHabits $habits, Wind $wind, int $seed, bool $positioning = true): ?Score
 {
     $recorder = new Recorder(10.0, 0.15, 0.3, 0.3 * Angle::DEGREE, 0.05);
-    $log = $recorder->record(SimulatedOperator::fly($plan, $habits, $wind, $seed, $positioning), $plan->shot->site->frame(), $seed);
+
+    $flight = SimulatedOperator::fly($plan, $habits, $wind, $seed, $positioning);
+
+    return judged($plan, $recorder->record($flight, $plan->shot->site->frame(), $seed));
+}
+
+/** The same in still air, from positions without noise and without a word of the fingers. */
+function flownBlind(Plan $plan, OperatorHabits $habits, int $seed): ?Score
+{
+    $log = (new Recorder(10.0, 0.0, 0.0, 0.0, 0.0))->record(
+        SimulatedOperator::fly($plan, $habits, Wind::still(), $seed), $plan->shot->site->frame(), $seed,
+    );
+    foreach (Finger::cases() as $finger) {
+        $log = $log->with(["stick_$finger->value" => array_fill(0, $log->count(), NAN)]);
+    }
+
+    return judged($plan, $log);
+}
+
+function judged(Plan $plan, FlightLog $log): ?Score
+{
     try {
         return Scorer::scoreBetween(
             $log, $plan->move->intent, max($log->from(), $plan->move->onset - 0.2), min($log->to(), $plan->move->stop + 0.5),
@@ -93,10 +114,11 @@ foreach (array_slice($missed, 0, 6, true) as $words => $times) {
     printf("    %s: %d\n", $words, $times);
 }
 
+$guessed = $wronged = $unseen = 0;
 $sprung = $springs = $claimed = $clean = $doubted = 0;
 $caused = $causes = ['hand' => 0, 'outside' => 0];
 $against = [];
-$judged = 0;
+$judged = $heard = 0;
 $shots = array_filter(
     Catalogue::all(), static fn ($move): bool => ! in_array($move->about()->group, [Group::Drill, Group::Combined], true),
 );
@@ -108,7 +130,7 @@ foreach ($shots as $move) {
             break;
         }
         $noise = SeededNoise::named($seed, $id.' rules');
-        $scores = [];
+        $scores = $unheard = [];
         $scores[] = $still = flown($plan, OperatorHabits::ofLevel(4, $seed), Wind::still(), $seed);
         if ($still !== null) {
             $clean++;
@@ -133,6 +155,17 @@ foreach ($shots as $move) {
                     static fn (Fault $fault): bool => $fault->id === 'flick-stop' && $fault->origin?->finger === $main[0],
                 ) === [] ? 0 : 1;
             }
+            $unheard[] = $blind = flownBlind($plan, OperatorHabits::ofLevel(4, $seed)->slipping($slip), $seed);
+            $unheard[] = $eased = flownBlind($plan, OperatorHabits::ofLevel(4, $seed), $seed);
+            $stops = static fn (?Score $score): bool => array_filter(
+                $score->faults ?? [],
+                static fn (Fault $fault): bool => $fault->id === 'flick-stop' && $fault->origin?->finger?->axis() === $main[0]->axis(),
+            ) !== [];
+            if ($blind !== null && $eased !== null) {
+                $unseen++;
+                $guessed += (int) $stops($blind);
+                $wronged += (int) $stops($eased);
+            }
         }
         // A calm hand in a gusty wind, and a hand that kicks in still air.
         $gusty = new Wind($noise->between(0, 2 * M_PI), 5.0, 8.0);
@@ -151,8 +184,11 @@ foreach ($shots as $move) {
         }
         $scores[] = flown($plan, OperatorHabits::ofLevel($seed % 3, $seed), $gusty, $seed);
         foreach (array_filter($scores) as $score) {
-            $judged++;
+            $heard++;
             $doubted += $score->measured->doubt === null ? 0 : 1;
+        }
+        foreach (array_filter([...$scores, ...$unheard]) as $score) {
+            $judged++;
             foreach (Contradictions::in($score) as $words) {
                 $against["$words ($id)"] = ($against["$words ($id)"] ?? 0) + 1;
             }
@@ -160,11 +196,13 @@ foreach ($shots as $move) {
     }
 }
 printf("a spring put in, named with its finger from the sticks: %.1f %% of %d (wanted 98 %%)\n", 100 * $sprung / max(1, $springs), $springs);
+printf("the same from positions without noise or fingers: %.1f %% of %d (wanted 80 %%)\n", 100 * $guessed / max(1, $unseen), $unseen);
+printf("claimed of clean stops there: %.1f %% (wanted under 3 %%)\n", 100 * $wronged / max(1, $unseen));
 printf("springs claimed on clean flights: %.1f %% of %d (wanted under 3 %%)\n", 100 * $claimed / max(1, $clean), $clean);
 foreach ($causes as $cause => $count) {
     printf("cause told, %s: %.1f %% of %d (wanted 90 %%)\n", $cause, 100 * $caused[$cause] / max(1, $count), $count);
 }
-printf("finger columns doubted that are right: %d in %d takes (wanted 0)\n", $doubted, $judged);
+printf("finger columns doubted that are right: %d in %d takes (wanted 0)\n", $doubted, $heard);
 printf("sentences that contradict another: %d in %d takes (wanted 0)\n", array_sum($against), $judged);
 foreach ($against as $words => $times) {
     printf("    %s: %d\n", $words, $times);

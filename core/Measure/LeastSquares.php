@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Larkspur\Measure;
 
 /**
- * Nonlinear least squares by the method of Levenberg and Marquardt (D. W. Marquardt, J. SIAM 11 (1963) 431-441), with
- * the Jacobian by forward differences; small problems of a handful of parameters.
+ * Least squares, linear and nonlinear: the latter by the method of Levenberg and Marquardt (D. W. Marquardt, J. SIAM 11 (1963)
+ * 431-441), with the Jacobian by forward differences; small problems of a handful of parameters.
  */
 final readonly class LeastSquares
 {
@@ -65,6 +65,30 @@ final readonly class LeastSquares
         return new self($p, $cost, $normal, max(1, count($values) - count($p)));
     }
 
+    /**
+     * Linear least squares with a ridge (A. N. Tikhonov, Soviet Math. Dokl. 4 (1963) 1035-1038): the coefficients of the columns whose sum
+     * comes closest to the values, kept small by a share of each column's own square. A column of zeros gets 0.
+     *
+     * @param  list<list<float>>  $columns
+     * @param  list<float>  $values
+     * @return list<float> one coefficient per column
+     */
+    public static function linear(array $columns, array $values, float $ridge = 1e-6): array
+    {
+        $normal = $right = [];
+        foreach ($columns as $i => $a) {
+            $row = [];
+            foreach ($columns as $j => $b) {
+                $sum = self::dot($a, $b);
+                $row[] = $i === $j ? max(1e-12, $sum * (1 + $ridge)) : $sum;
+            }
+            $normal[] = $row;
+            $right[] = self::dot($a, $values);
+        }
+
+        return self::solve($normal, $right);
+    }
+
     /** Scatter of what is left, one standard deviation. */
     public function noise(): float
     {
@@ -113,18 +137,10 @@ final readonly class LeastSquares
         foreach ($columns as $a) {
             $row = [];
             foreach ($columns as $b) {
-                $sum = 0.0;
-                foreach ($a as $k => $one) {
-                    $sum += $one * $b[$k];
-                }
-                $row[] = $sum;
+                $row[] = self::dot($a, $b);
             }
             $normal[] = $row;
-            $sum = 0.0;
-            foreach ($a as $k => $one) {
-                $sum += $one * $left[$k];
-            }
-            $gradient[] = $sum;
+            $gradient[] = self::dot($a, $left);
         }
 
         return [$normal, $gradient];
@@ -189,9 +205,18 @@ final readonly class LeastSquares
     /** @param  list<float>  $left */
     private static function squares(array $left): float
     {
+        return self::dot($left, $left);
+    }
+
+    /**
+     * @param  list<float>  $a
+     * @param  list<float>  $b
+     */
+    private static function dot(array $a, array $b): float
+    {
         $sum = 0.0;
-        foreach ($left as $one) {
-            $sum += $one * $one;
+        foreach ($a as $k => $one) {
+            $sum += $one * $b[$k];
         }
 
         return $sum;

@@ -6,15 +6,20 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Controls\Axis;
 use Larkspur\Controls\Finger;
+use Larkspur\Controls\Response;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Judging\Framed;
+use Larkspur\Rig\ModeTune;
 
 /** How gently each held axis started and stopped, and whether the axes did so together. */
 final readonly class Eases
 {
     /** Slow wander of the sensor of each axis, m or rad per root second. */
     private const WALK = ['travel' => 0.12, 'climb' => 0.05, 'turn' => 0.1 * Angle::DEGREE, 'tilt' => 0.03 * Angle::DEGREE];
+
+    /** Noise of a position up to which the finger behind it can be worked back, m. */
+    private const QUIET = 0.05;
 
     /** Held rate over its noise from which its start can be told. */
     private const TELLS = 4.0;
@@ -55,6 +60,9 @@ final readonly class Eases
                 'stop' => EaseFit::fit($times, $samples, ($t[$span->to] + $t[$span->holdTo]) / 2, true, $middle, $sigma, $walk),
             ];
         }
+        if ($sticks === null) {
+            $fits = self::byFingersBehind($take, $fits);
+        }
         foreach ($flicks as ['axis' => $axis, 'end' => $end, 'seconds' => $seconds, 'at' => $at]) {
             // A flick is timed over the middle 60 % of the finger's way.
             $ease = $seconds / 0.6;
@@ -64,6 +72,40 @@ final readonly class Eases
         }
 
         return new self($fits, $flicks, self::sync($take, $lead));
+    }
+
+    /**
+     * Where no column tells of the fingers, an ease that the craft alone made of a stick that was let go.
+     *
+     * @param  array<value-of<Axis>, array{start: ?EaseFit, stop: ?EaseFit}>  $fits
+     * @return array<value-of<Axis>, array{start: ?EaseFit, stop: ?EaseFit}>
+     */
+    private static function byFingersBehind(Take $take, array $fits): array
+    {
+        $craft = ModeTune::ordinary();
+        $t = $take->grid->t;
+        foreach ($fits as $name => $ends) {
+            $axis = Axis::from($name);
+            // A turn or a tilt follows its finger at once: what is seen is what was pressed.
+            if ($axis->rotates() || $take->channel($axis)->sigma > self::QUIET) {
+                continue;
+            }
+            $span = $take->spans[$name];
+            $middle = ($t[$span->holdFrom] + $t[$span->holdTo]) / 2;
+            [$times, $way, $limits] = $axis === Axis::Travel
+                ? [$take->grid->samples->t, $take->path->rawDistance($take->main), $craft->response(Finger::Run)]
+                : [$take->grid->samples->t, $take->grid->samples->z, $craft->response(Finger::Climb)];
+            $response = new Response(max(0.05, abs($span->rate)), $limits->accelerate, $limits->brake, $limits->lag);
+            foreach (['start' => [$span->from, $span->holdFrom], 'stop' => [$span->to, $span->holdTo]] as $end => [$a, $b]) {
+                $finger = FingerBehind::fit($times, $way, ($t[$a] + $t[$b]) / 2, $end === 'stop', $middle, $response);
+                if ($finger !== null && $finger->wasLetGo()) {
+                    $ends[$end] = $ends[$end]?->byTheFinger($finger->seconds);
+                }
+            }
+            $fits[$name] = ['start' => $ends['start'], 'stop' => $ends['stop']];
+        }
+
+        return $fits;
     }
 
     /**

@@ -18,6 +18,9 @@ final readonly class HandShare
     /** Lags that are tried, grid nodes. */
     private const LAGS = [0, 1, 2, 3, 4, 6, 8];
 
+    /** Spread of what a finger asked for over that of what was done, below which the finger rests. */
+    private const RESTS = 0.5;
+
     /**
      * @param  list<float>  $rate  per grid node from first motion to last, m/s or rad/s
      * @param  list<float>  $asked  what the fit says of it
@@ -80,6 +83,20 @@ final readonly class HandShare
         }
 
         return $own > 0 ? max(0.0, min(1.0, $both / $own)) : 0.0;
+    }
+
+    /**
+     * Whether its finger lay still in some seconds in which the axis did not: what it asked for varies by less than half of what was done.
+     *
+     * @param  int  $from  node after first motion
+     */
+    public function rests(int $from, int $to): bool
+    {
+        $from = max(0, min($from, count($this->rate) - 1));
+        $length = max(1, min($to, count($this->rate) - 1) - $from + 1);
+        $asked = Statistics::variance(array_slice($this->asked, $from, $length));
+
+        return $asked < self::RESTS ** 2 * Statistics::variance(array_slice($this->rate, $from, $length));
     }
 
     /** @return list<float> rate of a finger's axis in the craft's own frame, per grid node */

@@ -20,6 +20,7 @@ use Larkspur\Move\MovePlan;
 use Larkspur\Move\Timing\RotationLead;
 use Larkspur\Refusal;
 use Larkspur\Rig\ModeTune;
+use Larkspur\Scoring\AsPlanned\Pass;
 use Larkspur\Scoring\AsPlanned\PlanMatch;
 use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Fault\FaultKinds;
@@ -101,7 +102,7 @@ final class Scorer
         $grid = Grid::of(Samples::of($cut, $frame, $lift));
         $assignment = TakeAssignment::of($intent, $cut, $grid, $frame, $window, $lift);
         $plan = self::planned($intent, $frame);
-        $measured = self::measure($assignment, $cut, $grid, $frame, $window);
+        $measured = self::measure($assignment, $cut, $grid, $frame, $window, $plan);
         $judged = $measured->judged();
         $parts = $judged->scores();
         $weights = $assignment->judging->weights;
@@ -159,7 +160,7 @@ final class Scorer
 
     /** Lays the take out for measuring and measures it. */
     private static function measure(
-        TakeAssignment $assignment, FlightLog $cut, Grid $grid, LocalFrame $frame, TakeWindow $window,
+        TakeAssignment $assignment, FlightLog $cut, Grid $grid, LocalFrame $frame, TakeWindow $window, ?MovePlan $plan,
     ): Measurements {
         $move = Catalogue::move($assignment->intent->move);
         $judging = $assignment->judging;
@@ -174,6 +175,10 @@ final class Scorer
             'take', Fact::of('take.that-fits-its-plan'),
         );
         $target = $target->withLead(RotationLead::seconds($take->held(Axis::Turn), $assignment->intent->lens));
+        if ($plan !== null) {
+            $planned = Pass::ofPlan($plan);
+            $target = $target->going($planned->across(), $planned->shares());
+        }
         $fingers = TrustedSticks::of(Sticks::of($cut), $take);
         $drill = $judging->path === PathKind::Figure
             ? DrillFigure::of($take, Catalogue::plan($assignment->intent, $frame, ModeTune::ordinary()), $fingers->sticks)

@@ -87,7 +87,33 @@ final readonly class Sticks
      */
     public function flicks(float $holdFrom, float $holdTo): array
     {
-        $flicks = [];
+        return array_values(array_filter(
+            $this->passages($holdFrom, $holdTo), static fn (array $passage): bool => $passage['seconds'] < self::FLICK,
+        ));
+    }
+
+    /**
+     * Seconds by which the fingers that carry the move set out, or came off, apart from each other.
+     *
+     * @param  'start'|'stop'  $end
+     */
+    public function apart(string $end, float $holdFrom, float $holdTo): float
+    {
+        $times = array_column(
+            array_filter($this->passages($holdFrom, $holdTo), static fn (array $passage): bool => $passage['end'] === $end), 'at',
+        );
+
+        return $times === [] ? 0.0 : Statistics::span($times);
+    }
+
+    /**
+     * How the fingers that carry the move were pressed and let go: the middle 60 % of their way.
+     *
+     * @return list<array{finger: Finger, axis: Axis, end: 'start'|'stop', at: float, seconds: float}>
+     */
+    private function passages(float $holdFrom, float $holdTo): array
+    {
+        $passages = [];
         foreach ($this->travel as $name => $travel) {
             $finger = Finger::from($name);
             $held = [];
@@ -102,18 +128,17 @@ final readonly class Sticks
             }
             $share = array_map(static fn (float $x): float => $x / $hold, $travel);
             $middle = ($holdFrom + $holdTo) / 2;
-            $start = $this->crossing($share, $middle, -1);
-            $stop = $this->crossing($share, $middle, 1);
-            foreach (['start' => $start, 'stop' => $stop] as $end => $crossing) {
-                if ($crossing !== null && $crossing[1] < self::FLICK) {
-                    $flicks[] = [
+            foreach (['start' => -1, 'stop' => 1] as $end => $way) {
+                $crossing = $this->crossing($share, $middle, $way);
+                if ($crossing !== null) {
+                    $passages[] = [
                         'finger' => $finger, 'axis' => $finger->axis(), 'end' => $end, 'at' => $crossing[0], 'seconds' => $crossing[1],
                     ];
                 }
             }
         }
 
-        return $flicks;
+        return $passages;
     }
 
     /**
@@ -178,7 +203,7 @@ final readonly class Sticks
     }
 
     /**
-     * The longest that a finger was pressed against its way.
+     * The longest that a finger was pressed against its way before it was first pressed its own.
      *
      * @param  float  $way  +1 or -1
      * @return array{seconds: float, at: float} at: when it let go of it, s
@@ -188,7 +213,11 @@ final readonly class Sticks
         $most = ['seconds' => 0.0, 'at' => $from];
         $since = null;
         foreach ($this->t as $i => $t) {
-            if ($t < $from || $t > $to || -$way * ($this->travel[$finger->value][$i] ?? 0.0) <= self::LEAK) {
+            $against = -$way * ($this->travel[$finger->value][$i] ?? 0.0);
+            if ($t > $to || ($t >= $from && $against < -self::LEAK)) {
+                break;
+            }
+            if ($t < $from || $against <= self::LEAK) {
                 $since = null;
 
                 continue;

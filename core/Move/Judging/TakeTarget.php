@@ -19,6 +19,8 @@ final readonly class TakeTarget
      * @param  list<float>  $profile  planned speed at equal shares of the way, from its first metre to its last, m/s; empty where it is
      *     even
      * @param  ?float  $gap  width of an opening that is flown through, m
+     * @param  ?float  $across  angle from the look to the way over the ground, right positive, rad
+     * @param  ?array{run: float, slide: float}  $shares  what either has to do with the way over the ground, 0 to 1
      */
     public function __construct(
         public float $aimU = 0.0,
@@ -33,6 +35,8 @@ final readonly class TakeTarget
         public float $widening = 0.0,
         public array $profile = [],
         public ?float $gap = null,
+        public ?float $across = null,
+        public ?array $shares = null,
     ) {
     }
 
@@ -41,7 +45,7 @@ final readonly class TakeTarget
     {
         return new self(
             0.0, 0.0, $this->lead, $this->extent, $this->tiltStart, $this->tiltEnd, null, $this->sweep, $this->viewing, $this->widening,
-            $this->profile, $this->gap,
+            $this->profile, $this->gap, $this->across, $this->shares,
         );
     }
 
@@ -49,7 +53,16 @@ final readonly class TakeTarget
     {
         return new self(
             $this->aimU, $this->aimV, $lead, $this->extent, $this->tiltStart, $this->tiltEnd, $this->lastV, $this->sweep, $this->viewing,
-            $this->widening, $this->profile, $this->gap,
+            $this->widening, $this->profile, $this->gap, $this->across, $this->shares,
+        );
+    }
+
+    /** @param  array{run: float, slide: float}  $shares */
+    public function going(float $across, array $shares): self
+    {
+        return new self(
+            $this->aimU, $this->aimV, $this->lead, $this->extent, $this->tiltStart, $this->tiltEnd, $this->lastV, $this->sweep,
+            $this->viewing, $this->widening, $this->profile, $this->gap, $across, $shares,
         );
     }
 }

@@ -172,6 +172,26 @@ final readonly class Pass
         return Angle::wrap($this->course() - $this->heading[$middle]);
     }
 
+    /**
+     * What run and slide have to do with the way over the ground while it is held: the median speed of either over that of the craft.
+     *
+     * @return array{run: float, slide: float}
+     */
+    public function shares(): array
+    {
+        $run = $slide = $pace = [];
+        for ($i = $this->holdFrom; $i < $this->holdTo; $i++) {
+            $east = $this->east[$i + 1] - $this->east[$i];
+            $north = $this->north[$i + 1] - $this->north[$i];
+            $run[] = abs($east * sin($this->heading[$i]) + $north * cos($this->heading[$i]));
+            $slide[] = abs($east * cos($this->heading[$i]) - $north * sin($this->heading[$i]));
+            $pace[] = hypot($east, $north);
+        }
+        $all = max(1e-9, Statistics::median($pace));
+
+        return ['run' => Statistics::median($run) / $all, 'slide' => Statistics::median($slide) / $all];
+    }
+
     /** Mean speed over the ground while it is held, m/s. */
     public function pace(): float
     {

@@ -65,6 +65,11 @@ final readonly class ArcPath implements FlownPath
         return [...$this->circle->stray($span), 'over' => null];
     }
 
+    public function off(array $east, array $north, Span $span): array
+    {
+        return $this->circle->off($east, $north, $span);
+    }
+
     public function extent(Span $span): float
     {
         return $this->circle->extent($span) * $this->circle->meanRadius($span);

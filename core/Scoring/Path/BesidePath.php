@@ -20,7 +20,7 @@ final readonly class BesidePath implements FlownPath
      * @param  list<float>  $distance  over the ground to the subject, m, per node
      * @param  ?LinePath  $line  where the way is straight
      */
-    private function __construct(private Grid $grid, private array $distance, private ?LinePath $line)
+    private function __construct(private Grid $grid, private MovingPoint $subject, private array $distance, private ?LinePath $line)
     {
     }
 
@@ -36,7 +36,7 @@ final readonly class BesidePath implements FlownPath
         $last = $grid->count() - 1;
         $net = hypot($grid->x->value[$last] - $grid->x->value[0], $grid->y->value[$last] - $grid->y->value[0]);
 
-        return new self($grid, $distance, $net >= self::STRAIGHT * $length ? LinePath::of($grid) : null);
+        return new self($grid, $subject, $distance, $net >= self::STRAIGHT * $length ? LinePath::of($grid) : null);
     }
 
     public function speed(): array
@@ -86,6 +86,17 @@ final readonly class BesidePath implements FlownPath
             'drift' => max(0.0, abs(Statistics::slope($time, $distance)) * ($time[count($time) - 1] - $time[0]) - 2 * CirclePath::WALK),
             'over' => null,
         ];
+    }
+
+    public function off(array $east, array $north, Span $span): array
+    {
+        $off = [];
+        foreach ($east as $i => $x) {
+            $at = $this->subject->at($this->grid->t[$span->from + $i]);
+            $off[] = hypot($x - $at->east, $north[$i] - $at->north);
+        }
+
+        return $off;
     }
 
     public function extent(Span $span): float

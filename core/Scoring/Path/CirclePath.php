@@ -114,6 +114,20 @@ final readonly class CirclePath implements FlownPath
         ];
     }
 
+    /** The radius, less what a spiral was meant to gain. */
+    public function off(array $east, array $north, Span $span): array
+    {
+        $off = [];
+        foreach ($east as $i => $x) {
+            $node = $span->from + $i;
+            $subjectEast = $this->grid->x->value[$node] + $this->dx[$node];
+            $subjectNorth = $this->grid->y->value[$node] + $this->dy[$node];
+            $off[] = hypot($x - $subjectEast, $north[$i] - $subjectNorth) - $this->widening * $i / max(1, $span->to - $span->from);
+        }
+
+        return $off;
+    }
+
     /** Mean radius over the hold, m. */
     public function meanRadius(Span $span): float
     {

@@ -35,6 +35,15 @@ interface FlownPath
      */
     public function stray(Span $span): array;
 
+    /**
+     * How far places lie off the path, m, from any line of reference: what counts is how it changes.
+     *
+     * @param  list<float>  $east  per node of the span
+     * @param  list<float>  $north
+     * @return list<float>
+     */
+    public function off(array $east, array $north, Span $span): array;
+
     /** How much of the move was flown: radians of arc, or metres. Never negative. */
     public function extent(Span $span): float;
 }

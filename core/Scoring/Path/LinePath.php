@@ -16,21 +16,32 @@ final readonly class LinePath implements FlownPath
     {
     }
 
-    /** The direction is that of the summed velocities of the nodes faster than half their 95th percentile. */
     public static function of(Grid $grid): self
     {
-        $speed = array_map(hypot(...), $grid->x->rate, $grid->y->rate);
+        return new self($grid, ...self::direction($grid->x->rate, $grid->y->rate));
+    }
+
+    /**
+     * That of the summed velocities of the nodes faster than half their 95th percentile.
+     *
+     * @param  list<float>  $x  velocity to the east, per node
+     * @param  list<float>  $y  to the north
+     * @return array{float, float} unit vector east, north
+     */
+    private static function direction(array $x, array $y): array
+    {
+        $speed = array_map(hypot(...), $x, $y);
         $fast = 0.5 * Statistics::percentile($speed, 95);
         $east = $north = 0.0;
         foreach ($speed as $i => $value) {
             if ($value > $fast) {
-                $east += $grid->x->rate[$i];
-                $north += $grid->y->rate[$i];
+                $east += $x[$i];
+                $north += $y[$i];
             }
         }
         $length = hypot($east, $north) + 1e-9;
 
-        return new self($grid, $east / $length, $north / $length);
+        return [$east / $length, $north / $length];
     }
 
     public function speed(): array
@@ -79,6 +90,23 @@ final readonly class LinePath implements FlownPath
             'drift' => max(0.0, abs($slope) * ($time[count($time) - 1] - $time[0]) - 2 * CirclePath::WALK),
             'over' => null,
         ];
+    }
+
+    /** From a line along the places' own direction: which way it goes is another question. */
+    public function off(array $east, array $north, Span $span): array
+    {
+        [$x, $y] = self::direction(self::steps($east), self::steps($north));
+
+        return array_map(static fn (float $e, float $n): float => $n * $x - $e * $y, $east, $north);
+    }
+
+    /**
+     * @param  list<float>  $way
+     * @return list<float>
+     */
+    private static function steps(array $way): array
+    {
+        return array_map(static fn (float $next, float $one): float => $next - $one, array_slice($way, 1), array_slice($way, 0, -1));
     }
 
     public function extent(Span $span): float

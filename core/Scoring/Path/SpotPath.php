@@ -45,6 +45,11 @@ final readonly class SpotPath implements FlownPath
         return $this->plumb->stray($span);
     }
 
+    public function off(array $east, array $north, Span $span): array
+    {
+        return $this->plumb->off($east, $north, $span);
+    }
+
     /** Radians turned or tilted; seconds held where nothing moves. */
     public function extent(Span $span): float
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Scoring\Path;
 
 use Larkspur\Measure\Statistics;
+use Larkspur\Scoring\Channel;
 use Larkspur\Scoring\Grid;
 use Larkspur\Scoring\NoiseCorrected;
 use Larkspur\Scoring\Span;
@@ -54,6 +55,19 @@ final readonly class VerticalPath implements FlownPath
             ),
             'over' => null,
         ];
+    }
+
+    /** Along the way that it went from its spot. */
+    public function off(array $east, array $north, Span $span): array
+    {
+        [$x, $y] = array_map(static function (Channel $channel) use ($span): float {
+            $way = array_slice($channel->value, $span->from, $span->nodes());
+
+            return Statistics::slope(array_map(floatval(...), array_keys($way)), $way);
+        }, [$this->grid->x, $this->grid->y]);
+        $length = max(1e-9, hypot($x, $y));
+
+        return array_map(static fn (float $e, float $n): float => ($e * $x + $n * $y) / $length, $east, $north);
     }
 
     public function extent(Span $span): float

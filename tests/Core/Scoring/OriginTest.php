@@ -109,7 +109,59 @@ final class OriginTest extends TestCase
         $drift = self::fault(Scorer::scoreBetween($log, $plan->move->intent, $plan->move->onset, $plan->move->stop), 'drift');
 
         self::assertSame(Origin::OUTSIDE, $drift->origin?->cause);
-        self::assertStringContainsString('fingers stood still', said($drift->cure()));
+        self::assertStringContainsString('fingers did not ask for this', said($drift->cure()));
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function ways(): iterable
+    {
+        yield 'round' => ['orbit'];
+        yield 'round and up' => ['climbing-orbit'];
+        yield 'beside' => ['side-track'];
+        yield 'on the spot' => ['top-down-hold'];
+    }
+
+    /** Whatever an unpractised hand does to its way in still air, nobody is told that the air did it. */
+    #[DataProvider('ways')]
+    public function test_in_still_air_no_way_is_the_airs(string $move): void
+    {
+        $plan = self::plan($move);
+        $seen = 0;
+        foreach ([OperatorHabits::named('drifter', 5), OperatorHabits::ofLevel(0, 2), OperatorHabits::ofLevel(1, 4)] as $seed => $habits) {
+            foreach (self::flown($plan, $habits, Wind::still(), $seed, true)->allFaults as $fault) {
+                if (in_array($fault->id, ['drift', 'uneven', 'stall', 'off-mark', 'out-of-step'], true)) {
+                    $seen++;
+                    self::assertNotSame(Origin::OUTSIDE, $fault->origin?->cause, "$fault->id of $move by $seed");
+                }
+            }
+        }
+        self::assertGreaterThan(0, $seen);
+    }
+
+    #[DataProvider('ways')]
+    public function test_what_a_gusty_wind_does_to_hands_that_keep_to_the_plan_is_not_theirs(string $move): void
+    {
+        $plan = self::plan($move);
+        $seen = 0;
+        foreach ([0.4, 2.0, 3.6, 5.2] as $seed => $from) {
+            foreach (self::flown($plan, new OperatorHabits, new Wind($from, 5.0, 8.0), $seed, false)->allFaults as $fault) {
+                if (in_array($fault->id, ['drift', 'out-of-step'], true)) {
+                    $seen++;
+                    self::assertSame(Origin::OUTSIDE, $fault->origin?->cause, "$fault->id of $move, $seed");
+                }
+            }
+        }
+        self::assertGreaterThan(0, $seen);
+    }
+
+    private static function flown(Plan $plan, OperatorHabits $habits, Wind $wind, int $seed, bool $positioning): Score
+    {
+        $flight = SimulatedOperator::fly($plan, $habits, $wind, $seed, $positioning);
+
+        return Scorer::scoreBetween(
+            (new Recorder(10.0))->record($flight, $plan->shot->site->frame(), $seed), $plan->move->intent,
+            $plan->move->onset, $plan->move->stop,
+        );
     }
 
     public function test_a_hold_that_is_left_and_come_back_to_is_named_too(): void

@@ -46,8 +46,9 @@ final class SticksTest extends TestCase
 
         self::assertEqualsWithDelta(0.9, $right['seconds'], 0.06);
         self::assertEqualsWithDelta(2.9, $right['at'], 0.06);
-        // Seen from the other way, it is the hold that goes against it; and out of its window nothing does.
-        self::assertEqualsWithDelta(4.0, $sticks->against(Finger::Turn, -1.0, 0.0, 8.0)['seconds'], 0.06);
+        // Seen from the other way it sets out rightly, and what comes later is a correction; out of its window nothing is.
+        self::assertSame(0.0, $sticks->against(Finger::Turn, -1.0, 0.0, 8.0)['seconds']);
+        self::assertEqualsWithDelta(4.0, $sticks->against(Finger::Turn, -1.0, 3.0, 8.0)['seconds'], 0.06);
         self::assertSame(0.0, $sticks->against(Finger::Turn, 1.0, 3.0, 8.0)['seconds']);
         self::assertSame(0.0, $sticks->against(Finger::Tilt, 1.0, 0.0, 8.0)['seconds']);
     }
