@@ -59,7 +59,7 @@ function flown(Plan $plan, OperatorHabits $habits, Wind $wind, int $seed, bool $
 
     $flight = SimulatedOperator::fly($plan, $habits, $wind, $seed, $positioning);
 
-    return judged($plan, $recorder->record($flight, $plan->shot->site->frame(), $seed));
+    return scoreOf($plan, $recorder->record($flight, $plan->shot->site->frame(), $seed));
 }
 
 /** The same in still air, from positions without noise and without a word of the fingers. */
@@ -72,10 +72,10 @@ function flownBlind(Plan $plan, OperatorHabits $habits, int $seed): ?Score
         $log = $log->with(["stick_$finger->value" => array_fill(0, $log->count(), NAN)]);
     }
 
-    return judged($plan, $log);
+    return scoreOf($plan, $log);
 }
 
-function judged(Plan $plan, FlightLog $log): ?Score
+function scoreOf(Plan $plan, FlightLog $log): ?Score
 {
     try {
         return Scorer::scoreBetween(

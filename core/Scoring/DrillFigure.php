@@ -52,6 +52,9 @@ final readonly class DrillFigure implements JudgedParts
     /** A planned height that differs by less from a touchdown's is the same stay on the ground, m. */
     private const GROUNDED = 0.05;
 
+    /** The same of a corner: a place that differs by less, m, heading included. */
+    private const STAYS = 0.1;
+
     /**
      * @param  AskedOfTheHand  $asked  what the figure itself asks of the picture
      * @param  float  $stray  root mean square off the figure, m
@@ -59,6 +62,7 @@ final readonly class DrillFigure implements JudgedParts
      * @param  list<array{t: float, metric: string, size: Quantity, severity: float}>  $missed  marks that were missed
      * @param  list<array{finger: Finger, at: float, seconds: float}>  $springs  fingers that were let go; empty without finger columns
      * @param  array<value-of<Petal>, list<Metric>>  $metrics
+     * @param  list<MatchedMark>  $marks  in the order of the plan
      * @param  bool  $staysPut  whether the figure is flown on one spot
      */
     private function __construct(
@@ -68,6 +72,7 @@ final readonly class DrillFigure implements JudgedParts
         public array $missed,
         public array $springs,
         private array $metrics,
+        public array $marks,
         public bool $staysPut,
     ) {
     }
@@ -88,10 +93,11 @@ final readonly class DrillFigure implements JudgedParts
             'heading_stray', Fact::of('metric.heading_stray'), max(0.0, $aim - self::SAME_HEADING), Quantity::degrees(...),
             MetricScale::HeadingMiss,
         )];
-        $missed = [];
+        $missed = $matched = [];
         foreach (self::marks($plan, $ideal, $path, $flown, $laid, $plannedNodes) as [
-            'metric' => $metric, 'node' => $node, 'misses' => $misses,
+            'mark' => $mark, 'metric' => $metric, 'node' => $node, 'misses' => $misses, 'metres' => $metres,
         ]) {
+            $matched[spl_object_id($mark)] = new MatchedMark($mark, $take->grid->t[$flownNodes[$node]], $metres);
             if ($metric->id === 'corner' || $metric->id === 'heading') {
                 $frame[] = $metric;
             } else {
@@ -137,7 +143,7 @@ final readonly class DrillFigure implements JudgedParts
                 ],
                 Petal::Frame->value => self::worstOfEach($frame),
             ],
-            $way < 1.0,
+            array_values($matched), $way < 1.0,
         );
     }
 
@@ -174,7 +180,8 @@ final readonly class DrillFigure implements JudgedParts
      * @param  non-empty-list<array{float, float, float, float, float}>  $flown
      * @param  non-empty-list<array{float, float, float, float, float}>  $laid
      * @param  list<int>  $plannedNodes
-     * @return list<array{metric: Metric, node: int, misses: float}> node of the flown points; misses 1 at the threshold
+     * @return list<array{mark: Mark, metric: Metric, node: int, misses: float, metres: float}> node of the flown points; misses 1 at the
+     *     threshold
      */
     private static function marks(MovePlan $plan, Take $ideal, array $path, array $flown, array $laid, array $plannedNodes): array
     {
@@ -192,16 +199,20 @@ final readonly class DrillFigure implements JudgedParts
                 ($flown[$i][3] - $flown[$previous[0]][3]) - ($laid[$j][3] - $laid[$previous[1]][3]),
             ) / self::METRES_PER_RADIAN / Angle::DEGREE;
             $previous = [$i, $j];
-            $id = $mark->kind === Mark::CLOSE ? 'closure' : $mark->kind;
-            $marks[] = in_array($mark->kind, [Mark::CORNER, Mark::HEADING], true)
-                ? [
-                    'metric' => Metric::of($id, Fact::of("metric.$id"), $swept, Quantity::degrees(...), MetricScale::HeadingMiss),
-                    'node' => $i, 'misses' => $swept / self::MISSED_DEGREES,
-                ]
-                : [
-                    'metric' => Metric::of($id, Fact::of("metric.$id"), $missed, Quantity::metres(...), MetricScale::FigureMiss),
-                    'node' => $i, 'misses' => $missed / self::MISSED_METRES,
-                ];
+            $at = ['mark' => $mark, 'node' => $i, 'metres' => $missed];
+            if (in_array($mark->kind, [Mark::CORNER, Mark::HEADING], true)) {
+                $metric = Metric::of($mark->kind, Fact::of("metric.$mark->kind"), $swept, Quantity::degrees(...), MetricScale::HeadingMiss);
+                $marks[] = [...$at, 'metric' => $metric, 'misses' => $swept / self::MISSED_DEGREES];
+            }
+            if ($mark->kind !== Mark::HEADING) {
+                $id = match ($mark->kind) {
+                    Mark::CLOSE => 'closure',
+                    Mark::CORNER => 'corner_place',
+                    default => $mark->kind,
+                };
+                $metric = Metric::of($id, Fact::of("metric.$id"), $missed, Quantity::metres(...), MetricScale::FigureMiss);
+                $marks[] = [...$at, 'metric' => $metric, 'misses' => $missed / self::MISSED_METRES];
+            }
         }
 
         return $marks;
@@ -241,21 +252,32 @@ final readonly class DrillFigure implements JudgedParts
      */
     private static function event(Mark $mark, int $j, array $partner, array $flown, array $laid): int
     {
+        // All that is matched with the planned stay there.
         $found = $partner[$j] ?? [0];
+        foreach ([-1, 1] as $way) {
+            for ($k = $j + $way; isset($laid[$k]) && self::stays($mark, $laid[$k], $laid[$j]); $k += $way) {
+                array_push($found, ...$partner[$k] ?? []);
+            }
+        }
         if ($mark->kind === Mark::TOUCHDOWN) {
-            // All that is matched with the planned stay on the ground.
-            for ($k = $j - 1; $k >= 0 && abs($laid[$k][2] - $laid[$j][2]) < self::GROUNDED; $k--) {
-                array_push($found, ...$partner[$k] ?? []);
-            }
-            for ($k = $j + 1; $k < count($laid) && abs($laid[$k][2] - $laid[$j][2]) < self::GROUNDED; $k++) {
-                array_push($found, ...$partner[$k] ?? []);
-            }
             usort($found, static fn (int $a, int $b): int => [$flown[$a][2], $a] <=> [$flown[$b][2], $b]);
 
             return $found[0];
         }
+        sort($found);
 
         return in_array($mark->kind, [Mark::CLOSE, Mark::END], true) ? $found[count($found) - 1] : $found[intdiv(count($found), 2)];
+    }
+
+    /**
+     * @param  array{float, float, float, float, float}  $point
+     * @param  array{float, float, float, float, float}  $there
+     */
+    private static function stays(Mark $mark, array $point, array $there): bool
+    {
+        return $mark->kind === Mark::TOUCHDOWN
+            ? abs($point[2] - $there[2]) < self::GROUNDED
+            : hypot(hypot($point[0] - $there[0], $point[1] - $there[1]), $point[3] - $there[3]) < self::STAYS;
     }
 
     /** The planned figure, measured by the same kernels. */

@@ -27,6 +27,7 @@ final readonly class ReplayDocument implements Document
      * @param  list<float>  $cost
      * @param  ?Map<list<float>>  $fingers
      * @param  Map<Thumb>  $thumbs
+     * @param  list<ReplayMark>  $marks  of a figure that was planned
      */
     public function __construct(
         public array $t,
@@ -46,6 +47,7 @@ final readonly class ReplayDocument implements Document
         public ?ReplaySubject $subject,
         public ?SubjectTrack $subjectTrack,
         public ?ReplayPlanned $planned,
+        public array $marks,
     ) {
     }
 
@@ -74,6 +76,7 @@ final readonly class ReplayDocument implements Document
             subject: $subject === null ? null : ReplaySubject::of($subject),
             subjectTrack: $track === null ? null : SubjectTrack::of($track),
             planned: $replay->planned === null ? null : ReplayPlanned::of($replay->planned),
+            marks: $replay->planned === null ? [] : ReplayMark::each($replay, $replay->planned),
         );
     }
 }

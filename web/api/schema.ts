@@ -2333,6 +2333,17 @@ export interface components {
             subject: components["schemas"]["ReplaySubject"] | null;
             subject_track: components["schemas"]["SubjectTrack"] | null;
             planned: components["schemas"]["ReplayPlanned"] | null;
+            /** @description of a figure that was planned */
+            marks: components["schemas"]["ReplayMark"][];
+        };
+        ReplayMark: {
+            /** @enum {string} */
+            kind: "corner" | "heading" | "touchdown" | "crossing" | "close" | "seam" | "end";
+            t_s: number;
+            east_m: number;
+            north_m: number;
+            planned_east_m: number;
+            planned_north_m: number;
         };
         ReplayPlanned: {
             t: number[];

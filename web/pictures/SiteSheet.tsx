@@ -5,6 +5,7 @@ import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
 import { BoardButtons } from './BoardButtons';
+import { FigureMarks } from './FigureMarks';
 import { Handle } from './Handle';
 import { around, placeLabels } from './labels';
 import { Mesh } from './Mesh';
@@ -45,6 +46,8 @@ type Props = {
   subjectWay?: { east_m: number[]; north_m: number[] } | null;
   planned?: Path | null;
   flown?: Path | null;
+  /** Of a figure: where its marks were planned and flown. */
+  marks?: Schemas['ReplayMark'][];
   wind?: Schemas['Wind'] | null;
   hfov: number;
   time?: number | null;
@@ -56,6 +59,7 @@ type Props = {
 };
 
 const NONE: SheetHandle[] = [];
+const NO_MARKS: Schemas['ReplayMark'][] = [];
 
 /** Keeps the view while its content still fits well, so that a drag does not make the sheet swim. */
 function useSettledBounds(bounds: Bounds, frozen: boolean): Bounds {
@@ -75,6 +79,7 @@ export function SiteSheet(props: Props) {
     subjectWay = null,
     planned,
     flown,
+    marks = NO_MARKS,
     wind,
     hfov,
     time,
@@ -219,6 +224,7 @@ export function SiteSheet(props: Props) {
         {flown && (
           <path d={line(flown)} fill="none" stroke="var(--pollen)" strokeWidth={2.5} data-role="flown-path" />
         )}
+        {marks.length > 0 && <FigureMarks marks={marks} x={x} y={y} units={units} />}
         {end && !flown && <circle cx={end.x} cy={end.y} r={4} fill="var(--larkspur)" />}
         {subject && (
           <g

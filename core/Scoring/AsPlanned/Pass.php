@@ -195,12 +195,42 @@ final readonly class Pass
     /** Mean speed over the ground while it is held, m/s. */
     public function pace(): float
     {
+        return $this->wayBetween($this->holdFrom, $this->holdTo) / $this->held();
+    }
+
+    /** Way over the ground, bends and all, m. */
+    public function way(): float
+    {
+        return $this->wayBetween(0, count($this->t) - 1);
+    }
+
+    private function wayBetween(int $from, int $to): float
+    {
         $way = 0.0;
-        for ($i = $this->holdFrom; $i < $this->holdTo; $i++) {
+        for ($i = $from; $i < $to; $i++) {
             $way += hypot($this->east[$i + 1] - $this->east[$i], $this->north[$i + 1] - $this->north[$i]);
         }
 
-        return $way / $this->held();
+        return $way;
+    }
+
+    /** The part of it between two times, s: at least one sample. */
+    public function between(float $from, float $to): self
+    {
+        $first = 0;
+        $last = count($this->t) - 1;
+        while ($first < $last && $this->t[$first] < $from - Grid::STEP / 2) {
+            $first++;
+        }
+        while ($last > $first && $this->t[$last] > $to + Grid::STEP / 2) {
+            $last--;
+        }
+        $part = range($first, $last);
+
+        return new self(
+            Series::at($this->t, $part), Series::at($this->east, $part), Series::at($this->north, $part), Series::at($this->up, $part),
+            Series::at($this->heading, $part), Series::at($this->tilt, $part), 0, $last - $first, $this->subject,
+        );
     }
 
     /** Mean rate of climb while it is held, m/s, upward or downward. */

@@ -56,7 +56,17 @@ final readonly class PlanFigure
     /** What it is called. */
     public function label(): Fact
     {
-        return Fact::of("plan-figure.$this->id");
+        [$kind, $number] = $this->numbered();
+
+        return $number === null ? Fact::of("plan-figure.$kind") : Fact::of("plan-figure.$kind", number: $number);
+    }
+
+    /** @return array{string, ?int} of the legs of a figure, which kind it is and the how manieth: “leg-2” */
+    private function numbered(): array
+    {
+        return preg_match('/^(leg|lap|corner|touchdown|crossing)-(\d+)$/', $this->id, $found) === 1
+            ? [$found[1], (int) $found[2]]
+            : [$this->id, null];
     }
 
     /** What is off about it, both numbers said: “52 m round instead of 21”. */
@@ -68,7 +78,16 @@ final readonly class PlanFigure
             'direction' => Fact::of('plan-figure.direction.off', flown: $this->flown->value > 0 ? 'clockwise' : 'counterclockwise'),
             'side' => Fact::of('plan-figure.side.off', flown: $way),
             'start', 'end' => Fact::of("plan-figure.$this->id.off", flown: $this->flown),
-            default => Fact::of("plan-figure.$this->id.off", flown: $this->flown, planned: $this->planned ?? $this->flown),
+            default => $this->differs(),
         };
+    }
+
+    private function differs(): Fact
+    {
+        [$kind, $number] = $this->numbered();
+
+        return $number === null
+            ? Fact::of("plan-figure.$kind.off", flown: $this->flown, planned: $this->planned ?? $this->flown)
+            : Fact::of("plan-figure.$kind.off", flown: $this->flown, planned: $this->planned ?? $this->flown, number: $number);
     }
 }

@@ -63,6 +63,9 @@ final class PlanFigures
     /** A way or a climb this short has no direction, m. */
     private const NO_WAY = 3.0;
 
+    /** Parameters that say how large a figure is. */
+    private const SIZES = ['length_m', 'side_m', 'radius_m', 'bay_m', 'climb_m', 'radius_end_m'];
+
     private Pass $planned;
 
     private Pass $flown;
@@ -389,28 +392,37 @@ final class PlanFigures
         return PlanFigure::stated($id, Quantity::share(...), $wanted, $wanted - ($first ? $v[0] : $v[count($v) - 1]), self::FRAME);
     }
 
-    /** @return list<?PlanFigure> of a figure of several legs, by how far it reaches */
+    /** @return list<?PlanFigure> of a figure of several legs: how far it reaches, and leg by leg */
     private function figure(): array
     {
-        $sized = $this->assignment->intent->move === Combination::ID
-            || $this->states('length_m', 'side_m', 'radius_m', 'bay_m', 'climb_m', 'radius_end_m');
+        $combined = $this->assignment->intent->move === Combination::ID;
+        $sizes = array_intersect(self::SIZES, $this->own);
+        $sized = $combined || ($sizes !== [] && $this->states(...self::SIZES));
+        $legs = $combined ? [] : (new LegFigures(
+            $this->planned, $this->flown, $this->measured->drill->marks ?? [], $this->headingIsKnown(),
+        ))->all($sized || $sizes === []);
         if (! $sized) {
-            return [];
+            return $legs;
         }
         $planned = $this->planned->reach();
         $flown = $this->flown->reach();
-        $reach = fn (string $id, float $wanted, float $got): ?PlanFigure => $wanted < self::NO_WAY && $got < self::NO_WAY
-            ? null
-            : PlanFigure::stated($id, Quantity::metres(...), $wanted, $got, $this->lengthTolerance($wanted, $got));
         $closes = abs($this->planned->gone()) > 2 * self::NO_WAY ** 2;
 
         return [
-            $reach('ahead', $planned->ahead, $flown->ahead), $reach('aside', $planned->aside, $flown->aside),
-            $reach('up', $planned->up, $flown->up),
+            $this->reach('ahead', $planned->ahead, $flown->ahead), $this->reach('aside', $planned->aside, $flown->aside),
+            $this->reach('up', $planned->up, $flown->up),
             $closes && $this->states('direction')
                 ? PlanFigure::way('direction', $this->planned->gone() >= 0 ? 1.0 : -1.0, $this->flown->gone() >= 0 ? 1.0 : -1.0)
                 : null,
+            ...$legs,
         ];
+    }
+
+    private function reach(string $id, float $planned, float $flown): ?PlanFigure
+    {
+        return max($planned, $flown) < self::NO_WAY
+            ? null
+            : PlanFigure::stated($id, Quantity::metres(...), $planned, $flown, $this->lengthTolerance($planned, $flown));
     }
 
     private function headingIsKnown(): bool

@@ -179,7 +179,49 @@ final class PlanMatchTest extends TestCase
         $match = Scorer::score($log, $plan->move->intent)->plan;
 
         self::assertContains($match?->verdict, [PlanMatch::NEAR, PlanMatch::ANOTHER]);
-        self::assertContains($match->figures[0]->id ?? '', ['ahead', 'aside']);
+        $worst = $match->figures[0] ?? self::fail('Nothing is stated.');
+        self::assertMatchesRegularExpression('/^leg-[1-4]$/', $worst->id);
+        self::assertEqualsWithDelta(2 * ($worst->planned->value ?? 0.0), $worst->flown->value, 0.5);
+        self::assertMatchesRegularExpression('/^leg [1-4] is [0-9.]+ m long instead of [0-9.]+ m$/', said($worst->difference()));
+    }
+
+    /** Laps, turns, crossings and touchdowns of figures, each against its own (by the drills' own geometry). */
+    public function test_figures_state_laps_turns_crossings_and_touchdowns(): void
+    {
+        foreach ([
+            'figure-of-eight' => ['lap-1', 'lap-2', 'crossing-1'], 'circle-fixed-heading' => ['lap-1'],
+            'square-with-turns' => ['leg-1', 'leg-2', 'leg-3', 'leg-4', 'corner-1', 'corner-2', 'corner-3'],
+            'hover-and-turn' => ['corner-1', 'corner-2'], 'pad-to-pad' => ['leg-1', 'touchdown-1', 'leg-2', 'touchdown-2'],
+            'nose-in-bay' => ['leg-1'], 'return-home' => ['leg-1', 'touchdown-2'],
+        ] as $drill => $stated) {
+            $plan = self::drawn($drill);
+            self::assertNotNull($plan);
+            $score = Scorer::score((new Recorder)->record($plan->move->flight, $plan->shot->site->frame()), $plan->move->intent);
+            $figures = array_column($score->plan->figures ?? [], null, 'id');
+
+            self::assertSame([], array_diff($stated, array_keys($figures)), $drill);
+            foreach ($stated as $id) {
+                self::assertLessThan(0.3, $figures[$id]->off, "$drill $id");
+                self::assertNotSame('', said($figures[$id]->label()));
+            }
+        }
+    }
+
+    /** A corner that is cut short is stated by the angle that was flown. */
+    public function test_a_turn_that_is_cut_short_is_stated(): void
+    {
+        $plan = self::drawn('hover-and-turn');
+        self::assertNotNull($plan);
+        $flight = $plan->move->flight;
+        $heading = array_map(static fn (float $h): float => $flight->heading[0] + 0.7 * ($h - $flight->heading[0]), $flight->heading);
+        $log = (new Recorder)->record(
+            new Flight($flight->t, $flight->east, $flight->north, $flight->up, $heading, $flight->tilt), $plan->shot->site->frame(),
+        );
+        $worst = Scorer::score($log, $plan->move->intent)->plan->figures[0] ?? self::fail('Nothing is stated.');
+
+        self::assertStringStartsWith('corner-', $worst->id);
+        self::assertEqualsWithDelta(0.7 * ($worst->planned->value ?? 0.0), $worst->flown->value, 0.1);
+        self::assertStringContainsString('goes through', said($worst->difference()));
     }
 
     /** @return iterable<string, array{string, int}> */

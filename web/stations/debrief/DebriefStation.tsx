@@ -229,6 +229,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
               subjectWay={replay.subject_track}
               planned={replay.planned}
               flown={replay}
+              marks={replay.marks}
               wind={null}
               hfov={replay.camera.hfov_deg}
               time={time}
