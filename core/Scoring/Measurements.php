@@ -33,6 +33,7 @@ final readonly class Measurements
      * @param  TakeTarget  $target  what the take was meant to be
      * @param  ?Sticks  $sticks  what the fingers did, where the log has it
      * @param  ?DrillFigure  $drill  of a drill: how far it lies off its figure
+     * @param  ?FrameEdge  $edge  how far the subject lies beyond the frame; null where its height or its plan is not known
      * @param  ?Fact  $doubt  why what the log says of the fingers is not believed
      * @param  AskedOfTheHand  $asked  what the plan itself asks of the picture
      * @param  array<value-of<Axis>, NoiseCorrected>  $evenness  share of the held rate
@@ -51,6 +52,7 @@ final readonly class Measurements
         public ?Sticks $sticks,
         public ?DrillFigure $drill,
         public ?Fact $doubt,
+        public ?FrameEdge $edge,
         public AskedOfTheHand $asked,
         public array $evenness,
         public Eases $eases,
@@ -69,7 +71,7 @@ final readonly class Measurements
     }
 
     public static function of(
-        Take $take, TakeTarget $target, ?Sticks $sticks = null, ?DrillFigure $drill = null, ?Fact $doubt = null,
+        Take $take, TakeTarget $target, ?Sticks $sticks = null, ?DrillFigure $drill = null, ?Fact $doubt = null, ?FrameEdge $edge = null,
     ): self {
         $eases = Eases::of($take, $target->lead, $sticks);
         $shake = Shake::of($take);
@@ -77,7 +79,7 @@ final readonly class Measurements
         $extent = $take->path->extent($take->main);
 
         return new self(
-            $take, $target, $sticks, $drill, $doubt, $drill->asked ?? AskedOfTheHand::nothing(),
+            $take, $target, $sticks, $drill, $doubt, $edge, $drill->asked ?? AskedOfTheHand::nothing(),
             evenness: Evenness::of($take, $target),
             eases: $eases,
             path: $stray['wander']->times(100 / $take->viewing),

@@ -184,7 +184,9 @@ final class Scorer
             ? DrillFigure::of($take, Catalogue::plan($assignment->intent, $frame, ModeTune::ordinary()), $fingers->sticks)
             : null;
 
-        return Measurements::of($take, $target, $fingers->sticks, $drill, $fingers->doubt);
+        return Measurements::of(
+            $take, $target, $fingers->sticks, $drill, $fingers->doubt, FrameEdge::of($take, $assignment->intent, $plan, $frame),
+        );
     }
 
     /**

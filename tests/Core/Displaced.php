@@ -9,6 +9,7 @@ use Larkspur\Flight;
 use Larkspur\Flight\Recorder;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
+use Larkspur\Move\Intent;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 
@@ -19,9 +20,11 @@ final class Displaced
      * @param  callable(Position, float): Position  $place  where it is instead, by the plan's place and time
      * @param  ?callable(float): float  $turned  degrees more of heading
      * @param  float  $stretch  of time
+     * @param  ?Intent  $intent  by which it is judged instead of the plan's own
      */
-    public static function scored(Plan $plan, callable $place, ?callable $turned = null, float $stretch = 1.0): Score
-    {
+    public static function scored(
+        Plan $plan, callable $place, ?callable $turned = null, float $stretch = 1.0, ?Intent $intent = null,
+    ): Score {
         $planned = $plan->move->flight;
         $east = $north = $up = $heading = $times = [];
         foreach ($planned->t as $i => $t) {
@@ -30,9 +33,12 @@ final class Displaced
             $heading[] = $planned->heading[$i] + ($turned === null ? 0.0 : $turned($t) * Angle::DEGREE);
             $times[] = $t * $stretch;
         }
-        $log = (new Recorder(25.0))->record(new Flight($times, $east, $north, $up, $heading, $planned->tilt), $plan->shot->site->frame());
+        $flight = new Flight($times, $east, $north, $up, $heading, $planned->tilt);
+        $log = (new Recorder(25.0))->record($flight, $plan->shot->site->frame());
 
-        return Scorer::scoreBetween($log, $plan->move->intent, $plan->move->onset * $stretch, ($plan->move->stop + 0.5) * $stretch);
+        return Scorer::scoreBetween(
+            $log, $intent ?? $plan->move->intent, $plan->move->onset * $stretch, ($plan->move->stop + 0.5) * $stretch,
+        );
     }
 
     /**

@@ -17,6 +17,7 @@ final class FaultKinds
         'flick-stop' => FlickedStop::class,
         'stall' => Stall::class,
         'off-mark' => OffMark::class,
+        'cut-off' => CutOff::class,
         'wrong-way' => WrongWay::class,
         'uneven' => Uneven::class,
         'shaky' => Shaky::class,

@@ -76,7 +76,13 @@ final readonly class Origin
             : null;
         $finger = $strayed === null ? self::fingerOf($fault, $take) : $strayed->finger;
 
-        return new self(self::causeOf($fault, $take, $finger), $finger, $strayed?->side);
+        $side = match ($fault->wording) {
+            'cut-off.foot' => 'down',
+            'cut-off.top' => 'up',
+            default => $strayed?->side,
+        };
+
+        return new self(self::causeOf($fault, $take, $finger), $finger, $side);
     }
 
     private static function fingerOf(Fault $fault, Measurements $take): ?Finger
