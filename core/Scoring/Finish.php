@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Controls\Axis;
 use Larkspur\Fact;
 use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
@@ -15,6 +16,9 @@ use Larkspur\Move\Judging\Framed;
  */
 final readonly class Finish
 {
+    /** No stop is told to be quicker than this, s. */
+    private const AT_ONCE = 0.4;
+
     /** Seconds of braking, and of rest after it, that are looked at. */
     private const BRAKING = 1.5;
 
@@ -30,7 +34,9 @@ final readonly class Finish
 
     public static function of(Measurements $measured): self
     {
-        $metrics = array_values(array_filter([self::apart($measured), self::slide($measured), self::unrest($measured)]));
+        $metrics = array_values(array_filter([
+            self::apart($measured), self::rest($measured->take), self::slide($measured), self::unrest($measured),
+        ]));
         $scores = array_map(static fn (Metric $metric): float => $metric->score, $metrics);
 
         return new self($scores === [] ? null : 0.5 * min($scores) + 0.5 * Statistics::mean($scores), $metrics);
@@ -49,6 +55,46 @@ final readonly class Finish
         return count($stops) < 2 ? null : Metric::of(
             'stops_apart', Fact::of('metric.stops_apart'), Statistics::span($stops), Quantity::seconds(...), MetricScale::Sync,
         );
+    }
+
+    /**
+     * Seconds in which the picture comes to rest, from 90 to 10 % of the speed that it was held at; less what the kernel through which
+     * it is seen widens a stop by itself (as variances add). Null where it never comes to rest in the log.
+     */
+    private static function rest(Take $take): ?Metric
+    {
+        $speed = [];
+        $n = $take->grid->count();
+        for ($i = 0; $i < $n; $i++) {
+            $square = 0.0;
+            foreach (array_keys($take->spans) as $name) {
+                $perFrame = Axis::from($name)->rotates() ? 100 / $take->lens->horizontal : $take->imageSpeed(1.0);
+                $square += ($perFrame * $take->rate[$name][$i]) ** 2;
+            }
+            $speed[] = sqrt($square);
+        }
+        $held = Statistics::median($take->hold($speed));
+        $last = null;
+        for ($i = $take->main->holdFrom; $i < $n; $i++) {
+            if ($speed[$i] >= 0.9 * $held) {
+                $last = $i;
+            } elseif ($last !== null && $i > $take->main->holdTo && $speed[$i] <= 0.1 * $held) {
+                $seen = ($i - $last) * Grid::STEP;
+
+                return Metric::of(
+                    'rest', Fact::of('metric.rest'), max(self::AT_ONCE, sqrt(max(0.0, $seen ** 2 - self::kernel($take) ** 2))),
+                    Quantity::seconds(...), MetricScale::Rest,
+                );
+            }
+        }
+
+        return null;
+    }
+
+    /** Seconds from 90 to 10 % of a sudden stop as the grid shows it: the half-width of the kernel that matters most. */
+    private static function kernel(Take $take): float
+    {
+        return $take->judging->primary()?->rotates() ?? false ? Grid::ANGLE : Grid::POSITION;
     }
 
     /** How far the subject slides in the frame while the craft brakes, % of the frame. */

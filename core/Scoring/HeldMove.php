@@ -15,6 +15,9 @@ use Larkspur\Scoring\Path\CirclePath;
 /** The parts of a move that is eased into, held and eased out of (docs/scoring.md, section 5). */
 final readonly class HeldMove implements JudgedParts
 {
+    /** Share of Ease that the finish has. */
+    private const FINISH = 0.15;
+
     public function __construct(private Measurements $take)
     {
     }
@@ -36,7 +39,7 @@ final readonly class HeldMove implements JudgedParts
                 'path' => self::weakestAndMean($path),
                 'framing' => self::framing($this->take->take->judging->framed, $this->take->framing),
                 'steady' => $moves && $even !== [] ? self::weakestAndMean($even) : null,
-                'ease' => $moves ? $ease : null,
+                'ease' => $moves ? self::withFinish($ease, Finish::of($this->take)->score) : null,
                 'smooth' => MetricScale::Shake->score($this->take->disturbance->value),
                 'clean' => MetricScale::Cross->score($this->take->cross->total->value),
                 'pace' => $this->take->pace === null ? null : MetricScale::Pace->score($this->take->pace),
@@ -88,6 +91,11 @@ final readonly class HeldMove implements JudgedParts
         $below = $combine(false);
 
         return [$score, abs($score - $below) / 2, Statistics::mean($weights)];
+    }
+
+    private static function withFinish(?float $ease, ?float $finish): ?float
+    {
+        return $ease === null || $finish === null ? $ease : (1 - self::FINISH) * $ease + self::FINISH * $finish;
     }
 
     private static function framing(Framed $framed, Framing $framing): ?float

@@ -20,6 +20,7 @@ enum MetricScale: string
     case Cross = 'cross';
     case EaseTravel = 'ease_travel';
     case EaseAngle = 'ease_angle';
+    case Rest = 'rest';
     case Sync = 'sync';
     case Pace = 'pace';
     case Completion = 'completion';
@@ -74,6 +75,8 @@ enum MetricScale: string
             self::Cross => [[0.15, 100.0], [0.5, 90.0], [1.2, 72.0], [2.5, 48.0], [5.0, 20.0], [9.0, 0.0]],
             self::EaseTravel => [[0.3, 0.0], [0.7, 35.0], [1.1, 65.0], [1.6, 88.0], [2.1, 100.0]],
             self::EaseAngle => [[0.15, 0.0], [0.4, 30.0], [0.8, 60.0], [1.3, 85.0], [1.9, 100.0]],
+            // From 90 to 10 % an eased rate takes half its ease (derived from the quintic: 0.506).
+            self::Rest => [[0.2, 0.0], [0.4, 45.0], [0.6, 75.0], [0.8, 92.0], [1.0, 100.0]],
             self::Sync => [[0.3, 100.0], [0.6, 85.0], [1.2, 55.0], [2.0, 20.0], [3.0, 0.0]],
             self::Pace => [[2.0, 40.0], [3.5, 65.0], [5.0, 85.0], [7.0, 100.0], [40.0, 100.0], [90.0, 80.0]],
             self::Completion => [[0.0, 0.0], [0.5, 30.0], [0.8, 75.0], [0.93, 95.0], [0.97, 100.0]],

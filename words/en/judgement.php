@@ -58,6 +58,7 @@ return [
     'metric.end' => 'the last picture is taken beside its place by',
     'metric.seam' => 'the hand-over lies beside its place by',
     'metric.stops_apart' => 'the axes stop apart by',
+    'metric.rest' => 'the picture comes to rest within',
     'metric.slide' => 'the subject slides while braking by',
     'metric.unrest' => 'after the stop the picture still moves by',
     'metric.corner_place' => 'a corner lies off its place by',
@@ -65,6 +66,7 @@ return [
     'metric.heading' => 'a turn misses its end by',
 
     'scale.path' => 'path or height, % of the distance',
+    'scale.rest' => 'picture comes to rest, s',
     'scale.drift' => 'drift, %',
     'scale.frame_rms' => 'frame RMS, % of the width',
     'scale.frame_max' => 'frame at most, % of the width',

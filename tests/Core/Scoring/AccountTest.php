@@ -82,6 +82,15 @@ final class AccountTest extends TestCase
         self::assertLessThan(0.005, self::metric($clean, 'unrest')?->value->value);
     }
 
+    public function test_the_picture_comes_to_rest_in_half_the_time_of_its_ease(): void
+    {
+        // Of the closed form's quintic ease the middle 80 % take 0.506 of it (derived from 10 x^3 - 15 x^4 + 6 x^5).
+        $rest = self::metric(ClosedForm::score()->finish, 'rest');
+
+        self::assertNotNull($rest);
+        self::assertEqualsWithDelta(0.506 * ClosedForm::EASE, $rest->value->value, 0.25);
+    }
+
     public function test_what_the_finger_asked_for_is_its_own_and_what_came_otherwise_is_not(): void
     {
         $swell = static fn (float $t): float => $t > 9 && $t < 17 ? 6.0 * sin(2 * M_PI * ($t - 9) / 4) : 0.0;
