@@ -9,6 +9,7 @@ use App\Http\Controllers\CraftController;
 use App\Http\Controllers\DayController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\ImportController;
+use App\Http\Controllers\JudgingController;
 use App\Http\Controllers\LightController;
 use App\Http\Controllers\MoveController;
 use App\Http\Controllers\OutsideController;
@@ -80,6 +81,8 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::put('crafts/{craft}', [CraftController::class, 'update'])->whereNumber('craft');
     Route::post('crafts/{craft}/step-tests', [CraftController::class, 'stepTest'])->whereNumber('craft');
     Route::post('hover-points', [CraftController::class, 'hoverPoint']);
+    Route::get('judging', [JudgingController::class, 'show']);
+    Route::put('judging', [JudgingController::class, 'update']);
     Route::put('house', [HouseController::class, 'school']);
     Route::put('operators/{operator}/house', [HouseController::class, 'operator'])->whereNumber('operator');
 

@@ -220,13 +220,10 @@ final readonly class ImportLog
     private function judged(Import $import, FlightLog $log): iterable
     {
         $shot = $import->shot;
-        $cropBudget = $import->owner->school->house_style['crop_budget'];
+        $style = $import->owner->school->judging();
 
         return $shot === null
-            ? Scorer::each($log, null, $cropBudget)
-            : Scorer::each(
-                $log, self::intent($shot), $cropBudget,
-                Wind::read(Fields::of($shot->wind)),
-            );
+            ? Scorer::each($log, null, $style)
+            : Scorer::each($log, self::intent($shot), $style, Wind::read(Fields::of($shot->wind)));
     }
 }

@@ -33,7 +33,7 @@ final readonly class NameMove
         $log = $record->read();
         $score = Scorer::score(
             $log, new Intent($move, null, null, 0.5, 0.5, Lens::assumed(), null, []), $number,
-            $import->owner->school->house_style['crop_budget'],
+            $import->owner->school->judging(),
         );
 
         return DB::transaction(function () use ($import, $record, $log, $number, $score): Take {

@@ -22,6 +22,7 @@ final readonly class ReplayTake
         $intent = $take->judgement === null ? null : Intent::read(Fields::of($take->judgement->intent));
         $score = Scorer::judge(
             $log, TakeWindow::known($take->from_s, $take->to_s, $take->cut_from_s ?? $log->from(), $take->cut_to_s ?? $log->to()), $intent,
+            $take->operator->school->judging(),
         );
         $plan = null;
         // A take is shown with the settings it was flown with, whatever the shot is flown with now.

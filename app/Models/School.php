@@ -7,13 +7,17 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Larkspur\Fields;
+use Larkspur\Scoring\JudgingStyle;
 
 /**
  * A school, and the choices it has made where practitioners disagree.
  *
  * @property int $id
  * @property string $name
- * @property array{crop_budget: float, comfort: array{least: float, most: float}, house?: string} $house_style
+ * @property array{
+ *     crop_budget: float, comfort: array{least: float, most: float}, house?: string, tolerances?: array<string, float>,
+ * } $house_style
  */
 final class School extends Model
 {
@@ -29,6 +33,21 @@ final class School extends Model
 
     /** @var array<string, string> */
     protected $casts = ['house_style' => 'array'];
+
+    /** By what its takes are judged, where schools disagree. */
+    public function judging(): JudgingStyle
+    {
+        return JudgingStyle::read(Fields::of([
+            'crop_budget_percent' => 100 * $this->house_style['crop_budget'], 'tolerances' => $this->house_style['tolerances'] ?? [],
+        ]));
+    }
+
+    public function judge(JudgingStyle $style): void
+    {
+        $this->update(['house_style' => [
+            ...$this->house_style, 'crop_budget' => $style->cropBudget, 'tolerances' => $style->tolerances->toArray(),
+        ]]);
+    }
 
     /** @return HasMany<User, $this> */
     public function users(): HasMany

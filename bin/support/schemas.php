@@ -7,6 +7,7 @@ declare(strict_types=1);
 use Larkspur\Choreography\ShotSchema;
 use Larkspur\FlightDay\DayLimits;
 use Larkspur\Rig\RigSchema;
+use Larkspur\Scoring\JudgingStyle;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -39,7 +40,7 @@ $lines = "// The least and the most of every number of a form, by its place: wri
     ."type Limits = Record<string, [least: number, most: number]>;\n\nexport const LIMITS = {\n";
 foreach ([
     'craft' => limitsOf(RigSchema::craft()), 'rig' => limitsOf(RigSchema::rig()), 'site' => limitsOf($shot['properties']['site']),
-    'day' => DayLimits::PLACES,
+    'day' => DayLimits::PLACES, 'judging' => JudgingStyle::limits(),
 ] as $form => $limits) {
     $lines .= "  $form: {\n";
     foreach ($limits as $place => [$least, $most]) {

@@ -33,9 +33,6 @@ use Larkspur\Telemetry\FlightLog;
  */
 final class Scorer
 {
-    /** Share of the picture that a delivery at source size can spare. */
-    public const CROP_BUDGET = 0.15;
-
     /** Error of a satellite position outdoors, m, unless a log says better (common practice). */
     private const POSITION_ERROR = 1.5;
 
@@ -57,14 +54,13 @@ final class Scorer
 
     /**
      * @param  ?int  $number  which take of the log, from 1; needed where there are several
-     * @param  float  $cropBudget  share of the picture that the delivery can spare
      *
      * @throws Refusal where there is no take, or several and none was chosen
      */
     public static function score(
-        FlightLog $log, ?Intent $intent = null, ?int $number = null, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null,
+        FlightLog $log, ?Intent $intent = null, ?int $number = null, JudgingStyle $style = new JudgingStyle, ?Wind $wind = null,
     ): Score {
-        return self::judge($log, self::choose(self::windows($log, $intent), $number), $intent, $cropBudget, $wind);
+        return self::judge($log, self::choose(self::windows($log, $intent), $number), $intent, $style, $wind);
     }
 
     /**
@@ -73,11 +69,11 @@ final class Scorer
      * @return \Generator<int, Score|Refusal>
      */
     public static function each(
-        FlightLog $log, ?Intent $intent = null, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null,
+        FlightLog $log, ?Intent $intent = null, JudgingStyle $style = new JudgingStyle, ?Wind $wind = null,
     ): \Generator {
         foreach (self::windows($log, $intent) as $index => $window) {
             try {
-                $judged = self::judge($log, $window, $intent, $cropBudget, $wind);
+                $judged = self::judge($log, $window, $intent, $style, $wind);
             } catch (Refusal $refusal) {
                 $judged = $refusal->at('take '.($index + 1));
             }
@@ -87,14 +83,14 @@ final class Scorer
 
     /** Judges a take that is known to lie between two times of a log of its own, s: a planned flight, or limits set by hand. */
     public static function scoreBetween(
-        FlightLog $log, Intent $intent, float $from, float $to, float $cropBudget = self::CROP_BUDGET,
+        FlightLog $log, Intent $intent, float $from, float $to, JudgingStyle $style = new JudgingStyle,
     ): Score {
-        return self::judge($log, TakeWindow::known($from, $to, $log->from(), $log->to()), $intent, $cropBudget);
+        return self::judge($log, TakeWindow::known($from, $to, $log->from(), $log->to()), $intent, $style);
     }
 
     /** Judges the take in a window of a log. */
     public static function judge(
-        FlightLog $log, TakeWindow $window, ?Intent $intent, float $cropBudget = self::CROP_BUDGET, ?Wind $wind = null,
+        FlightLog $log, TakeWindow $window, ?Intent $intent, JudgingStyle $style = new JudgingStyle, ?Wind $wind = null,
     ): Score {
         $frame = self::frame($log, $intent);
         $lift = self::lift($intent);
@@ -112,14 +108,16 @@ final class Scorer
         $usable = UsableStretches::of($measured, $faults);
         [$crop, $trimmed] = self::crops($measured, $usable, $cut, $window);
         [$complete, $fitted] = $assignment->completed($measured, $frame);
-        $match = $plan === null ? null : PlanMatch::of($measured, $assignment, $plan, self::POSITION_ERROR);
+        $match = $plan === null ? null : PlanMatch::of(
+            $measured, $assignment, $plan, $style->tolerances, self::POSITION_ERROR,
+        );
 
         return new Score(
             LogSummary::of($log), $window, $assignment, $complete, $fitted, $points, Facet::all($judged, $parts, $weights),
             self::costliestFirst(FaultKinds::worthSaying($faults), $losses), $faults, $usable, $crop,
             Verdict::of(
                 $points->score, $faults, $losses, $measured->take->judging->hasSubject() ? $crop : null, $usable,
-                $measured->take->judging->hasSubject() ? $trimmed : null, $cropBudget, $match, $assignment,
+                $measured->take->judging->hasSubject() ? $trimmed : null, $style->cropBudget, $match, $assignment,
             ),
             WindReport::of($cut, $wind, WindShare::of($measured->take, $measured->sticks)), self::automatedShare($cut, $window),
             array_values(array_filter([...$assignment->remarks, $measured->doubt])), $measured, $parts, $frame, $cut, $match, $losses,

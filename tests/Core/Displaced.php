@@ -25,6 +25,21 @@ final class Displaced
     public static function scored(
         Plan $plan, callable $place, ?callable $turned = null, float $stretch = 1.0, ?Intent $intent = null,
     ): Score {
+        $log = (new Recorder(25.0))->record(self::flown($plan, $place, $turned, $stretch), $plan->shot->site->frame());
+
+        return Scorer::scoreBetween(
+            $log, $intent ?? $plan->move->intent, $plan->move->onset * $stretch, ($plan->move->stop + 0.5) * $stretch,
+        );
+    }
+
+    /**
+     * The flight itself.
+     *
+     * @param  callable(Position, float): Position  $place
+     * @param  ?callable(float): float  $turned
+     */
+    public static function flown(Plan $plan, callable $place, ?callable $turned = null, float $stretch = 1.0): Flight
+    {
         $planned = $plan->move->flight;
         $east = $north = $up = $heading = $times = [];
         foreach ($planned->t as $i => $t) {
@@ -33,12 +48,8 @@ final class Displaced
             $heading[] = $planned->heading[$i] + ($turned === null ? 0.0 : $turned($t) * Angle::DEGREE);
             $times[] = $t * $stretch;
         }
-        $flight = new Flight($times, $east, $north, $up, $heading, $planned->tilt);
-        $log = (new Recorder(25.0))->record($flight, $plan->shot->site->frame());
 
-        return Scorer::scoreBetween(
-            $log, $intent ?? $plan->move->intent, $plan->move->onset * $stretch, ($plan->move->stop + 0.5) * $stretch,
-        );
+        return new Flight($times, $east, $north, $up, $heading, $planned->tilt);
     }
 
     /**

@@ -162,4 +162,16 @@ export const LIMITS = {
     'weather.from_deg': [-360, 360],
     'shots.*.passes': [1, 20],
   } as Limits,
+  judging: {
+    'crop_budget_percent': [0, 60],
+    'tolerances.place_percent': [1, 50],
+    'tolerances.length_percent': [1, 50],
+    'tolerances.arc_percent': [1, 50],
+    'tolerances.heading_deg': [1, 45],
+    'tolerances.course_deg': [1, 45],
+    'tolerances.across_deg': [1, 45],
+    'tolerances.tilt_deg': [1, 30],
+    'tolerances.pace_percent': [1, 100],
+    'tolerances.frame_percent': [1, 30],
+  } as Limits,
 };

@@ -203,6 +203,9 @@ export const useReplay = (id: number) =>
     staleTime: Infinity,
   });
 
+export const useJudging = () =>
+  useQuery({ queryKey: ['judging'], queryFn: () => answered(api.GET('/judging')) });
+
 export const useColumnMappings = () =>
   useQuery({ queryKey: ['column-mappings'], queryFn: () => answered(api.GET('/column-mappings')) });
 

@@ -308,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/judging": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["judging"];
+        put: operations["chooseJudging"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/light": {
         parameters: {
             query?: never;
@@ -1256,6 +1272,11 @@ export interface components {
              */
             house: "limit-the-machine" | "middle" | "trust-the-fingers" | null;
         };
+        ChooseJudging: {
+            /** @description What a school chooses about judging. What each number may be is core's to say. */
+            crop_budget_percent: number;
+            tolerances: components["schemas"]["Tolerance"];
+        };
         ClassMember: {
             operator: components["schemas"]["Person"];
             advice: components["schemas"]["Advice"];
@@ -1890,6 +1911,12 @@ export interface components {
             mean_mps: number | null;
             gust_mps: number | null;
             share: number | null;
+        };
+        JudgingStyle: {
+            crop_budget_percent: number;
+            tolerances: components["schemas"]["Tolerance"];
+            ordinary_crop_budget_percent: number;
+            ordinary: components["schemas"]["Tolerance"];
         };
         LatestComment: {
             take_id: number;
@@ -3076,6 +3103,17 @@ export interface components {
             shot: components["schemas"]["Shot"] | null;
             comment: components["schemas"]["LatestComment"] | null;
         };
+        Tolerance: {
+            place_percent: number;
+            length_percent: number;
+            arc_percent: number;
+            heading_deg: number;
+            course_deg: number;
+            across_deg: number;
+            tilt_deg: number;
+            pace_percent: number;
+            frame_percent: number;
+        };
         TrackPoint: {
             /** @description s */
             t: number;
@@ -3967,6 +4005,68 @@ export interface operations {
                 };
             };
             /** @description It can’t be judged as that */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    judging: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What takes are judged by from now on */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JudgingStyle"];
+                };
+            };
+        };
+    };
+    chooseJudging: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseJudging"];
+            };
+        };
+        responses: {
+            /** @description What takes are judged by from now on; those that were judged keep their judgement */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JudgingStyle"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Beyond its limits */
             422: {
                 headers: {
                     [name: string]: unknown;

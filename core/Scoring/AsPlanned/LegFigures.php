@@ -31,18 +31,18 @@ final readonly class LegFigures
 
     private const NO_TURN = 0.15;
 
-    /** How far a receiver wanders between two places of one figure, m; share of a length; of a turn, rad (our judgement). */
+    /** How far a receiver wanders between two places of one figure, and how far off a mark one may be, m (our judgement). */
     private const WANDER = 1.0;
-
-    private const LENGTH = 0.1;
-
-    private const TURN = 0.21;
 
     private const PLACE = 1.6;
 
+    /** A turn may be off by so many times what a heading may: it begins and ends. */
+    private const TURN = 1.5;
+
     /** @param  list<MatchedMark>  $marks  in the order of the plan */
-    public function __construct(private Pass $planned, private Pass $flown, private array $marks, private bool $headingIsKnown)
-    {
+    public function __construct(
+        private Pass $planned, private Pass $flown, private array $marks, private bool $headingIsKnown, private Tolerances $tolerances,
+    ) {
     }
 
     /**
@@ -83,16 +83,16 @@ final readonly class LegFigures
             foreach (self::laps($flown, $laps) as $lap) {
                 $fit = CircleFit::taubin($lap->east, $lap->north);
                 if ($fit !== null) {
-                    $tolerance = hypot(self::WANDER, self::LENGTH * min($fit->radius, $round->radius));
+                    $tolerance = hypot(self::WANDER, $this->tolerances->length * min($fit->radius, $round->radius));
                     $figures[] = ['lap', Quantity::metres(...), $round->radius, $fit->radius, $tolerance];
                 }
             }
         } elseif ($planned->length() > self::NO_LEG && $planned->length() > self::STRAIGHT * $planned->way()) {
-            $tolerance = hypot(self::WANDER, self::LENGTH * min($planned->length(), $flown->length()));
+            $tolerance = hypot(self::WANDER, $this->tolerances->length * min($planned->length(), $flown->length()));
             $figures[] = ['leg', Quantity::metres(...), $planned->length(), $flown->length(), $tolerance];
         }
         if ($this->headingIsKnown && abs($planned->turn()) > self::NO_TURN && $round === null) {
-            $figures[] = ['corner', Quantity::radians(...), $planned->turn(), $flown->turn(), self::TURN];
+            $figures[] = ['corner', Quantity::radians(...), $planned->turn(), $flown->turn(), self::TURN * $this->tolerances->heading];
         }
 
         return $figures;

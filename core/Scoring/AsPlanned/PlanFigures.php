@@ -22,43 +22,19 @@ use Larkspur\Scoring\TakeAssignment;
  * The quantities that a plan states, each beside what was flown. Plan and flight are measured by the same rule (Pass), so that what a
  * parameter means is left to the move. A figure is judged only where the plan states every parameter that it rests on.
  *
- * Tolerances are what an editor would not mind (our judgement, common practice has none written down): they allow for the error of the
- * positions and of a pin on a map, and grow with the quantity.
+ * Tolerances (of the school, else ordinary) allow for the error of the positions and of a pin on a map besides, and grow with the quantity.
  */
 final class PlanFigures
 {
     /** How far off a pin on a map may be, m. */
     private const PIN = 1.5;
 
-    /** Share of the viewing distance by which a place may be off. */
-    private const PLACE = 0.1;
-
-    /** Share of a length, a radius or a height by which it may be off. */
-    private const LENGTH = 0.12;
-
-    /** The same of an angle that is flown, and the least, rad. */
-    private const ARC = 0.1;
-
+    /** The least by which an angle that is flown, a pace and a turn rate may be off: rad, m/s, rad/s. */
     private const LEAST_ARC = 6 * Angle::DEGREE;
-
-    /** Of a heading, a course and a tilt, rad. */
-    private const HEADING = 8 * Angle::DEGREE;
-
-    private const COURSE = 6 * Angle::DEGREE;
-
-    private const ACROSS = 10 * Angle::DEGREE;
-
-    private const TILT = 6 * Angle::DEGREE;
-
-    /** Share of a rate, and the least, m/s or rad/s. */
-    private const PACE = 0.3;
 
     private const LEAST_PACE = 0.15;
 
     private const LEAST_SPIN = 1.5 * Angle::DEGREE;
-
-    /** Of a place in the frame, share of its height. */
-    private const FRAME = 0.08;
 
     /** A way or a climb this short has no direction, m. */
     private const NO_WAY = 3.0;
@@ -81,6 +57,7 @@ final class PlanFigures
         private readonly Measurements $measured,
         private readonly TakeAssignment $assignment,
         private readonly MovePlan $plan,
+        private readonly Tolerances $tolerances,
         private readonly float $positionError,
     ) {
         $this->planned = Pass::ofPlan($plan);
@@ -127,18 +104,26 @@ final class PlanFigures
 
     private function placeTolerance(): float
     {
-        return hypot(hypot($this->positionError, self::PIN), self::PLACE * min($this->plan->viewing, $this->measured->take->viewing));
+        $viewing = min($this->plan->viewing, $this->measured->take->viewing);
+
+        return hypot(hypot($this->positionError, self::PIN), $this->tolerances->place * $viewing);
     }
 
     /** Of a length, a climb or a height: it grows with the lesser of planned and flown, so that half and twice weigh alike. */
     private function lengthTolerance(float $planned, float $flown): float
     {
-        return hypot($this->positionError * M_SQRT2, self::LENGTH * min(abs($planned), abs($flown)));
+        return hypot($this->positionError * M_SQRT2, $this->tolerances->length * min(abs($planned), abs($flown)));
+    }
+
+    /** Of a direction between two places so far apart, rad. */
+    private function angularError(float $length): float
+    {
+        return atan($this->positionError * M_SQRT2 / $length);
     }
 
     private function radiusTolerance(float $planned, float $flown): float
     {
-        return hypot($this->positionError, self::LENGTH * min($planned, $flown));
+        return hypot($this->positionError, $this->tolerances->length * min($planned, $flown));
     }
 
     private function place(): ?PlanFigure
@@ -201,7 +186,7 @@ final class PlanFigures
 
     private function arcTolerance(float $planned, float $flown): float
     {
-        return hypot(self::LEAST_ARC, self::ARC * min(abs($planned), abs($flown)));
+        return hypot(self::LEAST_ARC, $this->tolerances->arc * min(abs($planned), abs($flown)));
     }
 
     private function arc(): PlanFigure
@@ -235,7 +220,7 @@ final class PlanFigures
 
         return PlanFigure::stated(
             'course', Quantity::radians(...), Angle::turn($planned), Angle::turn($this->flown->course()),
-            hypot(self::COURSE, atan($this->positionError * M_SQRT2 / $length)), Angle::wrap($this->flown->course() - $planned),
+            hypot($this->tolerances->course, $this->angularError($length)), Angle::wrap($this->flown->course() - $planned),
         );
     }
 
@@ -251,7 +236,7 @@ final class PlanFigures
 
         return PlanFigure::stated(
             'across', Quantity::radians(...), $planned, $this->flown->across(),
-            hypot(self::ACROSS, atan($this->positionError * M_SQRT2 / $length)), Angle::wrap($this->flown->across() - $planned),
+            hypot($this->tolerances->across, $this->angularError($length)), Angle::wrap($this->flown->across() - $planned),
         );
     }
 
@@ -287,7 +272,7 @@ final class PlanFigures
         }
 
         return $this->states($parameter)
-            ? PlanFigure::stated($id, $in, $planned, $flown, hypot($least, self::PACE * min($planned, $flown)))
+            ? PlanFigure::stated($id, $in, $planned, $flown, hypot($least, $this->tolerances->pace * min($planned, $flown)))
             : PlanFigure::open($id, $in($flown));
     }
 
@@ -370,14 +355,14 @@ final class PlanFigures
         $flown = $this->flown->firstHeading();
 
         return PlanFigure::stated(
-            'heading', Quantity::radians(...), Angle::turn($planned), Angle::turn($flown), self::HEADING,
+            'heading', Quantity::radians(...), Angle::turn($planned), Angle::turn($flown), $this->tolerances->heading,
             Angle::wrap($flown - $planned),
         );
     }
 
     private function tilt(string $id, float $planned, float $flown): PlanFigure
     {
-        return PlanFigure::stated($id, Quantity::radians(...), $planned, $flown, self::TILT);
+        return PlanFigure::stated($id, Quantity::radians(...), $planned, $flown, $this->tolerances->tilt);
     }
 
     /** Where the subject stands in the first or the last picture, share of the frame from its top. */
@@ -389,7 +374,9 @@ final class PlanFigures
             return null;
         }
 
-        return PlanFigure::stated($id, Quantity::share(...), $wanted, $wanted - ($first ? $v[0] : $v[count($v) - 1]), self::FRAME);
+        $flown = $wanted - ($first ? $v[0] : $v[count($v) - 1]);
+
+        return PlanFigure::stated($id, Quantity::share(...), $wanted, $flown, $this->tolerances->frame);
     }
 
     /** @return list<?PlanFigure> of a figure of several legs: how far it reaches, and leg by leg */
@@ -399,7 +386,7 @@ final class PlanFigures
         $sizes = array_intersect(self::SIZES, $this->own);
         $sized = $combined || ($sizes !== [] && $this->states(...self::SIZES));
         $legs = $combined ? [] : (new LegFigures(
-            $this->planned, $this->flown, $this->measured->drill->marks ?? [], $this->headingIsKnown(),
+            $this->planned, $this->flown, $this->measured->drill->marks ?? [], $this->headingIsKnown(), $this->tolerances,
         ))->all($sized || $sizes === []);
         if (! $sized) {
             return $legs;

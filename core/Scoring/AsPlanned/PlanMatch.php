@@ -33,9 +33,10 @@ final readonly class PlanMatch
     }
 
     /** Null where the plan states nothing that this log could tell. */
-    public static function of(Measurements $measured, TakeAssignment $assignment, MovePlan $plan, float $positionError): ?self
-    {
-        $figures = (new PlanFigures($measured, $assignment, $plan, $positionError))->all();
+    public static function of(
+        Measurements $measured, TakeAssignment $assignment, MovePlan $plan, Tolerances $tolerances, float $positionError,
+    ): ?self {
+        $figures = (new PlanFigures($measured, $assignment, $plan, $tolerances, $positionError))->all();
         $given = array_values(array_filter($figures, static fn (PlanFigure $one): bool => $one->given()));
         if ($given === []) {
             return null;

@@ -5,6 +5,7 @@ import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { useSession } from '~/shell/session';
 import { withUnit } from '~/units';
+import { Tolerances } from './Tolerances';
 
 type Plan = NonNullable<Schemas['Score']['plan']>;
 type Figure = Plan['figures'][number];
@@ -20,6 +21,7 @@ const AT_A_GLANCE = 3;
 
 export function AsPlanned({ plan }: { plan: Plan | null }) {
   const [open, setOpen] = useState(false);
+  const [choosing, setChoosing] = useState(false);
   if (plan === null) {
     return (
       <Card className="p-3 text-sm" label="As planned">
@@ -58,6 +60,7 @@ export function AsPlanned({ plan }: { plan: Plan | null }) {
           ))}
         </tbody>
       </table>
+      {choosing && <Tolerances onClose={() => setChoosing(false)} />}
       {plan.figures.length > shown.length || open ? (
         <button
           type="button"
@@ -67,7 +70,14 @@ export function AsPlanned({ plan }: { plan: Plan | null }) {
         >
           {open ? 'Only what matters' : `All ${plan.figures.length} of the plan`}
         </button>
-      ) : null}
+      ) : null}{' '}
+      <button
+        type="button"
+        className="min-h-9 p-0 bg-transparent text-larkspur underline cursor-pointer"
+        onClick={() => setChoosing(true)}
+      >
+        How near is near
+      </button>
     </Card>
   );
 }

@@ -183,6 +183,48 @@ describe('planned and flown', () => {
     expect(screen.getByText('(left open)')).toBeTruthy();
   });
 
+  it('lets trainers choose how near is near, and others see it', async () => {
+    const tolerances = {
+      place_percent: 10,
+      length_percent: 12,
+      arc_percent: 10,
+      heading_deg: 8,
+      course_deg: 6,
+      across_deg: 10,
+      tilt_deg: 6,
+      pace_percent: 30,
+      frame_percent: 8,
+    };
+    const judging = {
+      crop_budget_percent: 15,
+      tolerances,
+      ordinary_crop_budget_percent: 15,
+      ordinary: tolerances,
+    };
+    const tight = { ...judging, tolerances: { ...tolerances, heading_deg: 3 } };
+    const asked = answer({ 'GET /judging': { body: judging }, 'PUT /judging': { body: tight } });
+    const plan = { verdict: 'near' as const, match: 70, figures: [radius] };
+    const first = draw(<AsPlanned plan={plan} />, { role: 'trainer' });
+    fireEvent.click(screen.getByRole('button', { name: 'How near is near' }));
+    const heading = await screen.findByRole('textbox', { name: /^Heading/ });
+    const keep = screen.getByRole('button', { name: 'The school judges so from now on' });
+    expect(keep).toHaveProperty('disabled', true);
+    fireEvent.focus(heading);
+    fireEvent.change(heading, { target: { value: '3' } });
+    fireEvent.blur(heading);
+    fireEvent.click(keep);
+    await screen.findByText('Kept.');
+    expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({
+      crop_budget_percent: 15,
+      tolerances: tight.tolerances,
+    });
+    first.unmount();
+    draw(<AsPlanned plan={plan} />, { role: 'operator' });
+    fireEvent.click(screen.getByRole('button', { name: 'How near is near' }));
+    expect(await screen.findByText('Your trainers choose them.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'The school judges so from now on' })).toBeNull();
+  });
+
   it('says so where there was no plan', () => {
     draw(<AsPlanned plan={null} />);
     expect(screen.getByText(/There was no plan/)).toBeTruthy();
