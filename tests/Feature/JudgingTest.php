@@ -41,7 +41,7 @@ final class JudgingTest extends FeatureCase
         $trainer = User::factory()->createOne(['role' => User::TRAINER]);
         $ordinary = $this->actingAs($trainer)->getJson('/api/v1/judging')->json('ordinary');
         $this->putJson('/api/v1/judging', ['crop_budget_percent' => 15, 'tolerances' => [...$ordinary, 'tilt_deg' => 0]])
-            ->assertUnprocessable()->assertJsonPath('place', 'tolerances.tilt_deg');
+            ->assertUnprocessable()->assertJsonPath('errors.0.place', 'tolerances.tilt_deg');
         $operator = User::factory()->createOne(['school_id' => $trainer->school_id]);
         $this->actingAs($operator)->getJson('/api/v1/judging')->assertOk();
         $this->putJson('/api/v1/judging', ['crop_budget_percent' => 15, 'tolerances' => $ordinary])->assertForbidden();
