@@ -38,7 +38,8 @@ enum Clock: string
     {
         // Day before month, with dots or slashes, as much of the world writes it.
         $text = (string) preg_replace('/^(\d\d)[.\/](\d\d)[.\/](\d{4})[,T ]\s*/', '$3-$2-$1 ', trim($text));
-        if (preg_match('/^(-?\d{4,})-(\d\d)-(\d\d)[T ](\d\d):(\d\d):(\d\d)(?:[.,](\d+))?\s*(Z|[+-]\d\d:?\d\d)?$/', trim($text), $m) !== 1) {
+        $pattern = '/^(-?\d{4,})[-\/](\d\d)[-\/](\d\d)[T ](\d\d):(\d\d):(\d\d)(?:[.,](\d+))?\s*(Z|[+-]\d\d(?::?\d\d)?)?$/';
+        if (preg_match($pattern, trim($text), $m) !== 1) {
             return null;
         }
         [, $year, $month, $day, $hour, $minute, $second] = $m;
@@ -46,7 +47,8 @@ enum Clock: string
             return null;
         }
         $zone = $m[8] ?? 'Z';
-        $offset = $zone === 'Z' ? 0 : ($zone[0] === '-' ? -1 : 1) * (3600 * (int) substr($zone, 1, 2) + 60 * (int) substr($zone, -2));
+        $minutes = strlen($zone) > 3 ? (int) substr($zone, -2) : 0;
+        $offset = $zone === 'Z' ? 0 : ($zone[0] === '-' ? -1 : 1) * (3600 * (int) substr($zone, 1, 2) + 60 * $minutes);
 
         return (float) gmmktime(
             (int) $hour, (int) $minute, (int) $second, (int) $month, (int) $day, (int) $year,

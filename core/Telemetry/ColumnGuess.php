@@ -22,8 +22,8 @@ final readonly class ColumnGuess
             ['timestamp'], ['time'], ['datetime'], ['elapsed'], ['seconds'], ['zeit'], ['zeitstempel'], ['temps'], ['heure'],
             ['horodatage'], ['tiempo'], ['hora'], ['ts'], ['t'],
         ],
-        'lat' => [['latitude'], ['lat'], ['breite'], ['breitengrad'], ['latitud']],
-        'lon' => [['longitude'], ['lon'], ['lng'], ['long'], ['lange'], ['laenge'], ['langengrad'], ['laengengrad'], ['longitud']],
+        'lat' => [['latitude'], ['lat'], ['breite'], ['breitengrad'], ['latitud'], ['y']],
+        'lon' => [['longitude'], ['lon'], ['lng'], ['long'], ['lange'], ['laenge'], ['langengrad'], ['laengengrad'], ['longitud'], ['x']],
         'gimbal_tilt_deg' => [
             ['gimbal', 'pitch'], ['camera', 'pitch'], ['gimbal', 'tilt'], ['camera', 'tilt'], ['lens', 'tilt'], ['tilt'],
             ['kamera', 'neigung'], ['kameraneigung'], ['neigung'], ['inclinaison'], ['inclinacion'],
@@ -53,6 +53,9 @@ final readonly class ColumnGuess
         'recording' => [['recording'], ['is', 'recording']],
         'zoom' => [['zoom']],
     ];
+
+    /** Words that are a name only where they stand alone: maps write places so. */
+    private const ALONE = [['x'], ['y']];
 
     /** Words that keep a column from being a quantity. */
     private const NOT = [
@@ -174,7 +177,7 @@ final readonly class ColumnGuess
             return null;
         }
         foreach ($choices as $rank => $needed) {
-            if (array_diff($needed, $words) === []) {
+            if (array_diff($needed, $words) === [] && ($words === $needed || ! in_array($needed, self::ALONE, true))) {
                 // A name of one more word than needed is a little less sure than the bare one.
                 return 10 * $rank + min(9, count(array_diff($words, $needed, array_keys(self::WRITTEN))));
             }

@@ -42,6 +42,14 @@ final readonly class FlightLog
     ) {
     }
 
+    /** The column of the contract that a value of this name is, also under a converter's prefix ("f_heading_deg"); null where it is none. */
+    public static function columnNamed(string $name): ?string
+    {
+        $plain = (string) preg_replace('/^[a-z]{1,9}_(?=('.implode('|', self::NAMES).')$)/', '', $name);
+
+        return in_array($plain, self::NAMES, true) ? $plain : null;
+    }
+
     public function count(): int
     {
         return count($this->columns['t']);

@@ -137,19 +137,23 @@ final class GeoJsonReader implements LogReader
      */
     private static function points(array $features): ?array
     {
-        $coordinates = $times = $columns = [];
+        $coordinates = $times = $columns = $named = [];
         foreach ($features as $feature) {
             $geometry = is_array($feature) ? $feature['geometry'] ?? null : null;
             $properties = is_array($feature) && is_array($feature['properties'] ?? null) ? $feature['properties'] : [];
-            $named = array_values(array_intersect_key($properties, array_flip(self::TIMES)));
-            $time = $named[0] ?? null;
+            $time = array_values(array_intersect_key($properties, array_flip(self::TIMES)))[0] ?? null;
             if (is_array($geometry) && ($geometry['type'] ?? null) === 'Point' && (is_string($time) || is_numeric($time))) {
-                foreach ([...FlightLog::REQUIRED, ...FlightLog::OPTIONAL] as $name) {
-                    if (is_numeric($properties[$name] ?? null)) {
-                        $columns[$name][count($times)] = (float) $properties[$name];
+                foreach ($properties as $name => $value) {
+                    $named[$name] ??= FlightLog::columnNamed((string) $name) ?? '';
+                    if ($named[$name] !== '' && is_numeric($value)) {
+                        $columns[$named[$name]][count($times)] = (float) $value;
                     }
                 }
-                $coordinates[] = $geometry['coordinates'] ?? [];
+                $place = is_array($geometry['coordinates'] ?? null) ? $geometry['coordinates'] : [];
+                // A converter that writes points of a plane keeps the height beside them.
+                $coordinates[] = count($place) === 2 && is_numeric($properties['ele'] ?? null)
+                    ? [...$place, (float) $properties['ele']]
+                    : $place;
                 $times[] = match (true) {
                     is_numeric($time) => (float) $time,
                     default => str_replace('/', '-', $time),

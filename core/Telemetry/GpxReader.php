@@ -17,8 +17,8 @@ final class GpxReader implements LogReader, XmlListener
 {
     private const NAMESPACE = 'http://www.topografix.com/GPX/1/1';
 
-    /** @var array<string, string> what an element of a point says, by its name */
-    private readonly array $quantities;
+    /** @var array<string, ?string> what an element of a point says, by its name; null where nothing known */
+    private array $quantities = ['ele' => 'alt_m', 'time' => 't', 'speed' => 'speed_mps'];
 
     private DatedRows $dated;
 
@@ -26,12 +26,6 @@ final class GpxReader implements LogReader, XmlListener
 
     /** @var ?array<string, string> the point that is open, as written */
     private ?array $point = null;
-
-    public function __construct()
-    {
-        // A speed is of GPX 1.0 and of common extensions; a course is where it went, not where it looked.
-        $this->quantities = ['ele' => 'alt_m', 'time' => 't', 'speed' => 'speed_mps', ...array_combine(FlightLog::NAMES, FlightLog::NAMES)];
-    }
 
     public function read(mixed $stream, ?callable $progress = null): FlightLog
     {
@@ -69,8 +63,16 @@ final class GpxReader implements LogReader, XmlListener
                 $this->dated->add($values, $line, $this->point['flight_mode'] ?? '');
             }
             $this->point = null;
-        } elseif (isset($this->quantities[$local])) {
-            $this->point[$this->quantities[$local]] = $text;
+
+            return;
+        }
+        // A speed is of GPX 1.0 and of common extensions; a course is where it went, not where it looked.
+        if (! array_key_exists($local, $this->quantities)) {
+            $this->quantities[$local] = FlightLog::columnNamed($local);
+        }
+        $column = $this->quantities[$local];
+        if ($column !== null) {
+            $this->point[$column] = $text;
         }
     }
 

@@ -81,8 +81,18 @@ final class KmlReader implements LogReader, XmlListener
         } elseif ($name === self::EXTENSION.' Track') {
             $this->inTrack = true;
         } elseif ($name === self::EXTENSION.' SimpleArrayData' || $local === 'Data' || $local === 'SimpleData') {
-            $this->column = in_array($attributes['name'] ?? '', FlightLog::NAMES, true) ? $attributes['name'] : null;
+            $this->column = self::columnOf($attributes['name'] ?? '');
         }
+    }
+
+    /** The column that a value of this name stands for, beside those of the contract as GPX calls them. */
+    private static function columnOf(string $name): ?string
+    {
+        return match ($name) {
+            'ele' => 'alt_m',
+            'time', 'timestamp' => 't',
+            default => FlightLog::columnNamed($name),
+        };
     }
 
     public function closes(string $name, string $text, int $line): void
@@ -128,6 +138,9 @@ final class KmlReader implements LogReader, XmlListener
         } elseif ($local === 'value' || $local === 'SimpleData') {
             if ($this->column === 'flight_mode') {
                 $this->mark['mode'] = $text;
+            } elseif ($this->column === 't') {
+                // A stamp of the placemark itself says it more closely than a value beside it.
+                $this->mark['when'] = $this->mark['when'] === '' ? $text : $this->mark['when'];
             } elseif ($this->column !== null) {
                 $this->mark['data'][$this->column] = is_numeric($text) ? (float) $text : NAN;
             }
@@ -161,6 +174,10 @@ final class KmlReader implements LogReader, XmlListener
         $values = self::values($into->rows, $place, $when, $line);
         if ($values === null) {
             return;
+        }
+        // A converter that writes points of a plane keeps the height beside them.
+        if ($values['alt_m'] === 0.0 && isset($data['alt_m'])) {
+            $values['alt_m'] = $data['alt_m'];
         }
         foreach ($data as $name => $value) {
             // Time and place are the element's own.
