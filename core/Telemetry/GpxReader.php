@@ -17,7 +17,7 @@ final class GpxReader implements LogReader, XmlListener
 {
     private const NAMESPACE = 'http://www.topografix.com/GPX/1/1';
 
-    /** @var array<string, ?string> what an element of a point says, by its name; null where nothing known */
+    /** @var array<string, string> what an element of a point says, by its name; empty where nothing known */
     private array $quantities = ['ele' => 'alt_m', 'time' => 't', 'speed' => 'speed_mps'];
 
     private DatedRows $dated;
@@ -67,11 +67,8 @@ final class GpxReader implements LogReader, XmlListener
             return;
         }
         // A speed is of GPX 1.0 and of common extensions; a course is where it went, not where it looked.
-        if (! array_key_exists($local, $this->quantities)) {
-            $this->quantities[$local] = FlightLog::columnNamed($local);
-        }
-        $column = $this->quantities[$local];
-        if ($column !== null) {
+        $column = $this->quantities[$local] ??= FlightLog::columnNamed($local) ?? '';
+        if ($column !== '') {
             $this->point[$column] = $text;
         }
     }
