@@ -15,6 +15,7 @@ use App\Http\Controllers\MoveController;
 use App\Http\Controllers\OutsideController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\RememberedReadingController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\RigFileController;
 use App\Http\Controllers\SessionController;
@@ -118,6 +119,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('column-mappings', [ColumnMappingController::class, 'index']);
     Route::put('column-mappings/{mapping}', [ColumnMappingController::class, 'update'])->whereNumber('mapping');
     Route::delete('column-mappings/{mapping}', [ColumnMappingController::class, 'destroy'])->whereNumber('mapping');
+
+    Route::get('remembered-readings', [RememberedReadingController::class, 'index']);
+    Route::delete('remembered-readings/{reading}', [RememberedReadingController::class, 'destroy'])->whereNumber('reading');
 
     Route::get('trend', [TakeController::class, 'trend']);
     Route::get('takes', [TakeController::class, 'index']);

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\ColumnMapping;
 use App\Models\FlightLog as LogRecord;
 use App\Models\Import;
+use App\Models\RememberedReading;
 use App\Models\Shot;
 use App\Models\Take;
 use Illuminate\Support\Carbon;
@@ -100,8 +101,22 @@ final readonly class ImportLog
         if ($import->reading !== null) {
             return Reading::from($import->reading)->of($log, $import->reading_ground_m ?? 0.0);
         }
-        if ($import->shot !== null) {
-            Placement::check($log, self::intent($import->shot));
+        if ($import->shot === null) {
+            return $log;
+        }
+        $intent = self::intent($import->shot);
+        try {
+            Placement::check($log, $intent);
+        } catch (PlaceDoubtful $doubtful) {
+            $said = RememberedReading::of($import);
+            if ($said === null || ! isset($doubtful->readings[$said->value])) {
+                throw $doubtful;
+            }
+            $import->fill(['reading' => $said->value, 'reading_ground_m' => SayReading::ground($intent)]);
+
+            return $said->of($log, $import->reading_ground_m ?? 0.0)->noting(
+                new LogNote(Fact::of('import.read-as-said-before', reading: $said->words())),
+            );
         }
 
         return $log;

@@ -6,14 +6,14 @@ namespace App\Actions;
 
 use App\Jobs\ReadUpload;
 use App\Models\Import;
+use App\Models\RememberedReading;
 use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
-use Larkspur\Telemetry\Formats;
 use Larkspur\Telemetry\Reading;
 
-/** Reads a log that lies elsewhere than its plan as somebody said that it is meant, with those that wait for the same answer. */
+/** Reads a log that lies elsewhere than its plan as somebody said that it is meant, with those that wait for the same answer, and remembers it. */
 final readonly class SayReading
 {
     public function __invoke(Import $import, Reading $reading): Import
@@ -21,8 +21,14 @@ final readonly class SayReading
         if ($import->state !== Import::PLACE || $import->shot === null) {
             throw new Refusal(Fact::of('import.waits-for-no-reading'), 'import');
         }
+        if ($reading !== Reading::AsWritten) {
+            RememberedReading::query()->updateOrCreate(
+                ['school_id' => $import->school_id, 'maker' => RememberedReading::makerOf($import)],
+                ['reading' => $reading->value, 'file_name' => $import->file_name],
+            );
+        }
         $intent = Intent::read(Fields::of($import->shot->intent));
-        $ground = $intent->home->altitude ?? $intent->subjectBase ?? $intent->subject->altitude ?? 0.0;
+        $ground = self::ground($intent);
         $waiting = Import::query()->where('shot_id', $import->shot_id)->where('owner_id', $import->owner_id)->where('state', Import::PLACE);
         foreach ($waiting->get() as $other) {
             if ($other->is($import) || self::asksTheSame($other, $import)) {
@@ -36,12 +42,17 @@ final readonly class SayReading
         return $import;
     }
 
+    /** Height that heights from take-off are lifted by, m: of take-off, or else of the foot of what is filmed. */
+    public static function ground(Intent $intent): float
+    {
+        return $intent->home->altitude ?? $intent->subjectBase ?? $intent->subject->altitude ?? 0.0;
+    }
+
     /** Whether another log of the shot comes from the same recorder, by its columns and its kind, and may be meant in the same ways. */
     private static function asksTheSame(Import $other, Import $import): bool
     {
         $ways = static fn (Import $one): array => array_column($one->outcome['readings'] ?? [], 'id');
 
-        return $ways($other) === $ways($import) && $other->columns == $import->columns
-            && Formats::ending($other->file_name) === Formats::ending($import->file_name);
+        return $ways($other) === $ways($import) && RememberedReading::makerOf($other) === RememberedReading::makerOf($import);
     }
 }

@@ -142,6 +142,11 @@ final readonly class FlightLog
         return new self($this->columns, $this->flightModes, $this->notes, $sha256, $this->lacks, $this->epoch);
     }
 
+    public function noting(LogNote $note): self
+    {
+        return new self($this->columns, $this->flightModes, [...$this->notes, $note], $this->sha256, $this->lacks, $this->epoch);
+    }
+
     /** @return list<Axis> axes of which the log tells nothing */
     public function unknownAxes(): array
     {

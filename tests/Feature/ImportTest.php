@@ -305,6 +305,34 @@ final class ImportTest extends FeatureCase
         }
     }
 
+    public function test_what_was_said_of_a_makers_places_is_remembered_until_it_is_forgotten(): void
+    {
+        $user = User::factory()->createOne();
+        $shot = ShotFactory::whole($user);
+        $plan = Planner::plan($shot->planned());
+        $swapped = static function (int $seed) use ($plan): string {
+            $log = Recorder::fair()->record($plan->move->flight, $plan->shot->site->frame(), $seed);
+
+            return Shots::csv($log->with(['lat' => $log->column('lon'), 'lon' => $log->column('lat')]));
+        };
+        $first = $this->upload($user, 'one.csv', $swapped(1), $shot->id)->assertJsonPath('state', 'place');
+        $this->actingAs($user)->putJson("/api/v1/imports/{$first->json('id')}/reading", ['reading' => 'swapped'])->assertStatus(202);
+        $later = $this->upload($user, 'later.csv', $swapped(2), ShotFactory::whole($user)->id)->assertJsonPath('state', 'done');
+        self::assertStringContainsString('changed places', implode(' ', array_column($later->json('notes'), 'text')));
+
+        // A log that lies where it should is left as it is; another school is asked by itself.
+        $right = Recorder::fair()->record($plan->move->flight, $plan->shot->site->frame(), 3);
+        $this->upload($user, 'right.csv', Shots::csv($right), $shot->id)->assertJsonPath('state', 'done');
+        $other = User::factory()->createOne();
+        $this->upload($other, 'theirs.csv', $swapped(4), ShotFactory::whole($other)->id)->assertJsonPath('state', 'place');
+
+        $known = $this->actingAs($user)->getJson('/api/v1/remembered-readings')->assertOk()->assertJsonCount(1);
+        $known->assertJsonPath('0.reading', 'swapped')->assertJsonPath('0.file_name', 'one.csv');
+        $this->actingAs($other)->deleteJson("/api/v1/remembered-readings/{$known->json('0.id')}")->assertNotFound();
+        $this->actingAs($user)->deleteJson("/api/v1/remembered-readings/{$known->json('0.id')}")->assertNoContent();
+        $this->upload($user, 'again.csv', $swapped(5), $shot->id)->assertJsonPath('state', 'place');
+    }
+
     /**
      * What was guessed, with what is put in its place, is said to be right.
      *

@@ -209,6 +209,9 @@ export const useJudging = () =>
 export const useColumnMappings = () =>
   useQuery({ queryKey: ['column-mappings'], queryFn: () => answered(api.GET('/column-mappings')) });
 
+export const useRememberedReadings = () =>
+  useQuery({ queryKey: ['remembered-readings'], queryFn: () => answered(api.GET('/remembered-readings')) });
+
 const ON_THE_WAY = ['waiting', 'reading', 'judging'];
 
 /** Asked for often while one is on its way, and seldom else: somebody may send one from another place. */

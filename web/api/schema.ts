@@ -564,6 +564,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/remembered-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rememberedReadings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/remembered-readings/{reading}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["forgetReading"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/rigs": {
         parameters: {
             query?: never;
@@ -2336,6 +2368,14 @@ export interface components {
             file_name: string;
             confirmed_at: string;
             columns: components["schemas"]["ColumnQuestion"];
+        };
+        RememberedReading: {
+            id: number;
+            reading: string;
+            words: string;
+            /** @description of the log over which it was said */
+            file_name: string;
+            said_at: string;
         };
         Replay: {
             t: number[];
@@ -4493,6 +4533,46 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Problem"];
                 };
+            };
+        };
+    };
+    rememberedReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the school said, the latest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RememberedReading"][];
+                };
+            };
+        };
+    };
+    forgetReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                reading: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is asked about again */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -11,6 +11,7 @@ return [
     'import.not-whole' => 'The upload did not arrive whole.',
     'import.not-arrived' => 'The log did not arrive.',
     'import.known-already' => 'This log is in your logbook already, byte for byte.',
+    'import.read-as-said-before' => 'Read as was said of this maker’s logs before: {reading}.',
     'import.read-anew' => 'This log was read otherwise before: {left, plural, one {the take} other {the # takes}} of then left the logbook, with what was said of {left, plural, one {it} other {them}}.',
     'import.no-take' => 'Nothing in this log moves the picture for three seconds, so there is no take in it.',
     'import.take-needs-no-name' => 'Take {number} of this log needs no name.',

@@ -24,7 +24,11 @@ const arrived = (change: Partial<Schemas['Import']> = {}): Schemas['Import'] => 
   ...change,
 });
 const show = (imports: Schemas['Import'][]) => {
-  answer({ 'GET /imports': { body: imports }, 'GET /column-mappings': { body: [] } });
+  answer({
+    'GET /imports': { body: imports },
+    'GET /column-mappings': { body: [] },
+    'GET /remembered-readings': { body: [] },
+  });
   return draw(<ImportLogs shot={undefined} />);
 };
 

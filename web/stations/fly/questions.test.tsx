@@ -49,6 +49,7 @@ describe('what was confirmed once', () => {
   it('is looked at, changed and sent', async () => {
     const asked = answer({
       'GET /column-mappings': { body: [known] },
+      'GET /remembered-readings': { body: [] },
       'PUT /column-mappings/4': { body: known },
     });
     draw(<Remembered />);
@@ -64,6 +65,7 @@ describe('what was confirmed once', () => {
   it('is forgotten', async () => {
     const asked = answer({
       'GET /column-mappings': { body: [known] },
+      'GET /remembered-readings': { body: [] },
       'DELETE /column-mappings/4': { body: null },
     });
     draw(<Remembered />);
@@ -71,8 +73,28 @@ describe('what was confirmed once', () => {
     await waitFor(() => expect(asked.some((one) => one.method === 'DELETE')).toBe(true));
   });
 
+  it('is said of places and heights too, and forgotten', async () => {
+    const feet = {
+      id: 7,
+      reading: 'feet',
+      words: 'its heights are feet',
+      file_name: 'two.gpx',
+      said_at: '2026-05-03T09:00:00Z',
+    };
+    const asked = answer({
+      'GET /column-mappings': { body: [] },
+      'GET /remembered-readings': { body: [feet] },
+      'DELETE /remembered-readings/7': { body: null },
+    });
+    draw(<Remembered />);
+    expect(await screen.findByText('How one maker’s logs are meant is remembered')).toBeTruthy();
+    expect(screen.getByText(/would lie there if so: its heights are feet\./)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Forget, and ask again', hidden: true }));
+    await waitFor(() => expect(asked.some((one) => one.method === 'DELETE')).toBe(true));
+  });
+
   it('says nothing where nothing was', () => {
-    answer({ 'GET /column-mappings': { body: [] } });
+    answer({ 'GET /column-mappings': { body: [] }, 'GET /remembered-readings': { body: [] } });
     draw(<Remembered />);
     expect(screen.queryByText(/remembered/)).toBeNull();
   });
