@@ -49,13 +49,13 @@ export function clock(seconds: number): string {
   return `${minutes}:${((tenths - 600 * minutes) / 10).toFixed(1).padStart(4, '0')}`;
 }
 
-/** A day as people say it, in UTC as everything on Skerrow. */
-export function day(iso: string): string {
+/** A day as people say it, by the clock of a time zone. */
+export function day(iso: string, zone = 'UTC'): string {
   return new Date(iso).toLocaleDateString('en-GB', {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
-    timeZone: 'UTC',
+    timeZone: zone,
   });
 }
 

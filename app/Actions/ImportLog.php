@@ -24,6 +24,7 @@ use Larkspur\Scoring\Placement;
 use Larkspur\Scoring\Score;
 use Larkspur\Scoring\Scorer;
 use Larkspur\Site\Wind;
+use Larkspur\Site\Zone;
 use Larkspur\Telemetry\ColumnMapping as Mapping;
 use Larkspur\Telemetry\ColumnsUnknown;
 use Larkspur\Telemetry\FlightLog;
@@ -122,10 +123,11 @@ final readonly class ImportLog
         return $log;
     }
 
-    /** When its first sample was taken, where it says so and its clock was set: one that was not gives its makers' year or one to come. */
-    private static function date(FlightLog $log): ?Carbon
+    /** When its first sample was taken, by the clock of the site where it names no zone; where it says so and its clock was set: one that was not gives its makers' year or one to come. */
+    private static function date(FlightLog $log, Zone $zone): ?Carbon
     {
-        $time = $log->epoch === null ? null : Carbon::createFromTimestampUTC($log->epoch + $log->from());
+        $shown = $log->epoch === null ? null : $log->epoch + $log->from();
+        $time = $shown === null ? null : Carbon::createFromTimestampUTC($log->zoneless ? $zone->instantOf($shown) : $shown);
 
         return $time !== null && $time->year >= self::CLOCKS_SET && $time->lessThan(now()->addDay()) ? $time : null;
     }
@@ -200,7 +202,7 @@ final readonly class ImportLog
             'reading' => $import->reading, 'reading_ground_m' => $import->reading_ground_m,
             'edition' => $known === null ? 0 : $known->edition + 1,
         ]);
-        $import->flown_at = self::date($log) ?? $import->flown_at;
+        $import->flown_at = self::date($log, $import->shot?->zone() ?? new Zone) ?? $import->flown_at;
         $takes = $unsure = [];
         $refused = null;
         foreach ($this->judged($import, $log) as $number => $judged) {

@@ -29,6 +29,7 @@ final readonly class KeepTake
             'flight_log_id' => $record->id, 'number' => $number, 'move' => $score->intent->move, 'mode' => $shot->mode ?? self::mode($log),
             'direction' => $score->intent->choice('direction') ?? '',
             'from_s' => $from, 'to_s' => $score->window->to, 'cut_from_s' => $score->window->cutFrom, 'cut_to_s' => $score->window->cutTo,
+            'zone' => $shot?->zone()->name ?? 'UTC',
             'flown_at' => $flownAt->copy()->addSeconds((int) ($from - $log->from())),
             'score' => round($score->score, 1), 'uncertainty' => round($score->uncertainty, 1), ...$score->facetScores(),
             'verdict' => $score->verdict->verdict, 'usable_s' => round($score->usable->longest(), 1),

@@ -27,6 +27,7 @@ final readonly class TakeDocument implements Document
         public string $mode,
         public string $direction,
         public string $flownAt,
+        public string $zone,
         public float $fromS,
         public float $toS,
         public float $score,
@@ -45,7 +46,7 @@ final readonly class TakeDocument implements Document
         return new self(
             id: $take->id, operator: new Person($take->operator->id, $take->operator->name), shotId: $take->shot_id,
             title: $take->shot->title ?? Catalogue::nameOf($take->move), move: $take->move, mode: $take->mode,
-            direction: $take->direction, flownAt: $take->flown_at->toIso8601String(), fromS: round($take->from_s, 1),
+            direction: $take->direction, flownAt: $take->flown_at->toIso8601String(), zone: $take->zone, fromS: round($take->from_s, 1),
             toS: round($take->to_s, 1), score: $take->score, uncertainty: $take->uncertainty,
             facets: new Facets($take->ease, $take->flow, $take->hold, $take->line, $take->frame), verdict: $take->verdict,
             usableS: $take->usable_s, decision: $take->decision, automated: $take->automated ?? false,

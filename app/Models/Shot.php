@@ -17,6 +17,7 @@ use Larkspur\Choreography\Shot as PlannedShot;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
+use Larkspur\Site\Zone;
 
 /**
  * A shot as an operator has worked it out: what it is meant to be, where, with which rig.
@@ -76,6 +77,12 @@ final class Shot extends Model
     public function takes(): HasMany
     {
         return $this->hasMany(Take::class);
+    }
+
+    /** The clock of its site. */
+    public function zone(): Zone
+    {
+        return new Zone($this->site->document['zone'] ?? 'UTC');
     }
 
     /** Which of the site's named subjects the shot is of; null where it is of some other place. */

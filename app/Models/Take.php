@@ -43,6 +43,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $decision
  * @property bool $automated
  * @property ?float $tremble
+ * @property string $zone  of the site that it was flown at, by its name in the IANA database
  * @property-read ?int $comments_count
  * @property-read User $operator
  * @property-read ?Shot $shot
@@ -64,9 +65,11 @@ final class Take extends Model
 
     protected $fillable = [
         'school_id', 'operator_id', 'shot_id', 'rig_id', 'flight_log_id', 'number', 'move', 'mode', 'direction', 'from_s', 'to_s',
-        'cut_from_s', 'cut_to_s', 'flown_at',
+        'cut_from_s', 'cut_to_s', 'flown_at', 'zone',
         'score', 'uncertainty', 'ease', 'flow', 'hold', 'line', 'frame', 'verdict', 'usable_s', 'decision', 'automated', 'tremble',
     ];
+
+    protected $attributes = ['zone' => 'UTC'];
 
     /** @var array<string, string> */
     protected $casts = [

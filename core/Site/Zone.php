@@ -29,6 +29,14 @@ final readonly class Zone
         return (new DateTimeImmutable('@'.(int) round($time)))->setTimezone($this->zone)->format('H:i');
     }
 
+    /** The instant at which the clock shows what it would show in UTC at another: both s since 1970. */
+    public function instantOf(float $shown): float
+    {
+        $whole = (int) floor($shown);
+
+        return (new DateTimeImmutable(gmdate('Y-m-d H:i:s', $whole), $this->zone))->getTimestamp() + $shown - $whole;
+    }
+
     /**
      * When the clock shows an hour, s since 1970; hours past 24 lie on the next day. An hour that summer time skips is the one after it.
      *

@@ -55,6 +55,12 @@ enum Clock: string
         ) - $offset + (float) ('0.'.($m[7] ?? '0'));
     }
 
+    /** Whether a date and time says of which zone it is. */
+    public static function namesZone(string $text): bool
+    {
+        return preg_match('/(?:Z|[+-]\d\d(?::?\d\d)?)$/', trim($text)) === 1 && preg_match('/\d[T ]\d/', trim($text)) === 1;
+    }
+
     /** The same the other way round, to the millisecond. */
     public static function written(float $seconds): string
     {

@@ -49,6 +49,7 @@ final class FlightCsvReader implements LogReader
         $this->rows = new SampleRows(array_keys($places), $this->rows);
         $first = null;
         $epoch = null;
+        $zoneless = false;
 
         if ($lines->before > 0) {
             $this->rows->note(new LogNote(Fact::of('flight-csv-reader.lines-before', before: $lines->before), $lines->line));
@@ -85,6 +86,7 @@ final class FlightCsvReader implements LogReader
                 if ($first === null) {
                     $first = $seconds;
                     $epoch = $clock->isEpoch($seconds) ? $seconds : null;
+                    $zoneless = $clock === Clock::DateTime && ! Clock::namesZone($row[$timeAt]);
                 }
                 $values['t'] = $epoch === null && $clock !== Clock::TimeOfDay ? $seconds : round($seconds - $first, 4);
             }
@@ -99,7 +101,7 @@ final class FlightCsvReader implements LogReader
         }
         $lacks = $this->mapping === null ? [] : array_values(array_diff(['heading_deg', 'gimbal_tilt_deg'], array_keys($places)));
 
-        return $this->rows->log($lacks, $epoch);
+        return $this->rows->log($lacks, $epoch, $zoneless);
     }
 
     /** @param  resource  $stream */

@@ -31,6 +31,7 @@ final readonly class FlightLog
      * @param  list<LogNote>  $notes  what the reader had to say about it
      * @param  ?float  $epoch  UTC seconds since 1970 at which t is 0, where the log says it
      * @param  list<'heading_deg'|'gimbal_tilt_deg'>  $lacks  camera columns that the log did not have: they are filled with zeros
+     * @param  bool  $zoneless  whether its dates name no zone, so that $epoch is what some clock showed and not yet an instant
      */
     public function __construct(
         public array $columns,
@@ -39,6 +40,7 @@ final readonly class FlightLog
         public string $sha256 = '',
         public array $lacks = [],
         public ?float $epoch = null,
+        public bool $zoneless = false,
     ) {
     }
 
@@ -107,6 +109,7 @@ final readonly class FlightLog
             $this->sha256,
             $this->lacks,
             $this->epoch,
+            $this->zoneless,
         );
     }
 
@@ -134,17 +137,17 @@ final readonly class FlightLog
      */
     public function with(array $columns): self
     {
-        return new self([...$this->columns, ...$columns], $this->flightModes, $this->notes, $this->sha256, $this->lacks, $this->epoch);
+        return new self([...$this->columns, ...$columns], $this->flightModes, $this->notes, $this->sha256, $this->lacks, $this->epoch, $this->zoneless);
     }
 
     public function withSha256(string $sha256): self
     {
-        return new self($this->columns, $this->flightModes, $this->notes, $sha256, $this->lacks, $this->epoch);
+        return new self($this->columns, $this->flightModes, $this->notes, $sha256, $this->lacks, $this->epoch, $this->zoneless);
     }
 
     public function noting(LogNote $note): self
     {
-        return new self($this->columns, $this->flightModes, [...$this->notes, $note], $this->sha256, $this->lacks, $this->epoch);
+        return new self($this->columns, $this->flightModes, [...$this->notes, $note], $this->sha256, $this->lacks, $this->epoch, $this->zoneless);
     }
 
     /** @return list<Axis> axes of which the log tells nothing */

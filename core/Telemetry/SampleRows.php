@@ -126,8 +126,9 @@ final class SampleRows
      *
      * @param  list<'heading_deg'|'gimbal_tilt_deg'>  $lacks  camera columns that the format or the file does not have
      * @param  ?float  $epoch  UTC seconds since 1970 at which t is 0, where the file says it
+     * @param  bool  $zoneless  whether its dates name no zone
      */
-    public function log(array $lacks = [], ?float $epoch = null): FlightLog
+    public function log(array $lacks = [], ?float $epoch = null, bool $zoneless = false): FlightLog
     {
         $this->checkShare();
         foreach ($lacks as $column) {
@@ -143,7 +144,7 @@ final class SampleRows
         $log = new FlightLog($columns, $modes, [], '', $lacks, $epoch);
         $this->noteGaps($log);
 
-        return new FlightLog($columns, $modes, $this->notes, '', $lacks, $epoch);
+        return new FlightLog($columns, $modes, $this->notes, '', $lacks, $epoch, $zoneless);
     }
 
     private function checkShare(): void

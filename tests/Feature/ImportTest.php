@@ -136,6 +136,41 @@ final class ImportTest extends FeatureCase
         }
     }
 
+    /** A clock on the wall of the site shows what a date without a zone says (ISO 8601: local time). */
+    public function test_a_date_without_a_zone_is_the_sites_and_one_with_a_zone_its_own(): void
+    {
+        $user = User::factory()->createOne();
+        $shot = ShotFactory::whole($user);
+        $shot->site->update(['document' => [...$shot->site->document, 'zone' => 'Pacific/Auckland']]);
+        $log = Recorder::fair()->record(Planner::plan($shot->planned())->move->flight, $shot->planned()->site->frame(), 1);
+        $text = static function (string $zone) use ($log): string {
+            $lines = ['Date time,Latitude,Longitude,Altitude (m),Heading (deg),Gimbal pitch (deg)'];
+            foreach ($log->column('t') as $i => $t) {
+                $lines[] = implode(',', [
+                    gmdate('Y-m-d H:i:s', (int) (1777800000 + $t)).sprintf('.%03d', (int) round(1000 * fmod($t, 1.0)) % 1000).$zone,
+                    $log->column('lat')[$i], $log->column('lon')[$i], $log->column('alt_m')[$i], $log->column('heading_deg')[$i],
+                    $log->column('gimbal_tilt_deg')[$i],
+                ]);
+            }
+
+            return implode("\n", $lines)."\n";
+        };
+        $flown = function (string $name, string $zone) use ($user, $shot, $text): Take {
+            $sent = $this->upload($user, $name, $text($zone), $shot->id);
+            if ($sent->json('state') === 'columns') {
+                $this->confirm($user, $sent);
+            }
+
+            return Take::query()->latest('id')->firstOrFail();
+        };
+        // 2026-05-03 09:20 shown at the site in May, twelve hours ahead of UTC, is 2026-05-02 21:20 in UTC.
+        self::assertSame('2026-05-02 21:20', $flown('local.csv', '')->flown_at->format('Y-m-d H:i'));
+        $there = $flown('utc.csv', 'Z');
+        self::assertSame('2026-05-03 09:20', $there->flown_at->format('Y-m-d H:i'));
+        self::assertSame('Pacific/Auckland', $there->zone);
+        $this->getJson("/api/v1/takes/$there->id")->assertJsonPath('zone', 'Pacific/Auckland');
+    }
+
     public function test_columns_that_cannot_be_are_refused_and_the_upload_waits_on(): void
     {
         $user = User::factory()->createOne();

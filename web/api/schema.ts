@@ -3055,6 +3055,7 @@ export interface components {
             mode: string;
             direction: string;
             flown_at: string;
+            zone: string;
             from_s: number;
             to_s: number;
             score: number;

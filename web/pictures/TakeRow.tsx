@@ -30,7 +30,7 @@ export function TakeRow({ take, showOperator }: { take: Schemas['Take']; showOpe
           <span className="block truncate">{take.title}</span>
           <span className="block text-sm text-ink-soft truncate">
             {showOperator ? `${take.operator.name}, ` : ''}
-            {day(take.flown_at)} {hour(take.flown_at)}
+            {day(take.flown_at, take.zone)} {hour(take.flown_at, take.zone)}
             {take.direction === '' ? '' : `, ${take.direction}`}
             {take.automated ? ', flown by automation' : ''}
             {take.comments > 0

@@ -13,6 +13,7 @@ export function aTake(change: Partial<Schemas['Take']> = {}): Schemas['Take'] {
     mode: 'standard',
     direction: 'clockwise',
     flown_at: '2026-11-14T10:20:00Z',
+    zone: 'UTC',
     from_s: 3.1,
     to_s: 28.4,
     score: 84.4,

@@ -145,7 +145,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
           <h1>{take.title}</h1>
           <p className="m-0 text-sm text-ink-soft">
             {user.role === 'trainer' ? `${take.operator.name}, ` : ''}
-            {day(take.flown_at)} {hour(take.flown_at)}
+            {day(take.flown_at, take.zone)} {hour(take.flown_at, take.zone)}
             {take.craft === '' ? '' : `, ${take.craft} version ${take.rig_version}, ${take.mode} mode`}
             {wind == null ? '' : `, wind ${withUnit(wind, 'm/s', units)}`}
             {take.log.source === 'simulated' ? ', simulated' : ''}

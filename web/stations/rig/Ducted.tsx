@@ -15,7 +15,7 @@ import { Pick } from '~/kit/Pick';
 import { useSize } from '~/kit/useSize';
 import { linear, through } from '~/pictures/scale';
 import { useSession } from '~/shell/session';
-import { figure, withUnit } from '~/units';
+import { dateIn, figure, withUnit } from '~/units';
 import type { RigDraft } from './useRigDraft';
 
 export function Ducted({ draft }: { draft: RigDraft }) {
@@ -213,7 +213,7 @@ function Bob({ craft }: { craft: number }) {
             onChange={setChosen}
             options={all.map((one) => ({
               value: String(one.id),
-              label: `${one.title}, ${one.flown_at.slice(0, 10)}`,
+              label: `${one.title}, ${dateIn(one.zone, new Date(one.flown_at))}`,
             }))}
           />
         )}
