@@ -82,6 +82,14 @@ final readonly class Lesson
         return $lesson;
     }
 
+    /** Why the fault that was put in does not come out by its own name; null where it does, or none was put in. */
+    public function toldOtherwise(): ?Fact
+    {
+        return $this->fault === null || in_array($this->fault, array_column($this->score->faults, 'id'), true)
+            ? null
+            : ToldOtherwise::reason($this->plan->move->intent->move, $this->fault);
+    }
+
     private static function staged(Plan $plan, ?string $fault, Staging $staging): self
     {
         $from = $fault === null ? 0.0 : $plan->move->onset + ($staging->slips === [] ? 0.0 : $staging->slips[0]->at);

@@ -22,6 +22,7 @@ final readonly class LessonFlight implements Document
      * @param  Map<list<float>>  $fingers
      * @param  list<Frame>  $frames
      * @param  list<LessonFault>  $faults
+     * @param  ?Fact  $toldOtherwise  why the fault that was put in does not come out by its own name
      */
     public function __construct(
         public ?string $fault,
@@ -33,6 +34,7 @@ final readonly class LessonFlight implements Document
         public Facets $facets,
         public array $faults,
         public Fact $headline,
+        public ?Fact $toldOtherwise,
     ) {
     }
 
@@ -48,7 +50,7 @@ final readonly class LessonFlight implements Document
             array_map(static fn (Fault $fault): LessonFault => new LessonFault(
                 $fault->id, FaultKinds::name($fault->id), $fault->axis, round($fault->worst, 2), $fault->grade(), $fault->picture,
             ), $lesson->score->faults),
-            $lesson->score->verdict->headline,
+            $lesson->score->verdict->headline, $lesson->toldOtherwise(),
         );
     }
 }

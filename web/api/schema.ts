@@ -1999,6 +1999,8 @@ export interface components {
             facets: components["schemas"]["Facets"];
             faults: components["schemas"]["LessonFault"][];
             headline: string;
+            /** @description why the fault that was put in does not come out by its own name */
+            told_otherwise: string | null;
         };
         LightDay: {
             place: components["schemas"]["LightPlace"];

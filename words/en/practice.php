@@ -32,5 +32,13 @@ return [
     'direction.clockwise' => 'clockwise',
     'direction.counterclockwise' => 'counterclockwise',
     'lesson.no-typical-fault' => '“{fault}” is not a typical fault of this move.',
+    'lesson.told-otherwise.late-by-plan' => 'It does not come out by this name: in a reveal the tilt has a time of its own by plan, so that lateness shows in where the picture ends.',
+    'lesson.told-otherwise.figure' => 'It does not come out by this name: in a figure every finger has its turn, so that what leaks or sets out wrongly shows as leaving the figure.',
+    'lesson.told-otherwise.bobs' => 'It does not come out by this name: a figure is judged by its way, in which a hopping height is named as bobbing.',
+    'lesson.told-otherwise.slide-at-its-limit' => 'It does not come out by this name: at this distance the slide of the craft is at its limit before the picture crosses too fast.',
+    'lesson.told-otherwise.tilt-ends-near' => 'It does not come out by this name: a tilt that falls short on the way down still ends within an eighth of the frame.',
+    'lesson.told-otherwise.no-distance-to-keep' => 'It does not come out by this name: this way has no distance to keep, so that a bend that is off shows as a pace that comes and goes.',
+    'lesson.told-otherwise.none-at-rest' => 'It does not come out by this name: all three axes of the thumbs play, so that none is at rest to leak into.',
+    'lesson.told-otherwise.pressed-too-lightly' => 'It does not come out by this name: the stick is pressed to a fifth of its travel, too lightly to tell letting go from coming back.',
     'expected.one-of' => 'one of {choices}',
 ];

@@ -18,6 +18,7 @@ use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Fault\FaultKinds;
 use Larkspur\Scoring\Recognition;
 use Larkspur\Training\Lesson;
+use Larkspur\Training\ToldOtherwise;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\MoveDraw;
@@ -176,34 +177,6 @@ final class LibraryTest extends TestCase
         }
     }
 
-    /**
-     * Faults that are put in and do not come out under their own name, and why they can't. Everything else must: where one of these is
-     * named one day, it leaves the table.
-     */
-    private const TOLD_OTHERWISE = [
-        'lateral-dolly' => ['too-quick' => 'at this distance the slide of the craft is at its limit before the picture crosses too fast'],
-        'ascent-late-tilt' => ['out-of-step' => self::LATE_BY_PLAN],
-        'reveal-orbit' => ['out-of-step' => self::LATE_BY_PLAN],
-        'sink-to-horizon' => ['out-of-step' => self::LATE_BY_PLAN],
-        'rise-turn-tilt' => ['out-of-step' => self::LATE_BY_PLAN],
-        'back-rise-tilt' => ['out-of-step' => self::LATE_BY_PLAN],
-        'sink-turn-tilt' => ['out-of-step' => self::LATE_BY_PLAN, 'off-mark' => 'a tilt that falls short on the way down still ends within an eighth of the frame'],
-        'curved-retreat' => ['drift' => 'its way has no distance to keep: a bend that is off shows as a pace that comes and goes'],
-        'rise-slide-turn' => ['leak' => 'all three axes of the thumbs play, so none is at rest to leak into'],
-        'pure-axis' => ['leak' => self::FIGURE], 'square-fixed-heading' => ['leak' => self::FIGURE],
-        'square-with-turns' => ['leak' => self::FIGURE], 'nose-in-bay' => ['leak' => self::FIGURE, 'wrong-way' => self::FIGURE],
-        'return-home' => ['leak' => self::FIGURE],
-        'out-and-back' => ['wrong-way' => self::FIGURE],
-        'return-to-centre' => ['flick-stop' => 'it is pressed to a fifth of the travel, too lightly to tell letting go from coming back'],
-        'speed-by-pitch' => ['throttle-bounce' => self::BOBS], 'indoor-tour' => ['throttle-bounce' => self::BOBS],
-    ];
-
-    private const LATE_BY_PLAN = 'in a reveal the tilt has a time of its own by plan, so that lateness shows where the picture ends';
-
-    private const FIGURE = 'in a figure every finger has its turn: what leaks or sets out wrongly shows as leaving the figure';
-
-    private const BOBS = 'a figure is judged by its way, in which a hopping height is named as bobbing';
-
     #[DataProvider('moves')]
     public function test_every_fault_put_in_on_purpose_is_named_or_is_known_to_be_told_otherwise(string $id): void
     {
@@ -215,8 +188,9 @@ final class LibraryTest extends TestCase
             self::assertSame($fault, $lesson->fault);
             $named = array_map(static fn (Fault $one): string => $one->id, $lesson->score->faults);
             self::assertSame(
-                ! isset(self::TOLD_OTHERWISE[$id][$fault]), in_array($fault, $named, true), "$fault: named are ".implode(', ', $named),
+                ToldOtherwise::reason($id, $fault) === null, in_array($fault, $named, true), "$fault: named are ".implode(', ', $named),
             );
+            self::assertSame(in_array($fault, $named, true), $lesson->toldOtherwise() === null);
             self::assertTrue($lesson->score->score < $clean || in_array($fault, $named, true), $fault);
         }
     }

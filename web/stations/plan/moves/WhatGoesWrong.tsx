@@ -10,6 +10,9 @@ type Props = {
   flown: Schemas['LessonFlight'] | null;
 };
 
+/** So many faults of one flight are told. */
+const MOST = 3;
+
 export function WhatGoesWrong({ move, fault, onFault, flown }: Props) {
   return (
     <Card className="p-3 grid gap-2 text-sm">
@@ -43,19 +46,23 @@ export function WhatGoesWrong({ move, fault, onFault, flown }: Props) {
 }
 
 function Judged({ flown }: { flown: Schemas['LessonFlight'] }) {
+  // What was put in comes first, whatever else it brought along.
+  const own = flown.faults.filter((item) => item.id === flown.fault);
+  const shown = [...own, ...flown.faults.filter((item) => item.id !== flown.fault)].slice(0, MOST);
   return (
     <div className="px-3 pb-2 grid gap-1" role="status">
       <p className="m-0">
         So flown it scores <span className="figure font-semibold">{Math.round(flown.score)}</span>:{' '}
         {flown.headline.toLowerCase()}.
       </p>
-      {flown.faults.slice(0, 3).map((item) => (
+      {flown.told_otherwise !== null && <p className="m-0 text-ink-soft">{flown.told_otherwise}</p>}
+      {shown.map((item) => (
         <p key={`${item.id}${item.axis}${item.t_s}`} className="m-0 text-ink-soft">
           {item.name} at <span className="figure">{clock(item.t_s)}</span>. {item.picture}
         </p>
       ))}
-      {flown.faults.length === 0 && (
-        <p className="m-0 text-ink-soft">So little of it costs points and is not named.</p>
+      {flown.told_otherwise === null && own.length === 0 && (
+        <p className="m-0 text-ink-soft">So weak in this craft’s hands it is not named.</p>
       )}
     </div>
   );

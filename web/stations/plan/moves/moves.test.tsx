@@ -98,6 +98,7 @@ describe('what goes wrong', () => {
       score: 98.4,
       faults: [],
       headline: 'Keep',
+      told_otherwise: null,
       ...change,
     }) as Schemas['LessonFlight'];
 
@@ -137,6 +138,28 @@ describe('what goes wrong', () => {
     expect(screen.getByRole('status').textContent).toBe(
       'So flown it scores 72: fly again.Kick at 1:04.2. The picture jumps.',
     );
+  });
+
+  it('says why a fault does not come out by its name, and tells the one put in before what it brought along', () => {
+    const found = (id: string, name: string) =>
+      ({ id, name, axis: 'turn', t_s: 3, severity: 'clear', picture: 'It shows.' }) as Schemas['LessonFault'];
+    const told = (change: Partial<Schemas['LessonFlight']>) => {
+      const { unmount } = draw(
+        <WhatGoesWrong
+          move={move('orbit', { faults })}
+          fault="drift"
+          onFault={vi.fn()}
+          flown={flown({ fault: 'drift', score: 74, headline: 'Fly again', ...change })}
+        />,
+      );
+      const text = screen.getByRole('status').textContent ?? '';
+      unmount();
+      return text;
+    };
+    const many = ['a', 'b', 'c'].map((id) => found(id, id.toUpperCase()));
+    expect(told({ faults: [...many, found('drift', 'Drift')] })).toMatch(/again\.Drift at .*A at .*B at/);
+    expect(told({ faults: many, told_otherwise: 'It shows as A.' })).toContain('again.It shows as A.A at');
+    expect(told({ faults: [] })).toContain('it is not named');
   });
 
   it('does not judge by a flight of the fault before', () => {
