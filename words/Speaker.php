@@ -26,7 +26,8 @@ final readonly class Speaker
 
         return $refusal->expected === null
             ? $line
-            : $this->say(Fact::of('refusal.expected', line: rtrim($line, '.'), expected: $refusal->expected));
+            // A place is a name and keeps its own first letter.
+            : rtrim($line, '.').'. '.$this->say(Fact::of('refusal.expected', expected: $refusal->expected));
     }
 
     public function to(Reader $reader): self

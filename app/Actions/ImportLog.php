@@ -123,7 +123,10 @@ final readonly class ImportLog
         return $log;
     }
 
-    /** When its first sample was taken, by the clock of the site where it names no zone; where it says so and its clock was set: one that was not gives its makers' year or one to come. */
+    /**
+     * When its first sample was taken, where it says so and its clock was set: one that was not gives its makers' year or one to come.
+     * Dates that name no zone are of the clock of the site.
+     */
     private static function date(FlightLog $log, Zone $zone): ?Carbon
     {
         $shown = $log->epoch === null ? null : $log->epoch + $log->from();

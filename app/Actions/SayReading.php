@@ -13,7 +13,10 @@ use Larkspur\Move\Intent;
 use Larkspur\Refusal;
 use Larkspur\Telemetry\Reading;
 
-/** Reads a log that lies elsewhere than its plan as somebody said that it is meant, with those that wait for the same answer, and remembers it. */
+/**
+ * Reads a log that lies elsewhere than its plan as somebody said that it is meant, with those that wait for the same answer, and remembers
+ * it.
+ */
 final readonly class SayReading
 {
     public function __invoke(Import $import, Reading $reading): Import

@@ -92,7 +92,8 @@ final class CommandLine
      */
     public function run(array $arguments): int
     {
-        $command = array_shift($arguments);
+        $command = in_array('--help', $arguments, true) ? 'help' : array_shift($arguments);
+        $arguments = $command === 'help' ? [] : $arguments;
         try {
             [$files, $options] = self::options($arguments);
 
@@ -106,7 +107,7 @@ final class CommandLine
                 'moves' => $this->moves(self::exactly($files, 0), isset($options['json'])),
                 'steps' => $this->steps(self::exactly($files, 1)[0], $options),
                 'measure' => $this->measure(self::exactly($files, 1)[0], $options),
-                '--help', '-h', 'help' => $this->say(self::USAGE),
+                '-h', 'help' => $this->say(self::USAGE),
                 default => throw new \InvalidArgumentException($command === null ? 'Say what to do.' : "There is no command “{$command}”."),
             };
         } catch (\InvalidArgumentException $wrong) {

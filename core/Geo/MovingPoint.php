@@ -39,6 +39,12 @@ final readonly class MovingPoint
         return count($this->t) > 1;
     }
 
+    /** @return array{float, float} times of its first point and its last, s */
+    public function span(): array
+    {
+        return [$this->t[0], $this->t[count($this->t) - 1]];
+    }
+
     /** Where it is at a time; before its first point and after its last it rests there. */
     public function at(float $time): Position
     {

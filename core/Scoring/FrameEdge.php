@@ -45,9 +45,11 @@ final readonly class FrameEdge
     /** Null where nobody knows how tall the subject is, what was planned, or where the lens looked. */
     public static function of(Take $take, Intent $intent, ?MovePlan $plan, LocalFrame $frame): ?self
     {
-        $heads = $take->judging->role(Axis::Turn) !== Role::Free && $take->judging->role(Axis::Tilt) !== Role::Free;
+        $known = array_filter(
+            [Axis::Climb, Axis::Turn, Axis::Tilt], static fn (Axis $axis): bool => $take->judging->role($axis) === Role::Free,
+        ) === [];
         if (
-            $plan === null || $intent->subject === null || $intent->subjectBase === null || ! $heads || $take->judging->straightDown
+            $plan === null || $intent->subject === null || $intent->subjectBase === null || ! $known || $take->judging->straightDown
             || $intent->subject->altitude - $intent->subjectBase < self::FLAT
             || ($take->subject === null && ($plan->subject?->moves() ?? false))
         ) {

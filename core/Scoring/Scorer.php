@@ -94,10 +94,12 @@ final class Scorer
     ): Score {
         $frame = self::frame($log, $intent);
         $lift = self::lift($intent);
-        $cut = $log->between($window->cutFrom, $window->cutTo);
-        $grid = Grid::of(Samples::of($cut, $frame, $lift));
-        $assignment = TakeAssignment::of($intent, $cut, $grid, $frame, $window, $lift);
         $plan = self::planned($intent, $frame);
+        $cut = $log->between($window->cutFrom, $window->cutTo);
+        $empty = EmptyColumns::of($cut, $plan);
+        $cut = $cut->lacking($empty);
+        $grid = Grid::of(Samples::of($cut, $frame, $lift));
+        $assignment = TakeAssignment::of($intent, $cut, $grid, $frame, $window, $lift, $empty);
         $measured = self::measure($assignment, $cut, $grid, $frame, $window, $plan);
         $judged = $measured->judged();
         $parts = $judged->scores();

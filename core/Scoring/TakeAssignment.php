@@ -21,6 +21,7 @@ use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Framed;
 use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Judging\PathKind;
+use Larkspur\Move\Judging\Role;
 use Larkspur\Move\Parameter;
 use Larkspur\Move\Shape\Stance;
 use Larkspur\Refusal;
@@ -36,6 +37,9 @@ final readonly class TakeAssignment
     private const LEAST_ARC = 45.0 * Angle::DEGREE;
 
     private const ARC_NOISE = 0.3;
+
+    /** Share of a take for which nobody need say where its subject was. */
+    private const UNKNOWN = 0.1;
 
     /** A fitted circle wider than this is a straight line, m. */
     private const WIDEST = 2000.0;
@@ -76,11 +80,13 @@ final readonly class TakeAssignment
     /**
      * @param  FlightLog  $cut  the take's stretch of the log
      * @param  float  $lift  metres that were added to the log's heights
+     * @param  list<string>  $empty  columns of the log that are zero throughout, and not believed
      *
      * @throws Refusal where the move can't be told, or nothing can be found that it goes round
      */
-    public static function of(?Intent $intent, FlightLog $cut, Grid $grid, LocalFrame $frame, TakeWindow $window, float $lift): self
-    {
+    public static function of(
+        ?Intent $intent, FlightLog $cut, Grid $grid, LocalFrame $frame, TakeWindow $window, float $lift, array $empty = [],
+    ): self {
         $remarks = [];
         $confidence = 1.0;
         $given = $intent !== null;
@@ -99,9 +105,16 @@ final readonly class TakeAssignment
         $whole = Catalogue::move($intent->move)->judging($intent);
         $judging = $whole->without($cut->unknownAxes());
         foreach ($cut->lacks as $column) {
-            $remarks[] = Fact::of('remark.lacks.'.$column);
+            $remarks[] = in_array($column, $empty, true) ? Fact::of('remark.zeros.'.$column) : Fact::of('remark.lacks.'.$column);
+        }
+        if ($judging->primary() === Axis::Climb && $judging->role(Axis::Climb) === Role::Free) {
+            throw new Refusal(Fact::of('take.no-heights'), 'alt_m', Fact::of('take.heights-wanted'));
         }
         $subject = self::subjectOf($intent, $cut, $frame);
+        if ($subject !== null && $subject->moves() && ! self::covers($subject, $window)) {
+            $remarks[] = Fact::of('remark.subject-track-short');
+            $subject = null;
+        }
         $round = $judging->path === PathKind::Circle;
         if ($subject === null && $round) {
             $subject = MovingPoint::still(self::fittedCentre($grid, $window));
@@ -119,6 +132,15 @@ final readonly class TakeAssignment
         };
 
         return new self($intent, $given, $confidence, $judging, $subject, $way, $flownWay, $remarks, $whole);
+    }
+
+    /** Whether a subject is known to be somewhere for all but a tenth of the take. */
+    private static function covers(MovingPoint $subject, TakeWindow $window): bool
+    {
+        [$from, $to] = $subject->span();
+        $missing = max(0.0, $from - $window->from) + max(0.0, $window->to - $to);
+
+        return $missing <= self::UNKNOWN * ($window->to - $window->from);
     }
 
     private static function recognised(Recognition $recognition, TakeWindow $window): Intent

@@ -7,6 +7,7 @@ namespace Larkspur\Scoring;
 use Larkspur\Controls\Finger;
 use Larkspur\Fact;
 use Larkspur\Measure\Quantity;
+use Larkspur\Move\Judging\Role;
 
 /**
  * The finger columns of a log, where they can be believed: within their range, not merely empty, and of this flight. What is doubtful
@@ -61,7 +62,8 @@ final readonly class TrustedSticks
         [$from, $to] = $take->holdTimes();
         $most = [Sticks::TAKES_PART, null];
         foreach ([Finger::Turn, Finger::Tilt, Finger::Climb] as $finger) {
-            $held = $sticks->held($finger, $from, $to);
+            // An axis of which the log tells nothing tells nothing of its finger.
+            $held = $take->judging->role($finger->axis()) === Role::Free ? 0.0 : $sticks->held($finger, $from, $to);
             $most = $held > $most[0] ? [$held, $finger] : $most;
         }
 

@@ -30,7 +30,7 @@ final readonly class FlightLog
      * @param  list<string>  $flightModes  one a row, or empty
      * @param  list<LogNote>  $notes  what the reader had to say about it
      * @param  ?float  $epoch  UTC seconds since 1970 at which t is 0, where the log says it
-     * @param  list<'heading_deg'|'gimbal_tilt_deg'>  $lacks  camera columns that the log did not have: they are filled with zeros
+     * @param  list<'heading_deg'|'gimbal_tilt_deg'|'alt_m'>  $lacks  columns that the log did not have: they are filled with zeros
      * @param  bool  $zoneless  whether its dates name no zone, so that $epoch is what some clock showed and not yet an instant
      */
     public function __construct(
@@ -44,7 +44,7 @@ final readonly class FlightLog
     ) {
     }
 
-    /** The column of the contract that a value of this name is, also under a converter's prefix ("f_heading_deg"); null where it is none. */
+    /** The column of the contract that a value of this name is, also under a converter's prefix ("f_heading_deg"); else null. */
     public static function columnNamed(string $name): ?string
     {
         $plain = (string) preg_replace('/^[a-z]{1,9}_(?=('.implode('|', self::NAMES).')$)/', '', $name);
@@ -137,7 +137,10 @@ final readonly class FlightLog
      */
     public function with(array $columns): self
     {
-        return new self([...$this->columns, ...$columns], $this->flightModes, $this->notes, $this->sha256, $this->lacks, $this->epoch, $this->zoneless);
+        return new self(
+            [...$this->columns, ...$columns], $this->flightModes, $this->notes,
+            $this->sha256, $this->lacks, $this->epoch, $this->zoneless,
+        );
     }
 
     public function withSha256(string $sha256): self
@@ -145,14 +148,34 @@ final readonly class FlightLog
         return new self($this->columns, $this->flightModes, $this->notes, $sha256, $this->lacks, $this->epoch, $this->zoneless);
     }
 
+    /**
+     * The same, of which some columns are not to be believed.
+     *
+     * @param  list<'heading_deg'|'gimbal_tilt_deg'|'alt_m'>  $columns
+     */
+    public function lacking(array $columns): self
+    {
+        return $columns === [] ? $this : new self(
+            $this->columns, $this->flightModes, $this->notes, $this->sha256, array_values(array_unique([...$this->lacks, ...$columns])),
+            $this->epoch, $this->zoneless,
+        );
+    }
+
     public function noting(LogNote $note): self
     {
-        return new self($this->columns, $this->flightModes, [...$this->notes, $note], $this->sha256, $this->lacks, $this->epoch, $this->zoneless);
+        return new self(
+            $this->columns, $this->flightModes, [...$this->notes, $note],
+            $this->sha256, $this->lacks, $this->epoch, $this->zoneless,
+        );
     }
 
     /** @return list<Axis> axes of which the log tells nothing */
     public function unknownAxes(): array
     {
-        return array_map(static fn (string $column): Axis => $column === 'heading_deg' ? Axis::Turn : Axis::Tilt, $this->lacks);
+        return array_map(static fn (string $column): Axis => match ($column) {
+            'heading_deg' => Axis::Turn,
+            'gimbal_tilt_deg' => Axis::Tilt,
+            'alt_m' => Axis::Climb,
+        }, $this->lacks);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Telemetry;
 
 use Larkspur\Fact;
+use Larkspur\Measure\Angle;
 use Larkspur\Measure\Quantity;
 use Larkspur\Refusal;
 
@@ -23,6 +24,15 @@ final class SampleRows
     private const NAMED = 20;
 
     private const LEFT_OUT = 'sample-rows.left-out';
+
+    private const LARGEST_JUMPING_SHARE = 0.2;
+
+    /** No craft of this trade goes so far between two samples so fast, m and m/s; the mean radius of the earth, m. */
+    private const JUMP = 5.0;
+
+    private const FASTEST = 80.0;
+
+    private const EARTH = 6_371_000.0;
 
     private const LARGEST_BAD_SHARE = 0.2;
 
@@ -135,6 +145,7 @@ final class SampleRows
             $this->columns[$column] = array_fill(0, $this->count, 0.0);
         }
         [$columns, $modes] = $this->inOrder();
+        $this->checkJumps($columns);
         if ($this->badRows > self::NAMED) {
             $this->notes[] = new LogNote(Fact::of('sample-rows.more-rows-could-not', named: $this->badRows - self::NAMED));
         }
@@ -224,6 +235,33 @@ final class SampleRows
         $modes = $this->modes;
 
         return [$columns, $modes === [] ? [] : array_map(static fn (int $i): string => $modes[$i], $keep)];
+    }
+
+    /**
+     * A craft that is now here and now there is two craft in one file, or a receiver that never found itself.
+     *
+     * @param  array<string, list<float>>  $columns
+     */
+    private function checkJumps(array $columns): void
+    {
+        $jumps = 0;
+        $first = null;
+        [$t, $lat, $lon] = [$columns['t'], $columns['lat'], $columns['lon']];
+        $perDegree = Angle::DEGREE * self::EARTH;
+        for ($i = 1, $n = count($t); $i < $n; $i++) {
+            $north = $perDegree * ($lat[$i] - $lat[$i - 1]);
+            $east = $perDegree * ($lon[$i] - $lon[$i - 1]) * cos($lat[$i] * Angle::DEGREE);
+            $gone = hypot($east, $north);
+            if ($gone > self::JUMP && $gone > self::FASTEST * ($t[$i] - $t[$i - 1])) {
+                $jumps++;
+                $first ??= $t[$i];
+            }
+        }
+        if ($jumps > self::LARGEST_JUMPING_SHARE * count($t)) {
+            throw new Refusal(
+                Fact::of('sample-rows.jumps', jumps: $jumps, at: Quantity::moment($first ?? 0.0)), 'lat', Fact::of('sample-rows.one-craft'),
+            );
+        }
     }
 
     private function noteGaps(FlightLog $log): void

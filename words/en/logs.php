@@ -33,6 +33,8 @@ return [
     'place.heights-off' => 'Its heights lie {off:0} off those of the plan, as they are written.',
     'place.say-reading' => 'another reading of its numbers would fit: {readings}; say which is meant',
     'place.log-of-this-plan' => 'a log of this shot, or none of its plan',
+    'sample-rows.jumps' => 'Its places jump to and fro {jumps, plural, one {once} other {# times}}, first at {at}: there seem to be two craft in one file.',
+    'sample-rows.one-craft' => 'a log of one craft',
     'reading.as-written' => 'as it is written',
     'reading.swapped' => 'latitude and longitude have changed places',
     'reading.radians' => 'latitude and longitude are radians',

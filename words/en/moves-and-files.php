@@ -62,6 +62,6 @@ return [
     'parameter.one-of' => 'one of {own}',
     'stance.built-round-subject-none' => '“{move}” is built round a subject, and none is given.',
     'stance.text' => '\'{\'lat, lon, alt_m\'}\'',
-    'refusal.expected' => '{line}. Expected {expected}.',
+    'refusal.expected' => 'Expected {expected}.',
     'fields.a-number' => 'a number{unit}',
 ];

@@ -168,7 +168,7 @@ final readonly class Judging
             return $this;
         }
         $needed = match ($this->framed) {
-            Framed::Subject => [Axis::Turn, Axis::Tilt],
+            Framed::Subject => [Axis::Turn, Axis::Tilt, Axis::Climb],
             Framed::Heading, Framed::Sweep => [Axis::Turn],
             Framed::Reveal => [Axis::Tilt],
             Framed::Free => [],

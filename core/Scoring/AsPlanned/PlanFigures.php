@@ -281,14 +281,14 @@ final class PlanFigures
         $planned = $this->planned->climb();
         $flown = $this->flown->climb();
 
-        return $this->states('climb_m')
+        return $this->states('climb_m') && $this->heightIsKnown()
             ? PlanFigure::stated('climb', Quantity::metres(...), $planned, $flown, $this->lengthTolerance($planned, $flown))
             : null;
     }
 
     private function height(): ?PlanFigure
     {
-        if (! $this->states('height_m') || $this->assignment->intent->subject === null) {
+        if (! $this->states('height_m') || $this->assignment->intent->subject === null || ! $this->heightIsKnown()) {
             return null;
         }
         $planned = $this->planned->height() - $this->plan->ground;
@@ -410,6 +410,11 @@ final class PlanFigures
         return max($planned, $flown) < self::NO_WAY
             ? null
             : PlanFigure::stated($id, Quantity::metres(...), $planned, $flown, $this->lengthTolerance($planned, $flown));
+    }
+
+    private function heightIsKnown(): bool
+    {
+        return $this->assignment->judging->role(Axis::Climb) !== Role::Free;
     }
 
     private function headingIsKnown(): bool
