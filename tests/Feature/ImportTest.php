@@ -315,7 +315,6 @@ final class ImportTest extends FeatureCase
         return $logs[$move];
     }
 
-    /** The same log as another maker would write it. */
     public function test_logs_of_one_recorder_that_lie_elsewhere_are_asked_about_once(): void
     {
         $user = User::factory()->createOne();
@@ -368,6 +367,52 @@ final class ImportTest extends FeatureCase
         $this->upload($user, 'again.csv', $swapped(5), $shot->id)->assertJsonPath('state', 'place');
     }
 
+    /** Five makers write eight files each, in an order of their own; each is answered once, and nothing is lost. */
+    public function test_forty_files_of_five_makers_are_asked_about_five_times(): void
+    {
+        $user = User::factory()->createOne();
+        $makers = [
+            ['Time (s)', 'Latitude', 'Longitude', 'Altitude (m)', 'Heading (deg)', 'Gimbal pitch (deg)'],
+            ['Zeit', 'Breite', 'Länge', 'Höhe', 'Kurs', 'Neigung'],
+            ['elapsed', 'lat', 'lng', 'height_ft', 'yaw', 'camera_tilt'],
+            ['ts_ms', 'latitude_1e7', 'longitude_1e7', 'alt_mm', 'hdg', 'tilt'],
+            ['temps', 'latitude_gps', 'longitude_gps', 'hauteur', 'cap', 'inclinaison'],
+        ];
+        $scales = [[], [], ['alt_m' => 1 / 0.3048], ['t' => 1e3, 'lat' => 1e7, 'lon' => 1e7, 'alt_m' => 1e3], []];
+        $units = [[], [], ['alt_m' => 'ft'], ['t' => 'ms', 'lat' => '1e-7 deg', 'lon' => '1e-7 deg', 'alt_m' => 'mm'], []];
+        $names = ['t', 'lat', 'lon', 'alt_m', 'heading_deg', 'gimbal_tilt_deg'];
+        $sent = [];
+        for ($file = 0; $file < 40; $file++) {
+            $maker = $file % 5;
+            $log = self::log('orbit');
+            $log = $log->with(['t' => array_map(static fn (float $t): float => $t + $file, $log->column('t'))]);
+            $lines = [implode(';', $makers[$maker])];
+            foreach (array_keys($log->column('t')) as $i) {
+                $lines[] = implode(';', array_map(
+                    static fn (string $name): string => sprintf('%.9F', $log->column($name)[$i] * ($scales[$maker][$name] ?? 1)), $names,
+                ));
+            }
+            $sent[$maker][] = $this->upload($user, "maker$maker-$file.csv", implode("\n", $lines)."\n")->assertJsonPath('state', 'columns');
+        }
+        foreach ($makers as $maker => $headers) {
+            $instead = [];
+            foreach ($names as $k => $name) {
+                $unit = $units[$maker][$name] ?? ['t' => 's', 'alt_m' => 'm'][$name] ?? 'deg';
+                $instead[$name] = ['column' => $headers[$k], 'unit' => $unit];
+            }
+            $this->actingAs($user)->putJson(
+                "/api/v1/imports/{$sent[$maker][0]->json('id')}/columns", ['columns' => $instead],
+            )->assertStatus(202);
+        }
+        $list = collect($this->getJson('/api/v1/imports')->json())->keyBy('id');
+        foreach (array_merge(...$sent) as $one) {
+            self::assertSame('done', $list[$one->json('id')]['state'], $one->json('file_name'));
+            self::assertCount(1, $list[$one->json('id')]['takes'], $one->json('file_name'));
+        }
+        self::assertSame(40, Take::query()->where('operator_id', $user->id)->count());
+        self::assertSame(['orbit'], Take::query()->where('operator_id', $user->id)->distinct()->pluck('move')->all());
+    }
+
     /**
      * What was guessed, with what is put in its place, is said to be right.
      *
@@ -392,6 +437,7 @@ final class ImportTest extends FeatureCase
         );
     }
 
+    /** The same log as another maker would write it. */
     private static function foreign(Log $log): string
     {
         $text = "Timestamp (ms);Latitude;Longitude;Height [ft];Yaw (deg);Gimbal pitch (deg);Remark\n";
