@@ -205,7 +205,7 @@ final class CommandLine
             $about = $said($fault->name()).(in_array($fault->axis, ['all', 'picture'], true) ? '' : ' on '.$fault->axis);
             $lines[] = sprintf(
                 '  %8s  %s, %s. %s', Measures::clock($fault->worst), $about, $fault->grade(),
-                $said(Fact::all($fault->picture, $fault->cure())),
+                $said(Fact::all($fault->picture, $score->cure($fault))),
             );
         }
         foreach ($score->remarks as $remark) {

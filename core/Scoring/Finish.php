@@ -94,7 +94,11 @@ final readonly class Finish
     /** Seconds from 90 to 10 % of a sudden stop as the grid shows it: the half-width of the kernel that matters most. */
     private static function kernel(Take $take): float
     {
-        return $take->judging->primary()?->rotates() ?? false ? Grid::ANGLE : Grid::POSITION;
+        return match ($take->judging->primary()) {
+            Axis::Turn, Axis::Tilt => Grid::ANGLE,
+            Axis::Climb => Grid::ALTITUDE,
+            default => Grid::POSITION,
+        };
     }
 
     /** How far the subject slides in the frame while the craft brakes, % of the frame. */

@@ -18,8 +18,8 @@ final readonly class HandShare
     /** Lags that are tried, grid nodes. */
     private const LAGS = [0, 1, 2, 3, 4, 6, 8];
 
-    /** Spread of what a finger asked for over that of what was done, below which the finger rests. */
-    private const RESTS = 0.5;
+    /** Travel within which a finger lies still: what a calm thumb trembles. */
+    private const STILL = 0.04;
 
     /**
      * @param  list<float>  $rate  per grid node from first motion to last, m/s or rad/s
@@ -86,17 +86,15 @@ final readonly class HandShare
     }
 
     /**
-     * Whether its finger lay still in some seconds in which the axis did not: what it asked for varies by less than half of what was done.
+     * Whether its finger lay still, in some seconds in which the axis did not.
      *
      * @param  int  $from  node after first motion
      */
     public function rests(int $from, int $to): bool
     {
-        $from = max(0, min($from, count($this->rate) - 1));
-        $length = max(1, min($to, count($this->rate) - 1) - $from + 1);
-        $asked = Statistics::variance(array_slice($this->asked, $from, $length));
+        $from = max(0, min($from, count($this->travel) - 1));
 
-        return $asked < self::RESTS ** 2 * Statistics::variance(array_slice($this->rate, $from, $length));
+        return Statistics::span(array_slice($this->travel, $from, max(1, $to - $from + 1))) < self::STILL;
     }
 
     /** @return list<float> rate of a finger's axis in the craft's own frame, per grid node */

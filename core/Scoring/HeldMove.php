@@ -95,7 +95,8 @@ final readonly class HeldMove implements JudgedParts
 
     private static function withFinish(?float $ease, ?float $finish): ?float
     {
-        return $ease === null || $finish === null ? $ease : (1 - self::FINISH) * $ease + self::FINISH * $finish;
+        // A finish that is calm does not mend a start that was not.
+        return $ease === null || $finish === null ? $ease : min($ease, (1 - self::FINISH) * $ease + self::FINISH * $finish);
     }
 
     private static function framing(Framed $framed, Framing $framing): ?float

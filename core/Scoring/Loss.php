@@ -30,7 +30,7 @@ final readonly class Loss
         $shares = [];
         $losses = [];
         foreach ($parts->losses($weights) as $part => $lost) {
-            $spoilers = array_filter($faults, static fn (Fault $fault): bool => $fault->kind->spoils() === $part);
+            $spoilers = array_filter($faults, static fn (Fault $fault): bool => in_array($part, $fault->kind->spoils($fault), true));
             $severities = array_sum(array_map(static fn (Fault $fault): float => $fault->severity, $spoilers));
             foreach ($spoilers as $i => $fault) {
                 // What a kick explains is lost to the kick.
@@ -44,7 +44,7 @@ final readonly class Loss
         }
         foreach ($faults as $i => $fault) {
             $own = $raw > 0 ? $points->deduction * $fault->deduction() / $raw : 0.0;
-            $part = $fault->kind->spoils() ?? 'smooth';
+            $part = $fault->kind->spoils($fault)[0] ?? 'smooth';
             $lost = array_sum($shares[$i] ?? []) + $own;
             if ($lost > 0) {
                 $losses[] = new self($part, $fault, Petal::of($part), $lost);

@@ -7,9 +7,11 @@ namespace Larkspur\Scoring;
 use Larkspur\Camera\RescueCrop;
 use Larkspur\Fact;
 use Larkspur\Geo\LocalFrame;
+use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Scoring\AsPlanned\PlanMatch;
 use Larkspur\Scoring\Fault\Fault;
+use Larkspur\Scoring\Fault\Flick;
 use Larkspur\Telemetry\FlightLog;
 
 /** A take judged: everything that is shown, kept or printed about it. */
@@ -75,6 +77,17 @@ final readonly class Score
     public function hold(): array
     {
         return $this->measured->take->holdTimes();
+    }
+
+    /** What to try against a fault: by the move's own cue, where the fault is typical of it and has no words of its own. */
+    public function cure(Fault $fault): Fact
+    {
+        $about = Catalogue::move($this->intent->move)->about();
+
+        // The cue of a start or a stop is of one finger: which one sprang is the fault's to say.
+        $general = $fault->hasOwnWords() || $fault->kind instanceof Flick || ! in_array($fault->id, $about->faults, true);
+
+        return $general ? $fault->cure() : $about->cueAgainst($fault->id);
     }
 
     /** What a fault cost in all: what it takes off by itself, and its share of what the part that it spoils lacks. */

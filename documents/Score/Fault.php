@@ -44,7 +44,7 @@ final readonly class Fault implements Document
         return new self(
             $fault->id, $fault->name(), $fault->axis, round($fault->t, 2), round($fault->until, 2), round($fault->worst, 2),
             round(Units::value($fault->size), 2), Units::name($fault->size),
-            $fault->grade(), round($score->cost($fault), 1), $fault->picture, $fault->cure(),
+            $fault->grade(), round($score->cost($fault), 1), $fault->picture, $score->cure($fault),
             $fault->origin->cause ?? 'unknown', $fault->origin?->finger?->value, $fault->origin?->side,
         );
     }

@@ -404,7 +404,7 @@ final class ImportTest extends FeatureCase
                 "/api/v1/imports/{$sent[$maker][0]->json('id')}/columns", ['columns' => $instead],
             )->assertStatus(202);
         }
-        $list = collect($this->getJson('/api/v1/imports')->json())->keyBy('id');
+        $list = array_column((array) $this->getJson('/api/v1/imports')->json(), null, 'id');
         foreach (array_merge(...$sent) as $one) {
             self::assertSame('done', $list[$one->json('id')]['state'], $one->json('file_name'));
             self::assertCount(1, $list[$one->json('id')]['takes'], $one->json('file_name'));

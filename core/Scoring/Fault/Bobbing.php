@@ -23,9 +23,9 @@ final readonly class Bobbing extends NamedFault
         return 'bobbing';
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'smooth';
+        return ['smooth'];
     }
 
     public function find(Measurements $take): array

@@ -33,9 +33,9 @@ final readonly class Drift extends NamedFault
         return ['drift', 'drift.line', 'drift.spot', 'drift.figure'];
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'path';
+        return ['path'];
     }
 
     /** It takes the whole hold to show: a few seconds of it look still. */

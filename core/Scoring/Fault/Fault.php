@@ -112,6 +112,12 @@ final readonly class Fault
     }
 
     /** What to try against it: with the fingers, or, where the air made it, with the wait for a better moment. */
+    /** Whether what it says is of this very take: by its wording, or since the air made it. */
+    public function hasOwnWords(): bool
+    {
+        return $this->wording !== $this->id || $this->origin?->cause === Origin::OUTSIDE;
+    }
+
     public function cure(): Fact
     {
         return $this->origin?->cause === Origin::OUTSIDE ? Fact::of('fault.outside.try') : Fact::of("fault.$this->wording.try");

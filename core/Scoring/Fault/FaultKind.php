@@ -25,8 +25,8 @@ interface FaultKind
     /** Points that one takes off, before the deductions of a take are bent together (docs/scoring.md, section 5). */
     public function cost(Fault $fault): float;
 
-    /** The part of the score that one spoils, beside what it costs by itself; null where none. */
-    public function spoils(): ?string;
+    /** @return list<string> parts of the score that one spoils, beside what it costs by itself, the first the most */
+    public function spoils(Fault $fault): array;
 
     /** @return list<string> under which its phrases stand: "fault.<wording>", "fault.<wording>.try"; its id first */
     public function wordings(): array;

@@ -36,9 +36,9 @@ abstract readonly class Flick extends NamedFault
         return 1;
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'ease';
+        return ['ease'];
     }
 
     public function find(Measurements $take): array

@@ -29,9 +29,9 @@ final readonly class HalfSky extends NamedFault
         return 4;
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'framing';
+        return ['framing'];
     }
 
     public function find(Measurements $take): array

@@ -49,9 +49,9 @@ final readonly class Kick extends NamedFault
         return 0;
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'smooth';
+        return ['smooth'];
     }
 
     public function find(Measurements $take): array

@@ -23,6 +23,9 @@ final readonly class Leak extends NamedFault
     /** Image speed of an axis at rest, over a whole hold, %/s. */
     private const CREEP = 1.2;
 
+    /** Percent of the distance by which a path strays that nobody sees. */
+    private const HARDLY = 2.0;
+
     /** Sine of the angle off a straight or a sideways way within which, flown without a plan, one finger was meant to rest. */
     private const ASIDE = 0.35;
 
@@ -39,9 +42,9 @@ final readonly class Leak extends NamedFault
         return 'leak';
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'clean';
+        return ['clean'];
     }
 
     public function find(Measurements $take): array
@@ -88,7 +91,12 @@ final readonly class Leak extends NamedFault
                 $take->take->judging->role($finger->axis()) === Role::Still || self::rests($finger, $take)
             )) {
                 $faults[] = (new Fault($this, $finger->value, $at, $to, 'hold', 1.0, Quantity::number(0.0)))
-                    ->measured(Quantity::share($share), $share / Sticks::LEAK, Fact::of('picture.bends-or-creeps'));
+                    ->measured(
+                        Quantity::share($share), $share / Sticks::LEAK,
+                        $take->drift + $take->path->value < self::HARDLY
+                            ? Fact::of('picture.hardly-bends', share: Quantity::share($share))
+                            : Fact::of('picture.bends-or-creeps'),
+                    );
             }
         }
 

@@ -17,9 +17,9 @@ abstract readonly class NamedFault implements FaultKind
         return 0.0;
     }
 
-    public function spoils(): ?string
+    public function spoils(Fault $fault): array
     {
-        return null;
+        return [];
     }
 
     public function wordings(): array

@@ -19,6 +19,10 @@ final readonly class OffMark extends NamedFault
     /** Stray from the mark that counts as off it, fraction of the frame. */
     public const OFF = 0.12;
 
+    private const OF_A_FIGURE = 'off-mark.figure';
+
+    private const LAST_PICTURE = 'off-mark.last-picture';
+
     /** Breaks of so many nodes do not part a stretch; a shorter stretch does not count. */
     private const JOIN = 5;
 
@@ -34,7 +38,7 @@ final readonly class OffMark extends NamedFault
         return [
             'off-mark', 'off-mark.from-above', 'off-mark.slide-fast', 'off-mark.slide-slow', 'off-mark.turn-fast', 'off-mark.turn-slow',
             'off-mark.turn-left', 'off-mark.turn-right', 'off-mark.tilt-fast', 'off-mark.tilt-slow', 'off-mark.tilt-up',
-            'off-mark.tilt-down',
+            'off-mark.tilt-down', self::OF_A_FIGURE, self::LAST_PICTURE,
         ];
     }
 
@@ -43,9 +47,9 @@ final readonly class OffMark extends NamedFault
         return 3;
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'framing';
+        return $fault->wording === self::OF_A_FIGURE ? ['path', 'framing'] : ['framing'];
     }
 
     public function find(Measurements $take): array
@@ -53,7 +57,7 @@ final readonly class OffMark extends NamedFault
         $missed = array_map(fn (array $mark): Fault => Fault::momentary($this, 'all', $mark['t'], 'stop')->measured(
             $mark['size'], max(1.0, $mark['severity']),
             Fact::of('picture.mark-missed', metric: Fact::of('metric.'.$mark['metric']), size: $mark['size']),
-        ), $take->drill->missed ?? []);
+        )->worded(self::OF_A_FIGURE), $take->drill->missed ?? []);
         if (! $take->take->judging->hasSubject()) {
             return [...$missed, ...$this->lastPicture($take)];
         }
@@ -82,7 +86,8 @@ final readonly class OffMark extends NamedFault
 
         return $off <= self::OFF ? [] : [
             Fault::momentary($this, 'picture', $take->take->grid->t[$take->take->main->to], 'stop')
-                ->measured(Quantity::share($off), $off / self::OFF, Fact::of('picture.ends-off-mark', off: Quantity::share($off))),
+                ->measured(Quantity::share($off), $off / self::OFF, Fact::of('picture.ends-off-mark', off: Quantity::share($off)))
+                ->worded(self::LAST_PICTURE),
         ];
     }
 

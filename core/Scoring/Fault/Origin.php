@@ -113,6 +113,10 @@ final readonly class Origin
 
             return $apart < self::TOGETHER * $fault->size->value ? self::OUTSIDE : self::HAND;
         }
+        // A place in a figure may be missed by a hand or by the air.
+        if ($fault->axis === 'all' && ! in_array($fault->id, self::OF_THE_HAND, true)) {
+            return self::UNKNOWN;
+        }
         $jolts = $fault->until - $fault->t < self::BEFORE;
         $main = $take->take->main;
         $node = static fn (float $t): int => (int) round(($t - $take->take->grid->t[$main->from]) / Grid::STEP);
@@ -135,7 +139,7 @@ final readonly class Origin
 
         return match (true) {
             $share >= ($jolts ? self::OF_A_JOLT : self::OF_WHAT_LASTS) => self::HAND,
-            $jolts || $rests => self::OUTSIDE,
+            $rests => self::OUTSIDE,
             default => self::UNKNOWN,
         };
     }

@@ -20,9 +20,9 @@ final readonly class OutOfStep extends NamedFault
         return 'out-of-step';
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'ease';
+        return ['ease'];
     }
 
     public function find(Measurements $take): array

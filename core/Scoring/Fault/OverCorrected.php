@@ -27,9 +27,9 @@ final readonly class OverCorrected extends NamedFault
         return 'over-corrected';
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'framing';
+        return ['framing'];
     }
 
     public function find(Measurements $take): array

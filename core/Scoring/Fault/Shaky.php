@@ -20,14 +20,15 @@ final readonly class Shaky extends NamedFault
         return 'shaky';
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'smooth';
+        return ['smooth'];
     }
 
     public function find(Measurements $take): array
     {
-        if ($take->drill !== null) {
+        // At a pace that is too quick for the eye the whole picture trembles, however calm the hand.
+        if ($take->drill !== null || ($take->pace !== null && $take->pace < TooQuick::RUSHED)) {
             return [];
         }
         $grid = $take->take->grid;

@@ -29,9 +29,9 @@ final readonly class Stall extends NamedFault
         return 2;
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'steady';
+        return ['steady'];
     }
 
     public function find(Measurements $take): array

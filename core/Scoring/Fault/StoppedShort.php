@@ -20,9 +20,9 @@ final readonly class StoppedShort extends NamedFault
         return 'stopped-short';
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'completion';
+        return ['completion'];
     }
 
     public function missesThePlan(): bool

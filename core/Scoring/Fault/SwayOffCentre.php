@@ -27,9 +27,9 @@ final readonly class SwayOffCentre extends NamedFault
         return 3;
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'path';
+        return ['path'];
     }
 
     public function find(Measurements $take): array

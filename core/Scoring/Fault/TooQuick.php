@@ -12,7 +12,7 @@ use Larkspur\Scoring\Measurements;
 final readonly class TooQuick extends NamedFault
 {
     /** Seconds to cross the frame below which a move looks rushed (docs/scoring.md, section 4). */
-    private const RUSHED = 3.5;
+    public const RUSHED = 3.5;
 
     /** What a staged one crosses it in. */
     private const STAGED = 2.6;
@@ -27,9 +27,10 @@ final readonly class TooQuick extends NamedFault
         return 6;
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'pace';
+        // What is seen at such a pace trembles by itself.
+        return ['pace', 'smooth'];
     }
 
     public function find(Measurements $take): array

@@ -21,9 +21,9 @@ final readonly class Uneven extends NamedFault
         return 'uneven';
     }
 
-    public function spoils(): string
+    public function spoils(Fault $fault): array
     {
-        return 'steady';
+        return ['steady'];
     }
 
     public function find(Measurements $take): array

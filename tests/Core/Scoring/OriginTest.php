@@ -12,6 +12,7 @@ use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Flight\Slip;
 use Larkspur\Geo\Position;
+use Larkspur\Move\Catalogue;
 use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Fault\Origin;
 use Larkspur\Scoring\Score;
@@ -175,6 +176,35 @@ final class OriginTest extends TestCase
 
             self::assertSame('drift.spot', self::fault($score, 'drift')->wording, $move);
             self::assertGreaterThan(5.0, $score->cost(self::fault($score, 'drift')));
+        }
+    }
+
+    /** The move's own cue against its typical faults; where the fault knows more of this take, its own; a flick names its finger. */
+    public function test_a_cure_is_in_the_moves_own_words_where_the_fault_has_none_of_its_own(): void
+    {
+        $plan = self::plan('push-in');
+        $hold = $plan->move->holdFrom - $plan->move->onset;
+        $long = $plan->move->holdTo - $plan->move->holdFrom;
+        $sag = static fn (float $share): Slip => new Slip('sag', Finger::Run, $hold + $share * $long, 0.6, 0.22 * $long);
+        $score = self::flown($plan, (new OperatorHabits)->slipping(
+            $sag(0.12), $sag(0.4), $sag(0.68), new Slip('spring', Finger::Run, $hold + $long, 0.0, 8.0),
+        ), Wind::still(), 3, true);
+        $uneven = self::fault($score, 'uneven');
+        $stop = self::fault($score, 'flick-stop');
+
+        self::assertContains('uneven', Catalogue::move('push-in')->about()->faults);
+        self::assertEquals(Catalogue::move('push-in')->about()->cueAgainst('uneven'), $score->cure($uneven));
+        self::assertNotEquals(said($uneven->cure()), said($score->cure($uneven)));
+        self::assertEquals($stop->cure(), $score->cure($stop));
+    }
+
+    /** What a moving finger did is not the air's, however little of it the fit explains: a wheel that set out the wrong way. */
+    public function test_a_jolt_under_a_moving_finger_is_never_the_airs(): void
+    {
+        $plan = self::plan('tilt');
+        $slip = new Slip('wrong-way', Finger::Tilt, 0.4, 0.8, 0.3 * ($plan->move->holdFrom - $plan->move->onset) + 0.6);
+        foreach (self::flown($plan, (new OperatorHabits)->slipping($slip), Wind::still(), 3, true)->allFaults as $fault) {
+            self::assertNotSame(Origin::OUTSIDE, $fault->origin?->cause, $fault->id);
         }
     }
 
