@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Controls\Finger;
+use Larkspur\Measure\Lag;
 use Larkspur\Measure\LeastSquares;
 use Larkspur\Measure\Statistics;
 
@@ -13,14 +14,14 @@ use Larkspur\Measure\Statistics;
  * and of how its pace rose and fell.
  *
  * What run and slide ask of the craft, and the steady push of the air, are read off the take itself: its velocity over the ground is
- * fitted by least squares to a x + b x^3 of either finger, some tenths of a second before and laid along the heading, and a constant
- * to the east and to the north. The way that the fingers ask for is then drawn from where the craft set out, and how it leaves the path
+ * fitted by least squares to a x + b x^3 of either finger, through a first-order lag and laid along the heading, and a constant to the
+ * east and to the north. The way that the fingers ask for is then drawn from where the craft set out, and how it leaves the path
  * is laid beside how the craft did. A thumb that presses too little for its turn leaves the circle though it never moved.
  */
 final readonly class CourseShare
 {
-    /** Lags that are tried, grid nodes. */
-    private const LAGS = [0, 1, 2, 3, 4, 6, 8];
+    /** Time constants of the craft behind its fingers that are tried, s. */
+    private const LAGS = [0.0, 0.15, 0.3, 0.45, 0.6];
 
     /** Nodes over which the fingers are averaged, as the steady rates are. */
     private const SMOOTH = 19;
@@ -130,9 +131,11 @@ final readonly class CourseShare
         foreach (self::LAGS as $lag) {
             $fingers = [];
             foreach ([Finger::Run, Finger::Slide] as $finger) {
-                $travel = $sticks->at($finger, array_map(static fn (float $t): float => $t - $lag * Grid::STEP, $take->grid->t));
+                $travel = $sticks->at($finger, $take->grid->t);
                 foreach ([1, 3] as $power) {
-                    $fingers[] = self::laid($take, $finger, array_map(static fn (float $x): float => $x ** $power, $travel));
+                    $fingers[] = self::laid($take, $finger, self::behind(
+                        array_map(static fn (float $x): float => $x ** $power, $travel), Lag::share($lag, Grid::STEP),
+                    ));
                 }
             }
             $air = [[...$constant[0], ...$constant[1]], [...$constant[1], ...$constant[0]]];
@@ -150,6 +153,24 @@ final readonly class CourseShare
         }
 
         return [array_slice($best, 0, $nodes), array_slice($best, $nodes)];
+    }
+
+    /**
+     * What follows a series by a first-order lag.
+     *
+     * @param  list<float>  $values
+     * @param  float  $share  of what is left that one step covers
+     * @return list<float>
+     */
+    private static function behind(array $values, float $share): array
+    {
+        $at = $values[0] ?? 0.0;
+        $behind = [];
+        foreach ($values as $value) {
+            $behind[] = $at += $share * ($value - $at);
+        }
+
+        return $behind;
     }
 
     /**

@@ -42,7 +42,7 @@ final readonly class Origin
     private const OF_WHAT_LASTS = 0.65;
 
     /** The same of the way over the ground, and up to which the air made it. */
-    private const OF_THE_WAY = 0.4;
+    private const OF_THE_WAY = 0.5;
 
     private const OF_THE_AIR = 0.33;
 
