@@ -240,7 +240,9 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
           <Card
             caption={
               replay.u.every((value) => value === null)
-                ? 'The frame: this log does not tell'
+                ? replay.marks.length > 0
+                  ? 'The frame: a figure is flown by headings'
+                  : 'The frame: this log does not tell'
                 : replay.subject === null
                   ? 'What the frame kept'
                   : 'Where the subject sat in the frame'
