@@ -19,6 +19,13 @@ final readonly class Stall extends NamedFault
 
     private const NODES = 7;
 
+    /** Seconds of one that cost nothing, and from which one costs all: else the log's rate would decide over five points. */
+    private const NOTHING = 0.6;
+
+    private const ALL = 1.2;
+
+    private const COST = 5.0;
+
     public function id(): string
     {
         return 'stall';
@@ -57,7 +64,7 @@ final readonly class Stall extends NamedFault
 
     public function cost(Fault $fault): float
     {
-        return 5.0;
+        return self::COST * max(0.0, min(1.0, ($fault->severity - 1 - self::NOTHING) / (self::ALL - self::NOTHING)));
     }
 
     public function ruins(): bool
