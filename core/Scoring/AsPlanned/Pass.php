@@ -22,6 +22,9 @@ final readonly class Pass
     /** Seconds at either end over which a heading or a tilt is taken. */
     private const AT_AN_END = 0.5;
 
+    /** Seconds over which a rate is taken. */
+    private const RATE = 1.0;
+
     /**
      * @param  list<float>  $east
      * @param  list<float>  $north
@@ -190,6 +193,40 @@ final readonly class Pass
         $all = max(1e-9, Statistics::median($pace));
 
         return ['run' => Statistics::median($run) / $all, 'slide' => Statistics::median($slide) / $all];
+    }
+
+    /** Seconds from the way over the ground to the turn: when either first had half of what it held; null where one of them never moves. */
+    public function lead(): ?float
+    {
+        $way = $this->halfWay(fn (int $a, int $b): float => hypot($this->east[$b] - $this->east[$a], $this->north[$b] - $this->north[$a]));
+        $turn = $this->halfWay(fn (int $a, int $b): float => abs($this->heading[$b] - $this->heading[$a]));
+
+        return $way === null || $turn === null ? null : $turn - $way;
+    }
+
+    /**
+     * When something first goes at half the rate that it is held at, s.
+     *
+     * @param  callable(int, int): float  $gone  by how much it goes on between two samples
+     */
+    private function halfWay(callable $gone): ?float
+    {
+        $width = (int) round(self::RATE / Grid::STEP / 2);
+        $rates = $held = [];
+        for ($i = $width; $i < count($this->t) - $width; $i++) {
+            $rates[$i] = $gone($i - $width, $i + $width) / max(1e-9, $this->t[$i + $width] - $this->t[$i - $width]);
+            if ($i >= $this->holdFrom && $i <= $this->holdTo) {
+                $held[] = $rates[$i];
+            }
+        }
+        $half = Statistics::median($held) / 2;
+        foreach ($rates as $i => $rate) {
+            if ($half > 0 && $rate >= $half) {
+                return $this->t[$i];
+            }
+        }
+
+        return null;
     }
 
     /** Mean speed over the ground while it is held, m/s. */

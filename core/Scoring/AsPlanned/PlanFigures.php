@@ -15,6 +15,7 @@ use Larkspur\Move\Judging\Role;
 use Larkspur\Move\MovePlan;
 use Larkspur\Move\Parameter;
 use Larkspur\Move\Shape\Stance;
+use Larkspur\Scoring\Fault\SwayOffCentre;
 use Larkspur\Scoring\Measurements;
 use Larkspur\Scoring\TakeAssignment;
 
@@ -35,6 +36,9 @@ final class PlanFigures
     private const LEAST_PACE = 0.15;
 
     private const LEAST_SPIN = 1.5 * Angle::DEGREE;
+
+    /** Seconds by which a turn may follow its way otherwise than planned: fingers out of step are a fault from 1.2 s on. */
+    private const LEAD = 1.5;
 
     /** A way or a climb this short has no direction, m. */
     private const NO_WAY = 3.0;
@@ -84,7 +88,7 @@ final class PlanFigures
             PathKind::Figure => $this->figure(),
         };
 
-        return array_values(array_filter([...$figures, ...$this->picture()]));
+        return array_values(array_filter([...$figures, $this->lead(), $this->gap(), ...$this->picture()]));
     }
 
     /** Whether the plan states all of these that its move has, and at least one of them. */
@@ -325,6 +329,32 @@ final class PlanFigures
         $flown = $this->flown->turn();
 
         return PlanFigure::stated('turn', Quantity::radians(...), $planned, $flown, $this->arcTolerance($planned, $flown));
+    }
+
+    /** By how much the turn follows the way, where both are held: part of what the move is. */
+    private function lead(): ?PlanFigure
+    {
+        $judging = $this->assignment->judging;
+        $turns = $judging->role(Axis::Turn) === Role::Steady && $this->planned->spin() > self::LEAST_SPIN;
+        if (! $turns || $judging->role(Axis::Travel) !== Role::Steady || $this->planned->pace() < self::LEAST_PACE) {
+            return null;
+        }
+        $planned = $this->planned->lead();
+        $flown = $this->flown->lead();
+
+        return $planned === null || $flown === null
+            ? null
+            : PlanFigure::stated('lead', Quantity::seconds(...), $planned, $flown, self::LEAD);
+    }
+
+    /** How far from the middle of an opening it was flown through. */
+    private function gap(): ?PlanFigure
+    {
+        $aside = SwayOffCentre::aside($this->measured);
+
+        return $aside === null
+            ? null
+            : PlanFigure::stated('gap', Quantity::metres(...), 0.0, $aside['metres'], $aside['limit']);
     }
 
     /** @return list<?PlanFigure> what the lens shows at either end */

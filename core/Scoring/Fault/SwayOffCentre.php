@@ -34,8 +34,25 @@ final readonly class SwayOffCentre extends NamedFault
 
     public function find(Measurements $take): array
     {
-        if ($take->target->gap === null || $take->take->subject === null) {
+        $nearest = self::aside($take);
+        if ($nearest === null || $nearest['metres'] <= $nearest['limit']) {
             return [];
+        }
+        $aside = Quantity::metres($nearest['metres']);
+
+        return [Fault::momentary($this, 'travel', $take->take->grid->t[$nearest['node']], 'hold')
+            ->measured($aside, $nearest['metres'] / $nearest['limit'], Fact::of('picture.beside-middle', aside: $aside))];
+    }
+
+    /**
+     * How far from the middle of its opening a craft went through, and how far it may; null where there is none.
+     *
+     * @return ?array{node: int, metres: float, limit: float} node of the grid
+     */
+    public static function aside(Measurements $take): ?array
+    {
+        if ($take->target->gap === null || $take->take->subject === null) {
+            return null;
         }
         $nearest = $take->take->main->from;
         for ($i = $take->take->main->from; $i <= $take->take->main->to; $i++) {
@@ -43,11 +60,11 @@ final readonly class SwayOffCentre extends NamedFault
                 $nearest = $i;
             }
         }
-        $aside = hypot($take->take->dx[$nearest], $take->take->dy[$nearest]);
-        $limit = max(self::SHARE * $take->target->gap, 2 * CirclePath::WALK);
 
-        return $aside <= $limit ? [] : [Fault::momentary($this, 'travel', $take->take->grid->t[$nearest], 'hold')
-            ->measured(Quantity::metres($aside), $aside / $limit, Fact::of('picture.beside-middle', aside: Quantity::metres($aside)))];
+        return [
+            'node' => $nearest, 'metres' => hypot($take->take->dx[$nearest], $take->take->dy[$nearest]),
+            'limit' => max(self::SHARE * $take->target->gap, 2 * CirclePath::WALK),
+        ];
     }
 
     public function stage(Staging $staging): Staging

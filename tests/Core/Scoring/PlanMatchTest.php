@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Scoring;
 
 use Larkspur\Choreography\Plan;
+use Larkspur\Controls\Finger;
 use Larkspur\Flight;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
+use Larkspur\Flight\Slip;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Dimension;
 use Larkspur\Measure\Quantity;
@@ -27,6 +29,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Contradictions;
 use Tests\Core\Deviation;
+use Tests\Core\Displaced;
 use Tests\Core\MoveDraw;
 use Tests\Core\Shots;
 
@@ -205,6 +208,32 @@ final class PlanMatchTest extends TestCase
                 self::assertNotSame('', said($figures[$id]->label()));
             }
         }
+    }
+
+    /** A turn that sets out late is stated in seconds, and the middle of an opening in metres (by the slips that were put in). */
+    public function test_a_late_turn_and_a_pass_beside_the_middle_are_stated(): void
+    {
+        $orbit = self::drawn('orbit');
+        self::assertNotNull($orbit);
+        $lead = static function (float $late) use ($orbit): PlanFigure {
+            $habits = $late > 0 ? (new OperatorHabits)->slipping(new Slip('late', Finger::Turn, 0.0, $late, 1.0)) : new OperatorHabits;
+            $log = (new Recorder(25.0))->record(SimulatedOperator::fly($orbit, $habits, Wind::still(), 2), $orbit->shot->site->frame(), 2);
+            $match = Scorer::scoreBetween($log, $orbit->move->intent, $orbit->move->onset, $orbit->move->stop)->plan;
+
+            return array_column($match->figures ?? [], null, 'id')['lead'] ?? self::fail('It is not stated.');
+        };
+        self::assertLessThan(0.3, $lead(0.0)->off);
+        self::assertEqualsWithDelta(2.5, $lead(2.5)->flown->value - $lead(0.0)->flown->value, 0.6);
+        self::assertStringContainsString('the turn follows the way after', said($lead(2.5)->difference()));
+
+        $gap = self::drawn('gap');
+        self::assertNotNull($gap);
+        $through = static fn (float $aside): PlanFigure => array_column(
+            Displaced::scored($gap, Displaced::aside($gap, static fn (float $t): float => $aside))->plan->figures ?? [], null, 'id',
+        )['gap'] ?? self::fail('It is not stated.');
+        self::assertLessThan(0.1, $through(0.0)->flown->value);
+        self::assertEqualsWithDelta(1.4, $through(1.4)->flown->value, 0.1);
+        self::assertGreaterThan(1.0, $through(1.4)->off);
     }
 
     /** A corner that is cut short is stated by the angle that was flown. */
