@@ -85,7 +85,14 @@ final class MoveTest extends FeatureCase
             $flown->assertJsonPath('state', 'done')->assertJsonCount(1, 'takes');
             $take = $this->actingAs($user)->getJson('/api/v1/takes/'.$flown->json('takes.0'))->assertOk()->assertJsonPath('move', $move);
             self::assertGreaterThan(70, $take->json('score'), $move);
-            $this->actingAs($user)->getJson('/api/v1/takes/'.$flown->json('takes.0').'/replay')->assertOk();
+            $replay = $this->actingAs($user)->getJson('/api/v1/takes/'.$flown->json('takes.0').'/replay')->assertOk();
+            // Of a figure, where its marks were planned and flown, within a metre of each other in still air.
+            $marks = ['pad-to-pad' => 2, 'figure-of-eight' => 2][$move] ?? null;
+            $marks === null || self::assertCount($marks, $replay->json('marks'), $move);
+            foreach ($marks === null ? [] : $replay->json('marks') as $mark) {
+                $off = hypot($mark['east_m'] - $mark['planned_east_m'], $mark['north_m'] - $mark['planned_north_m']);
+                self::assertLessThan(1.5, $off, $move.' '.$mark['kind']);
+            }
         }
     }
 

@@ -228,6 +228,7 @@ return [
     'plan-figure.spin.off' => 'turning {flown:0} instead of {planned:0}',
     'plan-figure.climb' => 'Climb',
     'plan-figure.climb.off' => '{flown:1} of climb instead of {planned:1}',
+    'plan-figure.climb.sunk' => '{flown:1} down instead of {planned:1}',
     'plan-figure.height' => 'Height',
     'plan-figure.height.off' => '{flown:0} high instead of {planned:0}',
     'plan-figure.distance' => 'Distance',

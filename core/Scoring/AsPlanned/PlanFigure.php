@@ -75,11 +75,23 @@ final readonly class PlanFigure
         $way = $this->flown->value > 0 ? 'right' : 'left';
 
         return match ($this->id) {
+            'climb' => $this->sinks() ?? $this->differs(),
             'direction' => Fact::of('plan-figure.direction.off', flown: $this->flown->value > 0 ? 'clockwise' : 'counterclockwise'),
             'side' => Fact::of('plan-figure.side.off', flown: $way),
             'start', 'end' => Fact::of("plan-figure.$this->id.off", flown: $this->flown),
             default => $this->differs(),
         };
+    }
+
+    /** A way down is said without its sign; null where it goes up, planned or flown. */
+    private function sinks(): ?Fact
+    {
+        $planned = -($this->planned ?? $this->flown)->value;
+        $flown = -$this->flown->value;
+
+        return min($planned, $flown) <= 0
+            ? null
+            : Fact::of('plan-figure.climb.sunk', flown: Quantity::metres($flown), planned: Quantity::metres($planned));
     }
 
     private function differs(): Fact

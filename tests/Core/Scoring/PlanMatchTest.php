@@ -210,6 +210,18 @@ final class PlanMatchTest extends TestCase
         }
     }
 
+    public function test_a_way_down_is_said_without_its_sign(): void
+    {
+        $said = static fn (float $planned, float $flown): string => said(
+            PlanFigure::stated('climb', Quantity::metres(...), $planned, $flown, 1.0)->difference(),
+        );
+
+        self::assertSame('10.4 m down instead of 16.9 m', $said(-16.9, -10.4));
+        self::assertSame('10.4 m of climb instead of 16.9 m', $said(16.9, 10.4));
+        // The other way is said with both signs.
+        self::assertStringContainsString('of climb', $said(-16.9, 10.4));
+    }
+
     /** A turn that sets out late is stated in seconds, and the middle of an opening in metres (by the slips that were put in). */
     public function test_a_late_turn_and_a_pass_beside_the_middle_are_stated(): void
     {
