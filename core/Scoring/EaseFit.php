@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Measure\Ramp;
-use Larkspur\Measure\Statistics;
 
 /**
  * How long an axis took to start or to stop: a quintic ramp fitted to the raw samples by least squares over a grid
@@ -18,8 +17,6 @@ use Larkspur\Measure\Statistics;
 final readonly class EaseFit
 {
     private const DURATIONS = [0.15, 0.25, 0.35, 0.5, 0.65, 0.8, 1.0, 1.2, 1.4, 1.7, 2.0, 2.4, 2.8, 3.3, 4.0];
-
-    private const HALF_WINDOW = 3.0;
 
     private const FEWEST = 12;
 
@@ -72,24 +69,11 @@ final readonly class EaseFit
      */
     public static function fit(array $t, array $y, float $centre, bool $stop, float $limit, float $sigma, float $walk): ?self
     {
-        $from = $stop ? max($centre - self::HALF_WINDOW, $limit) : $centre - self::HALF_WINDOW;
-        $to = $stop ? $centre + self::HALF_WINDOW : min($centre + self::HALF_WINDOW, $limit);
-        $tt = $yy = [];
-        foreach ($t as $i => $time) {
-            if ($time >= $from && $time <= $to) {
-                $tt[] = $time - $centre;
-                $yy[] = $y[$i];
-            }
-        }
-        $n = count($tt);
-        if ($n < self::FEWEST) {
+        $samples = RampSamples::about($t, $y, $centre, $stop, $limit, self::FEWEST);
+        if ($samples === null) {
             return null;
         }
-        $mean = Statistics::mean($yy);
-        foreach ($yy as $i => $value) {
-            $yy[$i] = $value - $mean;
-        }
-        $seconds = $tt[$n - 1] - $tt[0];
+        [$tt, $yy, $n, $seconds] = [$samples->t, $samples->y, $samples->count(), $samples->seconds()];
         if ($stop) {
             $tt = array_map(static fn (float $time): float => -$time, array_reverse($tt));
             $yy = array_map(static fn (float $value): float => -$value, array_reverse($yy));

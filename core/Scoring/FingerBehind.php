@@ -6,7 +6,6 @@ namespace Larkspur\Scoring;
 
 use Larkspur\Controls\Response;
 use Larkspur\Measure\Ramp;
-use Larkspur\Measure\Statistics;
 
 /**
  * The finger that must have been behind a start or a stop, worked back from the motion where no column tells of it: how long it took to
@@ -31,9 +30,7 @@ final readonly class FingerBehind
     /** How much slower than an ordinary craft it may answer, or faster (our judgement). */
     private const SLOWER = [0.7, 0.85, 1.0, 1.2, 1.4];
 
-    /** Seconds about the middle of a start or stop that are looked at, and in which its finger may have begun. */
-    private const HALF_WINDOW = 3.0;
-
+    /** Seconds about the middle of a start or stop in which its finger may have begun. */
     private const EARLIEST = -2.6;
 
     private const LATEST = 1.2;
@@ -75,32 +72,21 @@ final readonly class FingerBehind
     public static function fit(
         array $t, array $y, float $centre, bool $stop, float $limit, Response $response,
     ): ?self {
-        $from = $stop ? max($centre - self::HALF_WINDOW, $limit) : $centre - self::HALF_WINDOW;
-        $to = $stop ? $centre + self::HALF_WINDOW : min($centre + self::HALF_WINDOW, $limit);
-        $tt = $yy = [];
-        foreach ($t as $i => $time) {
-            if ($time >= $from && $time <= $to) {
-                $tt[] = $time - $centre;
-                $yy[] = $y[$i];
-            }
-        }
-        $n = count($tt);
-        if ($n < self::FEWEST) {
+        $samples = RampSamples::about($t, $y, $centre, $stop, $limit, self::FEWEST);
+        if ($samples === null) {
             return null;
         }
-        $mean = Statistics::mean($yy);
-        $yy = array_map(static fn (float $value): float => $value - $mean, $yy);
         $errors = [];
         $least = INF;
         foreach (self::SLOWER as $slower) {
             $craft = new Response($response->top, $response->accelerate / $slower, $response->brake / $slower, $response->lag * $slower);
             foreach (self::DURATIONS as $duration) {
-                $errors[] = [$duration, $error = self::error($tt, $yy, self::way($craft, $duration, $stop))];
+                $errors[] = [$duration, $error = self::error($samples->t, $samples->y, self::way($craft, $duration, $stop))];
                 $least = min($least, $error);
             }
         }
 
-        return self::weighed($errors, $least, $n, $tt[$n - 1] - $tt[0]);
+        return self::weighed($errors, $least, $samples->count(), $samples->seconds());
     }
 
     public function wasLetGo(): bool
