@@ -19,12 +19,13 @@ use Larkspur\Telemetry\Reading;
  */
 final readonly class SayReading
 {
-    public function __invoke(Import $import, Reading $reading): Import
+    /** @param  ?Reading  $reading  null where it is of another flight: judged by the move that it looks like */
+    public function __invoke(Import $import, ?Reading $reading): Import
     {
         if ($import->state !== Import::PLACE || $import->shot === null) {
             throw new Refusal(Fact::of('import.waits-for-no-reading'), 'import');
         }
-        if ($reading !== Reading::AsWritten) {
+        if ($reading !== null && $reading !== Reading::AsWritten) {
             RememberedReading::query()->updateOrCreate(
                 ['school_id' => $import->school_id, 'maker' => RememberedReading::makerOf($import)],
                 ['reading' => $reading->value, 'file_name' => $import->file_name],
@@ -36,7 +37,8 @@ final readonly class SayReading
         foreach ($waiting->get() as $other) {
             if ($other->is($import) || self::asksTheSame($other, $import)) {
                 $other->update([
-                    'reading' => $reading->value, 'reading_ground_m' => $ground, 'state' => Import::WAITING, 'outcome' => [],
+                    ...$reading === null ? ['shot_id' => null] : ['reading' => $reading->value, 'reading_ground_m' => $ground],
+                    'state' => Import::WAITING, 'outcome' => [],
                 ]);
                 ReadUpload::dispatch($other->id);
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Models\Import;
+use App\Models\RememberedReading;
 use App\Spoken;
 use Documents\Document;
 use Documents\Log\ColumnQuestion;
@@ -19,6 +20,7 @@ use Documents\Map;
 final readonly class ImportDocument implements Document
 {
     /**
+     * @param  string  $maker  what tells the makers of logs apart: the kind of file, and how its columns are read
      * @param  'waiting'|'reading'|'judging'|'columns'|'place'|'done'|'refused'  $state
      * @param  list<LogNote>  $notes
      * @param  list<int>  $takes
@@ -29,6 +31,7 @@ final readonly class ImportDocument implements Document
     public function __construct(
         public int $id,
         public string $fileName,
+        public string $maker,
         public ?int $shotId,
         public string $state,
         public int $bytes,
@@ -49,7 +52,7 @@ final readonly class ImportDocument implements Document
         $outcome = Spoken::to()->saidThroughout($import->outcome);
 
         return new self(
-            $import->id, $import->file_name, $import->shot_id, $import->state, $import->bytes, $import->bytes_read,
+            $import->id, $import->file_name, RememberedReading::makerOf($import), $import->shot_id, $import->state, $import->bytes, $import->bytes_read,
             $outcome['message'] ?? '', $outcome['place'] ?? '', $outcome['expected'] ?? '', LogNote::each($outcome['notes'] ?? []),
             $outcome['takes'] ?? [], array_map(UnsureTake::of(...), array_values($outcome['unsure'] ?? [])),
             $import->state !== Import::COLUMNS ? null : new ColumnQuestion(

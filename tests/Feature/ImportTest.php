@@ -339,6 +339,27 @@ final class ImportTest extends FeatureCase
         }
     }
 
+    public function test_a_log_of_another_flight_is_judged_by_the_move_that_it_looks_like(): void
+    {
+        $user = User::factory()->createOne();
+        $shot = ShotFactory::whole($user);
+        $log = self::log('orbit');
+        $far = static fn (float $more): string => Shots::csv($log->with([
+            'lat' => array_map(static fn (float $lat): float => $lat + 0.05, $log->column('lat')),
+            't' => array_map(static fn (float $t): float => $t + $more, $log->column('t')),
+        ]));
+        $asked = $this->upload($user, 'far.csv', $far(0.0), $shot->id)->assertJsonPath('state', 'place');
+        $same = $this->upload($user, 'too.csv', $far(9.0), $shot->id)->assertJsonPath('maker', $asked->json('maker'));
+        $this->actingAs($user)->putJson("/api/v1/imports/{$asked->json('id')}/reading", ['reading' => 'without-plan'])->assertStatus(202);
+
+        foreach ([$asked, $same] as $one) {
+            $this->getJson("/api/v1/imports/{$one->json('id')}")->assertJsonPath('state', 'done')->assertJsonPath('shot_id', null);
+        }
+        self::assertSame(['orbit', 'orbit'], Take::query()->pluck('move')->all());
+        self::assertSame([null, null], Take::query()->pluck('shot_id')->all());
+        $this->getJson('/api/v1/remembered-readings')->assertJsonCount(0);
+    }
+
     public function test_what_was_said_of_a_makers_places_is_remembered_until_it_is_forgotten(): void
     {
         $user = User::factory()->createOne();

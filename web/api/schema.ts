@@ -1877,6 +1877,8 @@ export interface components {
         Import: {
             id: number;
             file_name: string;
+            /** @description what tells the makers of logs apart: the kind of file, and how its columns are read */
+            maker: string;
             shot_id: number | null;
             /** @enum {string} */
             state: "waiting" | "reading" | "judging" | "columns" | "place" | "done" | "refused";
@@ -3995,7 +3997,7 @@ export interface operations {
             content: {
                 "application/json": {
                     /** @enum {string} */
-                    reading: "as-written" | "swapped" | "radians" | "feet" | "from-take-off" | "above-sea";
+                    reading: "as-written" | "swapped" | "radians" | "feet" | "from-take-off" | "above-sea" | "without-plan";
                 };
             };
         };

@@ -9,6 +9,7 @@ afterEach(() => vi.unstubAllGlobals());
 const arrived = (change: Partial<Schemas['Import']> = {}): Schemas['Import'] => ({
   id: 1,
   file_name: 'pass.csv',
+  maker: 'csv',
   shot_id: null,
   state: 'done',
   bytes: 1000,
@@ -79,25 +80,27 @@ describe('logs that wait for an answer', () => {
     expect(screen.getByText(/4 wait for your answer/)).toBeTruthy();
   });
 
-  it('are asked about once where they lie elsewhere than their plan, by shot and by kind of file', async () => {
+  it('are asked about once where they lie elsewhere than their plan, by shot and by maker', async () => {
     const reading = (id: string) => ({ id, words: id, east_m: 1, north_m: 2, up_m: 3 });
-    const elsewhere = (id: number, file_name: string, shot_id: number) =>
+    const elsewhere = (id: number, file_name: string, shot_id: number, maker: string) =>
       arrived({
         id,
         file_name,
+        maker,
         shot_id,
         state: 'place',
         takes: [],
         readings: ['as-written', 'swapped'].map(reading),
       });
     show([
-      elsewhere(1, 'a.csv', 5),
-      elsewhere(2, 'b.csv', 5),
-      elsewhere(3, 'c.gpx', 5),
-      elsewhere(4, 'd.csv', 6),
+      elsewhere(1, 'a.csv', 5, 'csv 1'),
+      elsewhere(2, 'b.csv', 5, 'csv 1'),
+      elsewhere(3, 'c.gpx', 5, 'gpx'),
+      elsewhere(4, 'd.csv', 6, 'csv 1'),
+      elsewhere(5, 'e.csv', 5, 'csv 2'),
     ]);
     expect(await screen.findByText('Your answer reads one more: b.csv')).toBeTruthy();
-    expect(screen.getAllByText(/\.(csv|gpx)$/)).toHaveLength(4);
+    expect(screen.getAllByText(/\.(csv|gpx)$/)).toHaveLength(5);
   });
 
   it('stand before what has ended, of which eight are shown until all are asked for', async () => {

@@ -192,7 +192,7 @@ function askedOnce(items: Schemas['Import'][]): { item: Schemas['Import']; same:
       item.columns !== null
         ? `columns ${item.columns.headers.join('\n')}`
         : item.state === 'place'
-          ? `place ${item.shot_id} ${item.readings.map((one) => one.id).join(' ')} ${item.file_name.split('.').pop()}`
+          ? `place ${item.shot_id} ${item.readings.map((one) => one.id).join(' ')} ${item.maker}`
           : `${item.id}`;
     const first = asked.get(key);
     if (first) first.same.push(item.file_name);

@@ -41,6 +41,9 @@ export function PlaceQuestion({ item }: { item: Schemas['Import'] }) {
               {one.id === 'as-written' ? 'Judge it as it is written' : `Yes: ${one.words}`}: {away(one)}
             </Button>
           ))}
+          <Button onClick={() => say.mutate('without-plan')} disabled={say.isPending}>
+            It is another flight: judge it by the move it looks like
+          </Button>
         </div>
       </div>
       {say.error && <Notice error={say.error} />}
