@@ -52,7 +52,8 @@ final readonly class ImportDocument implements Document
         $outcome = Spoken::to()->saidThroughout($import->outcome);
 
         return new self(
-            $import->id, $import->file_name, RememberedReading::makerOf($import), $import->shot_id, $import->state, $import->bytes, $import->bytes_read,
+            $import->id, $import->file_name, RememberedReading::makerOf($import), $import->shot_id, $import->state,
+            $import->bytes, $import->bytes_read,
             $outcome['message'] ?? '', $outcome['place'] ?? '', $outcome['expected'] ?? '', LogNote::each($outcome['notes'] ?? []),
             $outcome['takes'] ?? [], array_map(UnsureTake::of(...), array_values($outcome['unsure'] ?? [])),
             $import->state !== Import::COLUMNS ? null : new ColumnQuestion(

@@ -33,6 +33,9 @@ use Larkspur\Telemetry\FlightLog;
  */
 final class Scorer
 {
+    /** A hole in a log that no figure and no hold goes on behind, s. */
+    private const PAUSE = 60.0;
+
     /** Error of a satellite position outdoors, m, unless a log says better (common practice). */
     private const POSITION_ERROR = 1.5;
 
@@ -49,7 +52,7 @@ final class Scorer
             $grid = Grid::of(Samples::of($log->between($window->cutFrom, $window->cutTo), $frame));
 
             return ['window' => $window, 'recognition' => Recognition::of($grid, $window->from, $window->to)];
-        }, TakeWindow::each(self::found(Samples::of($log, $frame), $intent), $log->from(), $log->to()));
+        }, TakeWindow::each(self::found($log, $frame, $intent), $log->from(), $log->to()));
     }
 
     /**
@@ -212,20 +215,23 @@ final class Scorer
     /** @return list<TakeWindow> */
     private static function windows(FlightLog $log, ?Intent $intent): array
     {
-        $found = self::found(Samples::of($log, self::frame($log, $intent), self::lift($intent)), $intent);
+        $found = self::found($log, self::frame($log, $intent), $intent);
 
         return TakeWindow::each(self::meant($found, $log, $intent), $log->from(), $log->to());
     }
 
     /** @return list<array{float, float}> */
-    private static function found(Samples $samples, ?Intent $intent): array
+    private static function found(FlightLog $log, LocalFrame $frame, ?Intent $intent): array
     {
-        return TakeFinder::find($samples, hfov: ($intent->lens ?? Lens::assumed())->horizontal, pace: $intent?->number('pace_mps'));
+        return TakeFinder::each(
+            $log, static fn (FlightLog $run): Samples => Samples::of($run, $frame, self::lift($intent)),
+            ($intent->lens ?? Lens::assumed())->horizontal, $intent?->number('pace_mps'),
+        );
     }
 
     /**
      * What the plan knows of the takes of a log: a figure of several legs is one take from its first to its last, and a move in
-     * which nothing moves is the whole log.
+     * which nothing moves is the whole log, as far as it goes without a hole of a minute.
      *
      * @param  list<array{float, float}>  $found
      * @return list<array{float, float}>
@@ -238,7 +244,12 @@ final class Scorer
         }
         $rests = $judging->path === PathKind::Spot || Catalogue::move($intent->move)->about()->fingering->parts === [];
 
-        return $found === [] || $rests ? [[$log->from(), $log->to()]] : [[$found[0][0], $found[count($found) - 1][1]]];
+        $whole = $log->runs(self::PAUSE);
+        usort($whole, static fn (array $a, array $b): int => $b['samples'] <=> $a['samples']);
+        [$from, $to] = [$whole[0]['from'], $whole[0]['to']];
+        $within = array_values(array_filter($found, static fn (array $take): bool => $take[0] >= $from && $take[1] <= $to));
+
+        return $within === [] || $rests ? [[$from, $to]] : [[$within[0][0], $within[count($within) - 1][1]]];
     }
 
     /** @param  list<TakeWindow>  $windows */

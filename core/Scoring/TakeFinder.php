@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Larkspur\Scoring;
 
+use Larkspur\Fact;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Bins;
 use Larkspur\Measure\LocalQuadratic;
+use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
+use Larkspur\Refusal;
+use Larkspur\Telemetry\FlightLog;
 
 /**
  * Finds the takes in a log: stretches in which the picture moves, between stretches in which it rests
@@ -26,10 +30,42 @@ final class TakeFinder
     private const SHORTEST = 3.0;
 
     /** A hole in the log longer than this parts two takes, s. */
-    private const PARTING_GAP = 5.0;
+    public const PARTING_GAP = 5.0;
+
+    /** Longest mean step between samples from which anything can be told of a take, s. */
+    private const SELDOM = 2.0;
 
     /** Kept before and after each take, where the neighbouring takes allow, s. */
     private const MARGIN = 3.0;
+
+    /**
+     * The takes of a log, hole by hole: what is worked out grows with the samples and never with the clock.
+     *
+     * @param  callable(FlightLog): Samples  $laidOut
+     * @return list<array{float, float}> begin and end of each take, s
+     *
+     * @throws Refusal where samples are too seldom for any
+     */
+    public static function each(FlightLog $log, callable $laidOut, float $hfov, ?float $pace): array
+    {
+        $runs = $log->runs(self::PARTING_GAP);
+        $dense = array_values(array_filter(
+            $runs,
+            static fn (array $run): bool => $run['to'] - $run['from'] >= self::SHORTEST
+                && self::SELDOM * ($run['samples'] - 1) >= $run['to'] - $run['from'],
+        ));
+        if ($dense === [] && $log->to() - $log->from() >= self::SHORTEST) {
+            throw new Refusal(
+                Fact::of('take-finder.seldom'), 't', Fact::of('take-finder.often-wanted', seconds: Quantity::seconds(self::SELDOM)),
+            );
+        }
+        $takes = [];
+        foreach ($dense === [] ? $runs : $dense as $run) {
+            $takes = [...$takes, ...self::find($laidOut($log->between($run['from'], $run['to'])), hfov: $hfov, pace: $pace)];
+        }
+
+        return $takes;
+    }
 
     /**
      * @param  float  $viewing  viewing distance, m
@@ -117,17 +153,6 @@ final class TakeFinder
             );
         }
 
-        $t = $samples->t;
-        for ($i = 1, $n = count($t); $i < $n; $i++) {
-            if ($t[$i] - $t[$i - 1] > self::PARTING_GAP) {
-                foreach ($nodes as $k => $node) {
-                    if ($node > $t[$i - 1] && $node < $t[$i]) {
-                        $activity[$k] = 0.0;
-                    }
-                }
-            }
-        }
-
-        return array_values($activity);
+        return $activity;
     }
 }

@@ -113,6 +113,27 @@ final readonly class FlightLog
         );
     }
 
+    /**
+     * Its stretches between holes that are longer than this, s: begin and end of each, and how many samples it has.
+     *
+     * @return non-empty-list<array{from: float, to: float, samples: int}>
+     */
+    public function runs(float $hole): array
+    {
+        $t = $this->columns['t'];
+        $n = count($t);
+        $runs = [];
+        $first = 0;
+        for ($i = 1; $i < $n; $i++) {
+            if ($hole < $t[$i] - $t[$i - 1]) {
+                $runs[] = ['from' => $t[$first], 'to' => $t[$i - 1], 'samples' => $i - $first];
+                $first = $i;
+            }
+        }
+
+        return [...$runs, ['from' => $t[$first], 'to' => $t[$n - 1], 'samples' => $n - $first]];
+    }
+
     /** Row of the first sample at or after a time; the number of rows where there is none. */
     private function firstAt(float $time): int
     {

@@ -18,6 +18,9 @@ final class SampleRows
     /** More rows than eight hours at 50 Hz: no flight lasts that long. */
     public const MOST = 1_500_000;
 
+    /** No log is of more than a day: its times are wrong, s. */
+    private const LONGEST = 86400.0;
+
     private const FEWEST = 30;
 
     /** Rows named one by one; further ones are counted. */
@@ -145,6 +148,12 @@ final class SampleRows
             $this->columns[$column] = array_fill(0, $this->count, 0.0);
         }
         [$columns, $modes] = $this->inOrder();
+        $span = $columns['t'][count($columns['t']) - 1] - $columns['t'][0];
+        if ($span > self::LONGEST) {
+            throw new Refusal(
+                Fact::of('sample-rows.too-long', hours: $span / 3600), 't', Fact::of('sample-rows.longest', hours: self::LONGEST / 3600),
+            );
+        }
         $this->checkJumps($columns);
         if ($this->badRows > self::NAMED) {
             $this->notes[] = new LogNote(Fact::of('sample-rows.more-rows-could-not', named: $this->badRows - self::NAMED));

@@ -80,7 +80,8 @@ final class ImportController extends Controller
         name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
     )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['reading'], properties: [
         new OA\Property(
-            property: 'reading', type: 'string', enum: ['as-written', 'swapped', 'radians', 'feet', 'from-take-off', 'above-sea', 'without-plan'],
+            property: 'reading', type: 'string',
+            enum: ['as-written', 'swapped', 'radians', 'feet', 'from-take-off', 'above-sea', 'without-plan'],
         ),
     ], type: 'object')), responses: [
         new OA\Response(response: 202, description: 'It is read so', content: new OA\JsonContent(ref: '#/components/schemas/Import')),

@@ -109,6 +109,36 @@ final class DoubtfulLogTest extends TestCase
         self::assertSame($log->count(), self::read(Shots::csv($log))->count());
     }
 
+    /** What is worked out grows with the samples and never with the clock: a hole of most of a day costs nothing. */
+    public function test_a_hole_in_a_log_parts_its_takes_and_times_that_cannot_be_are_refused(): void
+    {
+        $plan = self::plan('orbit');
+        $log = self::flown($plan);
+        $with = static function (float $hole) use ($log): FlightLog {
+            $columns = $log->columns;
+            foreach ($log->columns as $name => $column) {
+                $later = $name === 't' ? array_map(static fn (float $t): float => $t + $hole, $column) : $column;
+                $columns[$name] = [...$column, ...$later];
+            }
+
+            return new FlightLog($columns);
+        };
+        $twice = $with(70_000.0);
+        $one = Scorer::score($log, $plan->move->intent)->score;
+        foreach ([1, 2] as $number) {
+            self::assertEqualsWithDelta($one, Scorer::score($twice, $plan->move->intent, $number)->score, 0.5);
+        }
+        self::assertSame([$log->count(), $log->count()], array_column($twice->runs(5.0), 'samples'));
+        try {
+            self::read(Shots::csv($with(90_000.0)));
+            self::fail('It was read.');
+        } catch (Refusal $refusal) {
+            self::assertStringContainsString('25 hours', said($refusal->fact));
+        }
+        $this->expectException(Refusal::class);
+        Scorer::takes($log->with(['t' => array_map(static fn (float $t): float => 40 * $t, $log->column('t'))]));
+    }
+
     public function test_a_subject_whose_way_is_known_for_half_of_the_take_is_not_held_to_it(): void
     {
         $plan = self::plan('side-track');
