@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Jobs\ReadUpload;
 use App\Models\ColumnMapping;
 use App\Models\FlightLog;
 use App\Models\Import;
@@ -337,6 +338,25 @@ final class ImportTest extends FeatureCase
         foreach (Take::query()->get() as $take) {
             self::assertGreaterThan(80, $take->score);
         }
+    }
+
+    /** What the queue calls when a worker was ended in the middle of a job, or a job took too long. */
+    public function test_a_log_whose_worker_was_ended_says_so_and_is_not_under_way_for_ever(): void
+    {
+        $user = User::factory()->createOne();
+        $done = $this->upload($user, 'done.csv', Shots::csv(self::log('orbit')))->assertJsonPath('state', 'done');
+        Storage::put('uploads/lost.upload', 'half of it');
+        $lost = Import::factory()->createOne([
+            'owner_id' => $user->id, 'school_id' => $user->school_id, 'path' => 'uploads/lost.upload', 'state' => Import::JUDGING,
+        ]);
+        foreach ([$lost->id, $done->json('id')] as $id) {
+            (new ReadUpload($id))->failed();
+        }
+
+        $this->getJson("/api/v1/imports/$lost->id")->assertJsonPath('state', 'refused')
+            ->assertJsonPath('message', 'The work on this log was broken off before it was done. Send it again: what was kept of it is not doubled.');
+        Storage::assertMissing('uploads/lost.upload');
+        $this->getJson("/api/v1/imports/{$done->json('id')}")->assertJsonPath('state', 'done');
     }
 
     public function test_a_log_of_another_flight_is_judged_by_the_move_that_it_looks_like(): void

@@ -7,6 +7,7 @@ declare(strict_types=1);
 return [
     'import.waits-for-no-columns' => 'This upload does not wait for its columns.',
     'import.columns-unknown' => 'The columns of this file have names of their own. Say what they are; your school will remember it.',
+    'import.broke-off' => 'The work on this log was broken off before it was done. Send it again: what was kept of it is not doubled.',
     'import.broke' => 'Something broke while this log was read. Nothing was saved; try it again.',
     'import.not-whole' => 'The upload did not arrive whole.',
     'import.not-arrived' => 'The log did not arrive.',
