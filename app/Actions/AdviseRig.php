@@ -33,7 +33,7 @@ final readonly class AdviseRig
         Rig $rig, Craft $craft, string $mode, Collection $shots, House $house, ?array $settings, School $school,
     ): RigAdviceDocument {
         $craftSheet = $craft->sheet();
-        $sheet = $craftSheet->setUp($settings ?? $rig->document);
+        $sheet = $craftSheet->setUp($settings ?? $rig->document, $rig->sheet());
         $demands = $left = [];
         foreach ($shots as $shot) {
             try {

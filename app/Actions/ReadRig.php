@@ -39,7 +39,7 @@ final readonly class ReadRig
         Rig $rig, Craft $craft, string $mode, ?array $settings, ?array $drag, ?float $focal, float $distance, ?array $cushion = null,
     ): RigReadingDocument {
         $craftSheet = $craft->sheet();
-        $sheet = $craftSheet->setUp($settings ?? $rig->document);
+        $sheet = $craftSheet->setUp($settings ?? $rig->document, $rig->sheet());
         $finger = null;
         if ($drag !== null) {
             $fields = Fields::of($drag, 'drag');
@@ -57,6 +57,7 @@ final readonly class ReadRig
             $cushioned = Finger::from($fields->choiceOrNull('finger', [Finger::Turn->value, Finger::Tilt->value]) ?? Finger::Tilt->value);
             $sheet = $craftSheet->setUp(
                 $sheet->withMode($sheet->mode($mode)->with($cushioned, cushion: $fields->number('seconds', 0, 5, 's')))->toArray(),
+                $rig->sheet(),
             );
         }
         $lens = $focal === null ? Lens::read(Fields::of($rig->camera)) : $craftSheet->camera->lens($focal);

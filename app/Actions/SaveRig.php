@@ -37,7 +37,9 @@ final readonly class SaveRig
         ?User $operator, Rig $base, array $settings, ?float $focal, string $reason, User $author, ?Carbon $at = null,
     ): Rig {
         $craft = Craft::query()->findOrFail($base->craft_id);
-        $sheet = $craft->sheet()->setUp([...array_intersect_key($base->document, ['hands' => 1, 'ducted' => 1]), ...$settings]);
+        $sheet = $craft->sheet()->setUp(
+            [...array_intersect_key($base->document, ['hands' => 1, 'ducted' => 1]), ...$settings], $base->sheet(),
+        );
         $camera = $focal === null ? $base->camera : [...$craft->sheet()->camera->lens($focal)->toArray(), 'focal_mm' => $focal];
 
         return DB::transaction(function () use ($operator, $base, $craft, $sheet, $camera, $reason, $author, $at): Rig {

@@ -108,19 +108,20 @@ final readonly class Craft
 
     /**
      * A rig of this craft from what somebody has set: the airframe is the craft's, the settings are theirs, and none
-     * asks for more than the craft has.
+     * asks for more than the craft has. What a rig was kept with it may keep, though the craft was measured anew since.
      *
      * @param  array<string, mixed>  $settings  modes, hands and ducted, in the form of a rig
+     * @param  ?Rig  $kept  the rig that they are of, as it was kept
      *
      * @throws Refusal naming the setting that the craft can't give
      */
-    public function setUp(array $settings): Rig
+    public function setUp(array $settings, ?Rig $kept = null): Rig
     {
         $rig = Rig::read(Fields::of([
             ...$this->stock->toArray(), ...array_intersect_key($settings, ['modes' => 1, 'hands' => 1, 'ducted' => 1]),
         ]));
         foreach ($rig->modes as $name => $mode) {
-            $this->within($name, $mode, $this->stock->mode($name));
+            $this->within($name, $mode, $this->stock->mode($name), $kept?->mode($name));
         }
 
         return $rig;
@@ -227,19 +228,26 @@ final readonly class Craft
         };
     }
 
-    private function within(string $name, ModeTune $mode, ModeTune $stock): void
+    private function within(string $name, ModeTune $mode, ModeTune $stock, ?ModeTune $kept): void
     {
         $most = [
-            ['run_mps', $mode->run, $stock->run, 'm/s'], ['slide_mps', $mode->slide, $stock->slide, 'm/s'],
-            ['climb_mps', $mode->climb, $stock->climb, 'm/s'], ['sink_mps', $mode->sink, $stock->sink, 'm/s'],
-            ['turn_dps', $mode->turn / Angle::DEGREE, $this->turnTop / Angle::DEGREE, 'deg/s'],
-            ['gimbal.top_rate_dps', $mode->tilt / Angle::DEGREE, $this->gimbalTop / Angle::DEGREE, 'deg/s'],
-            ['accelerate_mps2', $mode->accelerate, $stock->accelerate, 'm/s2'], ['brake_mps2', $mode->brake, $stock->brake, 'm/s2'],
-            ['climb_accelerate_mps2', $mode->climbAccelerate, $stock->climbAccelerate, 'm/s2'],
-            ['turn_accelerate_dps2', $mode->turnAccelerate / Angle::DEGREE, $stock->turnAccelerate / Angle::DEGREE, 'deg/s2'],
+            ['run_mps', $mode->run, $stock->run, 'm/s', $kept?->run], ['slide_mps', $mode->slide, $stock->slide, 'm/s', $kept?->slide],
+            ['climb_mps', $mode->climb, $stock->climb, 'm/s', $kept?->climb], ['sink_mps', $mode->sink, $stock->sink, 'm/s', $kept?->sink],
+            ['turn_dps', $mode->turn / Angle::DEGREE, $this->turnTop / Angle::DEGREE, 'deg/s', ($kept->turn ?? 0.0) / Angle::DEGREE],
+            [
+                'gimbal.top_rate_dps', $mode->tilt / Angle::DEGREE, $this->gimbalTop / Angle::DEGREE, 'deg/s',
+                ($kept->tilt ?? 0.0) / Angle::DEGREE,
+            ],
+            ['accelerate_mps2', $mode->accelerate, $stock->accelerate, 'm/s2', $kept?->accelerate],
+            ['brake_mps2', $mode->brake, $stock->brake, 'm/s2', $kept?->brake],
+            ['climb_accelerate_mps2', $mode->climbAccelerate, $stock->climbAccelerate, 'm/s2', $kept?->climbAccelerate],
+            [
+                'turn_accelerate_dps2', $mode->turnAccelerate / Angle::DEGREE, $stock->turnAccelerate / Angle::DEGREE, 'deg/s2',
+                ($kept->turnAccelerate ?? 0.0) / Angle::DEGREE,
+            ],
         ];
-        foreach ($most as [$place, $value, $limit, $unit]) {
-            if ($value > $limit * (1 + 1e-9)) {
+        foreach ($most as [$place, $value, $limit, $unit, $own]) {
+            if ($value > max($limit, $own ?? 0.0) * (1 + 1e-9)) {
                 throw new Refusal(
                     Fact::of('craft.gives-more-mode', name: $this->name, limit: Fields::written($limit), unit: $unit, mode: $name),
                     "modes.$name.$place", Fact::of('craft.or-less', limit: Fields::written($limit), unit: $unit),
@@ -247,10 +255,10 @@ final readonly class Craft
             }
         }
         foreach ([
-            ['travel', $mode->travelLag, $stock->travelLag], ['climb', $mode->climbLag, $stock->climbLag],
-            ['turn', $mode->turnLag, $stock->turnLag],
-        ] as [$axis, $value, $least]) {
-            if ($value < $least * (1 - 1e-9)) {
+            ['travel', $mode->travelLag, $stock->travelLag, $kept?->travelLag],
+            ['climb', $mode->climbLag, $stock->climbLag, $kept?->climbLag], ['turn', $mode->turnLag, $stock->turnLag, $kept?->turnLag],
+        ] as [$axis, $value, $least, $own]) {
+            if ($value < min($least, $own ?? INF) * (1 - 1e-9)) {
                 throw new Refusal(
                     Fact::of('craft.cant-answer-quicker-mode', name: $this->name, mode: $name), "modes.$name.lag_s.$axis",
                     Fact::of('craft.s-more', least: Fields::written($least)),

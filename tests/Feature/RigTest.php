@@ -254,6 +254,12 @@ final class RigTest extends FeatureCase
         self::assertEqualsWithDelta(
             9.2, $this->shot->rig->refresh()->document['modes']['standard']['run_mps'], 1e-9, 'a rig keeps what it was',
         );
+        // And it still opens, is read and advised, though its craft now gives less.
+        $id = $this->shot->rig->id;
+        $this->getJson("/api/v1/rigs/$id")->assertOk();
+        $this->postJson("/api/v1/rigs/$id/reading", ['mode' => 'standard'])->assertOk();
+        $this->postJson("/api/v1/rigs/$id/advice", ['mode' => 'standard', 'shots' => [$this->shot->id]])->assertOk();
+        $this->postJson("/api/v1/rigs/$id/sheet", ['mode' => 'standard'])->assertOk();
         $this->putJson(
             "/api/v1/crafts/$craft->id", ['document' => $fitted->json('document'), 'version' => 1],
         )->assertConflict()->assertJsonPath('version', 2);

@@ -107,7 +107,7 @@ final class RigController extends Controller
     public function sheet(RigReading $request, Rig $rig): JsonResponse
     {
         $this->authorize('view', $rig);
-        $sheet = $rig->load('model')->model->sheet()->setUp($request->settings() ?? $rig->document);
+        $sheet = $rig->load('model')->model->sheet()->setUp($request->settings() ?? $rig->document, $rig->sheet());
 
         return $this->answer(ResponseSheetDocument::of(
             ResponseSheet::of($sheet, $request->string('mode')->toString()), RigCamera::of($rig->camera),

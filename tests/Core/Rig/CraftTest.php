@@ -142,6 +142,29 @@ final class CraftTest extends TestCase
         self::assertNotEmpty(array_filter($told, static fn (string $text): bool => str_contains($text, 'Turn is quicker in slow mode')));
     }
 
+    /** A step test that finds a hair less than a rig was kept with does not make it unreadable; nothing may be set higher than either. */
+    public function test_a_rig_keeps_what_it_was_kept_with_when_its_craft_is_measured_anew(): void
+    {
+        $kept = self::craft('lapwing')->setUp(Rigs::all()['lapwing']);
+        $document = Rigs::crafts()['lapwing'];
+        foreach (['run_mps', 'slide_mps', 'accelerate_mps2', 'brake_mps2'] as $name) {
+            $document['stock']['modes']['standard'][$name] *= 0.98;
+        }
+        $slower = Craft::read(Fields::of($document));
+        $settings = $kept->toArray();
+
+        self::assertEqualsWithDelta($kept->mode('standard')->run, $slower->setUp($settings, $kept)->mode('standard')->run, 1e-9);
+        $settings['modes']['standard']['run_mps'] = 1.01 * $kept->mode('standard')->run;
+        foreach ([[$settings, $kept], [$kept->toArray(), null]] as [$asked, $own]) {
+            try {
+                $slower->setUp($asked, $own);
+                self::fail('It was taken.');
+            } catch (Refusal $refusal) {
+                self::assertSame('modes.standard.run_mps', $refusal->place);
+            }
+        }
+    }
+
     public function test_an_ordinary_set_has_nothing_odd_about_its_rates(): void
     {
         foreach (SettingsWarning::of(self::craft('lapwing')->stock) as $oddity) {
