@@ -197,7 +197,11 @@ describe('a file of places', () => {
     expect(fresh.document.home.lat).toBe(57.61);
     expect(fresh.subjects).toEqual([{ id: 'a', name: 'arch', east_m: 5, north_m: 6, base_m: 1, up_m: 3 }]);
     expect(fresh.document.ground?.spots).toHaveLength(1);
-    expect(withImport(fresh, found, false).document.solids).toHaveLength(2);
+    const twice = withImport(fresh, found, false);
+    expect(twice.document.solids).toHaveLength(2);
+    // What shots aim at keeps its id; what came second gets one of its own.
+    expect(twice.subjects.map((one) => one.id)).toEqual(['a', 'a-2']);
+    expect(new Set(withImport(twice, found, false).subjects.map((one) => one.id)).size).toBe(3);
     expect(withImport(EMPTY, found, false).document.home).toEqual(EMPTY.document.home);
   });
 });

@@ -72,21 +72,44 @@ export function ImportPlaces({ siteId, drawing, onDone }: Props) {
 /** The drawing with what a file brought; a new site takes the file's own take-off point too. */
 export function withImport(drawing: Drawing, found: Schemas['SiteImport'], takeHome: boolean): Drawing {
   const { document } = drawing;
+  // Shots aim by ids: what a file brings never takes one that stands on the site.
+  const taken = new Set(
+    [
+      ...document.solids,
+      ...(document.areas ?? []),
+      ...(document.observers ?? []),
+      ...drawing.subjects,
+    ].flatMap((one) => ('id' in one && one.id ? [one.id] : [])),
+  );
   return {
     ...drawing,
     document: {
       ...document,
       home: takeHome ? found.home : document.home,
-      solids: [...document.solids, ...found.solids],
-      areas: [...(document.areas ?? []), ...found.areas],
-      observers: [...(document.observers ?? []), ...found.observers],
+      solids: [...document.solids, ...withOwnIds(found.solids, taken)],
+      areas: [...(document.areas ?? []), ...withOwnIds(found.areas, taken)],
+      observers: [...(document.observers ?? []), ...withOwnIds(found.observers, taken)],
       ...(found.spots.length > 0
         ? { ground: { spots: [...(document.ground?.spots ?? []), ...found.spots] } }
         : {}),
     },
     subjects: [
       ...drawing.subjects,
-      ...found.subjects.map(({ aim_m, ...subject }) => ({ ...subject, up_m: subject.base_m + aim_m })),
+      ...withOwnIds(found.subjects, taken).map(({ aim_m, ...subject }) => ({
+        ...subject,
+        up_m: subject.base_m + aim_m,
+      })),
     ],
   };
+}
+
+/** The same things, each under an id that none had before: “stack”, then “stack-2”. */
+function withOwnIds<Thing extends { id?: string }>(things: Thing[], taken: Set<string>): Thing[] {
+  return things.map((thing) => {
+    if (thing.id === undefined) return thing;
+    let id = thing.id;
+    for (let k = 2; taken.has(id); k++) id = `${thing.id}-${k}`;
+    taken.add(id);
+    return { ...thing, id };
+  });
 }
