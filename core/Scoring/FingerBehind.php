@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Controls\Response;
+use Larkspur\Measure\Lag;
 use Larkspur\Measure\Ramp;
 
 /**
@@ -120,7 +121,7 @@ final readonly class FingerBehind
     private static function way(Response $craft, float $duration, bool $stop): array
     {
         $rate = $stop ? $craft->top : 0.0;
-        $share = $craft->lag > 0 ? 1 - exp(-self::STEP / $craft->lag) : 1.0;
+        $share = Lag::share($craft->lag, self::STEP);
         $most = ($stop ? $craft->brake : $craft->accelerate) * self::STEP;
         $way = [0.0];
         for ($i = 1, $steps = (int) (self::LONGEST / self::STEP); $i <= $steps; $i++) {

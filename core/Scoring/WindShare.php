@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Scoring;
 
 use Larkspur\Controls\Axis;
+use Larkspur\Measure\Lag;
 use Larkspur\Measure\LocalQuadratic;
 use Larkspur\Measure\Statistics;
 
@@ -63,7 +64,7 @@ final class WindShare
      */
     private static function seen(array $t, array $x): array
     {
-        $share = 1 - exp(-Grid::STEP / self::LAG);
+        $share = Lag::share(self::LAG, Grid::STEP);
         $first = $second = $sum = 0.0;
         $integral = [];
         foreach ($x as $value) {

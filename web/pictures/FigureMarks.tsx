@@ -23,7 +23,7 @@ export function FigureMarks({ marks, x, y, units }: { marks: Mark[]; x: Scale; y
   return (
     <g data-role="figure-marks">
       {marks.map((mark, i) => (
-        <g key={mark.t_s} data-mark={i + 1}>
+        <g key={`${mark.kind} ${mark.t_s}`} data-mark={i + 1}>
           <title>{`${i + 1}: ${NAMES[mark.kind]}, ${withUnit(
             Math.hypot(mark.east_m - mark.planned_east_m, mark.north_m - mark.planned_north_m),
             'm',

@@ -61,7 +61,7 @@ final readonly class PlanFigure
         return $number === null ? Fact::of("plan-figure.$kind") : Fact::of("plan-figure.$kind", number: $number);
     }
 
-    /** @return array{string, ?int} of the legs of a figure, which kind it is and the how manieth: “leg-2” */
+    /** @return array{string, ?int} of the parts of a drill, which kind it is and its number, counted from 1: “leg-2” */
     private function numbered(): array
     {
         return preg_match('/^(leg|lap|corner|touchdown|crossing)-(\d+)$/', $this->id, $found) === 1
