@@ -10,9 +10,9 @@ module.exports = {
     },
     {
       name: 'kit-knows-no-station',
-      comment: 'kit/, pictures/, stage/ and api/ serve every station and know none',
+      comment: 'kit/, flight/, pictures/, stage/ and api/ serve every station and know none',
       severity: 'error',
-      from: { path: '^web/(kit|pictures|stage|api)/', pathNot: '\\.test\\.tsx?$' },
+      from: { path: '^web/(kit|flight|pictures|stage|api)/', pathNot: '\\.test\\.tsx?$' },
       to: { path: '^web/(stations|shell)/' },
     },
     {

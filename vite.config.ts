@@ -18,5 +18,6 @@ export default defineConfig(({ mode }) => ({
     include: ['web/**/*.test.{ts,tsx}'],
     setupFiles: ['web/setup-tests.ts'],
     css: false,
+    testTimeout: 60_000,
   },
 }));

@@ -18,10 +18,19 @@ final class Spoken
     public static function to(?StickMode $sticks = null): Speaker
     {
         $user = Auth::user();
-        $reader = $user instanceof User
-            ? new Reader($user->units === Reader::FEET ? Reader::FEET : Reader::METRIC, StickMode::from($user->stick_mode))
-            : new Reader;
+        $reader = $user instanceof User ? self::reader($user) : new Reader;
 
         return new Speaker($sticks === null ? $reader : $reader->withSticks($sticks), app(PhraseBook::class));
+    }
+
+    /** To somebody who is not here: by mail. */
+    public static function of(User $user): Speaker
+    {
+        return new Speaker(self::reader($user), app(PhraseBook::class));
+    }
+
+    private static function reader(User $user): Reader
+    {
+        return new Reader($user->units === Reader::FEET ? Reader::FEET : Reader::METRIC, StickMode::from($user->stick_mode));
     }
 }

@@ -9,6 +9,10 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\KeepRoom;
+use App\Http\Middleware\KnownHosts;
+use App\Http\Middleware\NumberRequests;
+use App\Http\Middleware\PlainQuery;
 use App\Http\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -22,13 +26,15 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         api: __DIR__.'/../routes/api.php',
-        health: '/up',
+        commands: __DIR__.'/../routes/console.php',
         apiPrefix: 'api/v1',
     )
     ->withMiddleware(static function (Middleware $middleware): void {
         // Everything is served from one origin; there is nothing to share across.
         $middleware->remove(HandleCors::class);
         $middleware->statefulApi();
+        $middleware->prepend([NumberRequests::class, KnownHosts::class]);
+        $middleware->api(prepend: [PlainQuery::class, KeepRoom::class]);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
@@ -36,7 +42,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(
             static fn (Throwable $error, Request $request) => $request->is('api/*') ? Problem::from($error)->response() : null,
         );
-        $exceptions->dontReport([Larkspur\Refusal::class, App\Actions\SavedFirst::class]);
+        // A page that is opened while the database is away says so, and looks again by itself.
+        $exceptions->render(static fn (Throwable $error, Request $request) => Problem::isAway($error)
+            ? response()->view('away', [], 503, ['Retry-After' => '5'])
+            : null);
+        $exceptions->dontReport([Larkspur\Refusal::class, App\Actions\SavedFirst::class, App\Files\NoRoom::class]);
     })
     ->create();
 

@@ -21,7 +21,7 @@ return [
             'strict' => true,
             'engine' => 'InnoDB',
             // One round trip a query instead of two. Values are still bound and quoted by the driver, in utf8mb4 throughout.
-            'options' => [PDO::ATTR_EMULATE_PREPARES => true],
+            'options' => [PDO::ATTR_EMULATE_PREPARES => true, PDO::ATTR_TIMEOUT => 3],
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

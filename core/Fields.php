@@ -118,6 +118,24 @@ final readonly class Fields
         return $groups;
     }
 
+    /** How many a list has; 0 where there is none. */
+    public function howMany(string $name): int
+    {
+        $value = $this->values[$name] ?? null;
+
+        return is_array($value) ? count($value) : 0;
+    }
+
+    /**
+     * Some of them as they are written, for what is read later.
+     *
+     * @return array<string, mixed> those that are there
+     */
+    public function asWritten(string ...$names): array
+    {
+        return array_intersect_key($this->values, array_flip($names));
+    }
+
     /**
      * A list of pairs of finite numbers, such as the points of a curve.
      *
@@ -160,6 +178,33 @@ final readonly class Fields
         $list = new self($value, $this->place($name));
 
         return array_map(static fn (int $index): float => $list->number((string) $index, $least, $most, $unit), array_keys($value));
+    }
+
+    /** A whole number within [$least, $most]. */
+    public function whole(string $name, int $least, int $most): int
+    {
+        $value = $this->number($name, $least, $most);
+        if ($value !== floor($value)) {
+            throw new Refusal(Fact::of('fields.must-whole'), $this->place($name), $this->range($least, $most, ''));
+        }
+
+        return (int) $value;
+    }
+
+    /**
+     * A list of texts; empty where the field is absent.
+     *
+     * @return list<string>
+     */
+    public function texts(string $name): array
+    {
+        $value = $this->values[$name] ?? [];
+        if (! is_array($value) || ! array_is_list($value)) {
+            throw new Refusal(Fact::of('fields.must-list'), $this->place($name), Fact::of('fields.json-array'));
+        }
+        $list = new self($value, $this->place($name));
+
+        return array_map(static fn (int $index): string => $list->text((string) $index), array_keys($value));
     }
 
     public function flag(string $name, bool $default = false): bool

@@ -63,11 +63,32 @@ final readonly class Flight
         return (int) max(0, min($last, round(($time - $this->t[0]) / $step)));
     }
 
+    /** The samples from one index to another, both included. */
+    public function between(int $from, int $to): self
+    {
+        $keep = range($from, $to);
+
+        return $this->at($keep);
+    }
+
+    /** The same so many seconds later. */
+    public function later(float $seconds): self
+    {
+        return new self(
+            array_map(static fn (float $t): float => $t + $seconds, $this->t), $this->east, $this->north, $this->up, $this->heading,
+            $this->tilt, $this->fingers,
+        );
+    }
+
     /** Every $stride-th sample; the last one is always kept. */
     public function thinned(int $stride): self
     {
-        $keep = Series::stride(count($this->t), $stride);
+        return $this->at(Series::stride(count($this->t), $stride));
+    }
 
+    /** @param  list<int>  $keep  indices of the samples that are kept */
+    private function at(array $keep): self
+    {
         return new self(
             Series::at($this->t, $keep), Series::at($this->east, $keep), Series::at($this->north, $keep), Series::at($this->up, $keep),
             Series::at($this->heading, $keep), Series::at($this->tilt, $keep),

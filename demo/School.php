@@ -27,39 +27,49 @@ use Larkspur\Site\Light;
 use Larkspur\Site\Wind;
 
 /**
- * The invented Skerrow Field School: people, sites, rigs, shots and eight weeks of takes.
+ * The invented Skerrow Field School: people, sites, rigs, shots, eight weeks of orbits and twelve weeks of the class (Stories).
  *
  * Every take is flown by a simulated operator from a fixed seed and enters as a log through the same actions as a
  * user's; no score is written by hand. The weeks are counted back from today.
  */
 final readonly class School
 {
-    public const PASSWORD = 'kelp-and-stone';
-
     public const TRAINER = 'ines@skerrow.example';
 
     public const OPERATOR = 'tobias@skerrow.example';
 
-    public function __construct(private DraftShot $draft, private FlyShot $fly, private SaveRig $save)
-    {
+    public function __construct(
+        private DraftShot $draft, private FlyShot $fly, private SaveRig $save, private Practice $practice, private Stories $stories,
+    ) {
     }
 
-    /** @param  ?callable(string): void  $tell told what is being made */
-    public function load(?callable $tell = null): SchoolRecord
+    /**
+     * @param  ?callable(string): void  $tell told what is being made
+     * @param  bool  $short without the twelve weeks of the class
+     */
+    public function load(?callable $tell = null, bool $short = false): SchoolRecord
     {
         $tell ??= static function (string $_): void {
         };
-        $school = SchoolRecord::query()->create(['name' => 'Skerrow Field School']);
+        $school = SchoolRecord::query()->create(['name' => 'Skerrow Field School', 'demo' => true]);
         $person = static fn (string $name, string $email, string $role, array $more = []): User => User::query()->create([
-            'school_id' => $school->id, 'name' => $name, 'email' => $email, 'password' => self::PASSWORD, 'role' => $role, ...$more,
+            'school_id' => $school->id, 'name' => $name, 'email' => $email, 'password' => config()
+                ->string('larkspur.demo_password'), 'role' => $role, ...$more,
         ]);
         $ines = $person('Ines Calloway', self::TRAINER, User::TRAINER);
         $people = [
-            'tobias' => $person('Tobias Renn', self::OPERATOR, User::OPERATOR),
-            'mairi' => $person('Mairi Oduya', 'mairi@skerrow.example', User::OPERATOR),
-            'juno' => $person('Juno Varga', 'juno@skerrow.example', User::OPERATOR, ['stick_mode' => 1]),
-            'anselm' => $person('Anselm Roy', 'anselm@skerrow.example', User::OPERATOR, ['units' => 'feet']),
+            'tobias' => $person('Tobias Renn', self::OPERATOR, User::OPERATOR, ['cohort' => 'Gorse', 'goal_min' => 1]),
+            'mairi' => $person('Mairi Oduya', 'mairi@skerrow.example', User::OPERATOR, ['cohort' => 'Gorse']),
+            'juno' => $person('Juno Varga', 'juno@skerrow.example', User::OPERATOR, ['stick_mode' => 1, 'cohort' => 'Gorse']),
+            'anselm' => $person('Anselm Roy', 'anselm@skerrow.example', User::OPERATOR, ['units' => 'feet', 'cohort' => 'Gorse']),
+            'nessa' => $person('Nessa Thole', 'nessa@skerrow.example', User::OPERATOR, ['cohort' => 'Heather']),
+            'oran' => $person('Oran Blythe', 'oran@skerrow.example', User::OPERATOR, ['cohort' => 'Heather']),
+            'sorrel' => $person('Sorrel Pike', 'sorrel@skerrow.example', User::OPERATOR, ['cohort' => 'Heather']),
+            'wick' => $person('Wick Adair', 'wick@skerrow.example', User::OPERATOR, ['cohort' => 'Heather']),
         ];
+        foreach (['tobias', 'wick', 'nessa'] as $trained) {
+            $people[$trained]->update(['trainer_id' => $ines->id]);
+        }
         $sites = [];
         foreach (Sites::all() as $site) {
             $sites[] = Site::query()->create(['school_id' => $school->id, ...$site]);
@@ -95,12 +105,42 @@ final readonly class School
             $flownAt = Carbon::now()->startOfHour()->subDays($daysAgo)->setTime(9 + ($i * 5) % 8, ($i * 17) % 60);
             ($this->fly)($shots[$shot], $habits, 'demo', $wind, 4100 + $i, $shots[$shot]->operator, $flownAt);
         }
+        $this->practise($people['tobias'], $shots['tobias-right'], $shots['tobias-left']);
         $this->comment($ines, $people['tobias'], 1, 6.0, 'The slide leads well here. Now let the turn come in as softly.');
         $this->comment($ines, $people['tobias'], 4, 14.0, 'Look at the height: your left thumb rises when it turns.');
         $this->comment($ines, $people['anselm'], 1, 11.5, 'There it is, the jump. Which finger was it?');
+        if (! $short) {
+            $tell('Orbits and practice are flown; now the course of the class.');
+            $this->stories->tell($people, $sites, $rigs, $ines);
+        }
         $tell(Take::query()->where('school_id', $school->id)->count().' takes are in the logbook.');
 
         return $school;
+    }
+
+    /**
+     * Practice of every kind: with a controller and help, on a touch screen, by keys in gusts, broken off; a drill, a dry rehearsal, and a
+     * few rounds of spot it. The fingers are those of simulated hands.
+     */
+    private function practise(User $who, Shot $shot, Shot $other): void
+    {
+        $gusts = ['wind' => ['from_deg' => 250, 'mean_mps' => 4, 'gust_mps' => 6.5]];
+        foreach ([
+            [11, $shot, 'gamepad', ['ghost' => true, 'ghost-fingers' => true], 'beginner', [], false],
+            [10, $shot, 'gamepad', ['cue-voice' => true], 'intermediate', [], false],
+            [9, $other, 'touch', [], 'beginner', [], false],
+            [6, $shot, 'keyboard', ['slow-75' => true], 'intermediate', $gusts, false],
+            [3, $other, 'gamepad', [], 'advanced', $gusts, true],
+        ] as $k => [$daysAgo, $of, $device, $aids, $level, $conditions, $brokenOff]) {
+            $this->practice->flight(
+                $who, $of->refresh()->load(
+                    ['site', 'rig', 'operator.school'],
+                ), OperatorHabits::named($level, 20 + $k), $conditions, $device, $aids,
+                $brokenOff, 600 + $k, Carbon::now()->startOfHour()->subDays($daysAgo)->setTime(18, 5 + 7 * $k),
+            );
+        }
+        $this->practice->rehearsal($who, $shot, OperatorHabits::named('beginner', 31), 611, Carbon::now()->subDays(12));
+        $this->practice->spottings($who, $shot);
     }
 
     /** @return array<string, array{string, int, string, string, string, string, array<string, float|string>}> */
@@ -343,7 +383,7 @@ final readonly class School
         }
         FlightDay::query()->create([
             'school_id' => $operator->school_id, 'operator_id' => $operator->id, 'site_id' => $site->id, 'title' => 'A day at the stones',
-            'date' => '2027-05-18', 'version' => 1,
+            'purpose' => 'The stones in evening light, both ways round, so that the film can choose.', 'date' => '2027-05-18', 'version' => 1,
             'document' => [
                 'from' => '15:30', 'to' => '20:45',
                 'batteries' => ['count' => 4, 'minutes' => 23.0, 'reserve' => 0.22, 'temperature_c' => 9.0], 'swap_min' => 3.5,

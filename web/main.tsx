@@ -18,10 +18,16 @@ const LightStation = lazy(() => import('~/stations/plan/light/LightStation'));
 const DayStation = lazy(() => import('~/stations/plan/day/DayStation'));
 const FieldDay = lazy(() => import('~/stations/plan/day/FieldDay'));
 const MovesPage = lazy(() => import('~/stations/plan/moves/MovesPage'));
+const CockpitPage = lazy(() => import('~/stations/fly/cockpit/CockpitPage'));
 const FlyStation = lazy(() => import('~/stations/fly/FlyStation'));
 const DebriefStation = lazy(() => import('~/stations/debrief/DebriefStation'));
 const ProgressStation = lazy(() => import('~/stations/progress/ProgressStation'));
 const SignIn = lazy(() => import('~/stations/sign-in/SignIn'));
+const SetUp = lazy(() => import('~/stations/sign-in/SetUp'));
+const Invitation = lazy(() => import('~/stations/sign-in/Invitation'));
+const Licences = lazy(() => import('~/stations/sign-in/Licences'));
+const AccountPage = lazy(() => import('~/stations/account/AccountPage'));
+const SchoolPage = lazy(() => import('~/stations/school/SchoolPage'));
 const NewPassword = lazy(() => import('~/stations/sign-in/NewPassword'));
 
 const queries = new QueryClient({
@@ -62,13 +68,19 @@ const router = createBrowserRouter([
           { path: '/fly/:shot?', element: station(<FlyStation />) },
           { path: '/debrief/:take?', element: station(<DebriefStation />) },
           { path: '/progress', element: station(<ProgressStation />) },
+          { path: '/account', element: station(<AccountPage />) },
+          { path: '/school', element: station(<SchoolPage />) },
           { path: '*', element: <Navigate to="/" replace /> },
         ],
       },
     ],
   },
+  { path: '/cockpit', element: station(<CockpitPage />), errorElement: <Broken /> },
   { path: '/field/:day', element: station(<FieldDay />), errorElement: <Broken /> },
   { path: '/sign-in', element: station(<SignIn />), errorElement: <Broken /> },
+  { path: '/set-up', element: station(<SetUp />), errorElement: <Broken /> },
+  { path: '/invitation/:token', element: station(<Invitation />), errorElement: <Broken /> },
+  { path: '/licences', element: station(<Licences />), errorElement: <Broken /> },
   { path: '/reset-password/:token', element: station(<NewPassword />), errorElement: <Broken /> },
 ]);
 

@@ -1,6 +1,9 @@
 // Unit tests leave nothing behind for the next one; what jsdom lacks of pointers is there.
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach } from 'vitest';
+
+// What is waited for comes when it comes: a busy machine is no fault of the page.
+configure({ asyncUtilTimeout: 20_000 });
 
 afterEach(cleanup);
 

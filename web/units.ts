@@ -69,3 +69,8 @@ export function dateIn(zone: string, at = new Date()): string {
   // Swedish dates are written as ISO 8601 has them.
   return at.toLocaleDateString('sv-SE', { timeZone: zone });
 }
+
+/** Day and hour by the reader's own clock, such as "29 Nov 2026, 14:05". */
+export function dayAndTime(iso: string): string {
+  return new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+}

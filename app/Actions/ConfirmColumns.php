@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Jobs\ReadUpload;
 use App\Models\ColumnMapping;
 use App\Models\Import;
 use Larkspur\Fact;
@@ -34,8 +33,7 @@ final readonly class ConfirmColumns
         $waiting = Import::query()->where('school_id', $import->school_id)->where('state', Import::COLUMNS)->get();
         foreach ($waiting as $other) {
             if ($other->is($import) || Mapping::fingerprint($other->outcome['headers'] ?? []) === $fingerprint) {
-                $other->update(['columns' => $mapping, 'state' => Import::WAITING, 'outcome' => []]);
-                ReadUpload::dispatch($other->id);
+                $other->fill(['columns' => $mapping])->queue();
             }
         }
 

@@ -9,14 +9,12 @@ use App\Models\Import;
 use App\Models\Shot;
 use App\Models\User;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Larkspur\Choreography\Planner;
 use Larkspur\Flight\OperatorHabits;
 use Larkspur\Flight\Recorder;
 use Larkspur\Flight\SimulatedOperator;
 use Larkspur\Site\Wind;
-use Larkspur\Telemetry\FlightCsvWriter;
 
 /**
  * Has a simulated operator fly a shot. What comes of it is a log like any other: it is written, imported, cut and
@@ -24,14 +22,14 @@ use Larkspur\Telemetry\FlightCsvWriter;
  */
 final readonly class FlyShot
 {
-    public function __construct(private ImportLog $import)
+    public function __construct(private SendFlight $send)
     {
     }
 
     /** @return Import done, with its takes in the outcome */
     public function __invoke(
         Shot $shot, OperatorHabits $habits, string $name, Wind $wind, int $seed, User $owner, ?Carbon $flownAt = null,
-        bool $positioning = true,
+        bool $positioning = true, bool $automated = false,
     ): Import {
         $planned = $shot->planned();
         $plan = Planner::plan($planned);
@@ -40,22 +38,15 @@ final readonly class FlyShot
         if ($wind->mean > 0) {
             $extra['wind_mps'] = array_fill(0, $flight->count(), round($wind->meanAt($flight->up[0] - $plan->move->ground), 2));
         }
+        if ($automated) {
+            $extra['automated'] = array_fill(0, $flight->count(), 1.0);
+        }
         $log = Recorder::fair()->record($flight, $planned->site->frame(), $seed, $shot->mode, $extra, $plan->move->subject);
 
-        $path = 'uploads/'.Str::uuid()->toString().'.csv';
-        $csv = '';
-        foreach ((new FlightCsvWriter)->write($log) as $piece) {
-            $csv .= $piece;
-        }
-        Storage::put($path, $csv);
-
-        $import = Import::query()->create([
+        return ($this->send)($log, [
             'school_id' => $shot->school_id, 'owner_id' => $owner->id, 'shot_id' => $shot->id,
-            'file_name' => Str::slug($shot->title).'-'.$name.'-'.$seed.'.csv', 'path' => $path, 'bytes' => strlen($csv),
-            'flown_at' => $flownAt ?? Carbon::now(),
+            'file_name' => Str::slug($shot->title).'-'.$name.'-'.$seed.'.csv', 'flown_at' => $flownAt ?? Carbon::now(),
+            'source' => LogRecord::SIMULATED,
         ]);
-        ($this->import)($import, LogRecord::SIMULATED);
-
-        return $import;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Documents\ShotDocument;
+use App\Documents\SiteDocument;
 use App\Models\Rig;
 use App\Models\Shot;
 use App\Models\Site;
@@ -24,12 +26,7 @@ final readonly class ImportShot
         $brief = Brief::read($fields->groupOrNull('brief'));
         $sheet = $read->site;
         $document = array_diff_key($sheet->toArray(), ['name' => 1]);
-        $subjects = array_values(array_filter(
-            is_array($file['subjects'] ?? null) ? $file['subjects'] : [],
-            static fn (mixed $one): bool => is_array($one) && isset(
-                $one['id'], $one['name'], $one['lat'], $one['lon'], $one['alt_m'], $one['base_alt_m'],
-            ),
-        ));
+        $subjects = self::subjects($file['subjects'] ?? []);
         $intent = array_diff_key($read->intent->toArray(), ['camera' => 1]);
         $shot = PlannedShot::read(Fields::of([
             ...$read->toArray(), 'intent' => [...$intent, 'camera' => $rig->camera], 'rig' => $rig->document,
@@ -47,13 +44,38 @@ final readonly class ImportShot
                 'subjects' => $subjects,
             ]);
 
-            return Shot::query()->create([
+            $shot = Shot::query()->create([
                 'school_id' => $user->school_id, 'operator_id' => $user->id, 'site_id' => $site->id, 'rig_id' => $rig->id,
                 'title' => mb_substr($fields->textOrNull('title') ?? 'A shot from a file', 0, 120),
                 'mode' => $plan->shot->mode, 'move' => $plan->move->intent->move,
                 'intent' => [...$intent, 'parameters' => $plan->move->intent->parameters], 'wind' => $plan->shot->wind->toArray(),
                 'brief' => $brief->toArray(),
             ]);
+            // It is read back before it counts: what can't be shown is not kept.
+            ShotDocument::whole($shot->load(['site', 'rig', 'operator.school'])->loadCount('takes'));
+            SiteDocument::of($site->refresh());
+
+            return $shot;
         });
+    }
+
+    /**
+     * What can be filmed there, as a site keeps it.
+     *
+     * @return list<array{id: string, name: string, lat: float, lon: float, alt_m: float, base_alt_m: float}>
+     */
+    private static function subjects(mixed $given): array
+    {
+        $out = [];
+        foreach (array_values(is_array($given) ? $given : []) as $k => $one) {
+            $fields = Fields::of(is_array($one) ? $one : [], "subjects.$k");
+            $out[] = [
+                'id' => $fields->text('id'), 'name' => $fields->text('name'), 'lat' => $fields->number('lat', -90, 90, 'deg'),
+                'lon' => $fields->number('lon', -180, 180, 'deg'), 'alt_m' => $fields->number('alt_m', -1000, 10000, 'm'),
+                'base_alt_m' => $fields->number('base_alt_m', -1000, 10000, 'm'),
+            ];
+        }
+
+        return $out;
     }
 }

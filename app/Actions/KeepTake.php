@@ -11,23 +11,34 @@ use App\Models\User;
 use Documents\Score\ScoreDocument;
 use Documents\Wire;
 use Illuminate\Support\Carbon;
+use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Score;
 use Larkspur\Telemetry\Analysis\Tremble;
 use Larkspur\Telemetry\FlightLog;
+use Larkspur\Training\FingerMarks;
 
 /** Keeps one judged take of a log in the logbook, with its judgement. */
 final readonly class KeepTake
 {
+    /** @param  ?array<string, mixed>  $practice  of a take that was practised here: with which rig, and how it was flown */
     public function __invoke(
-        LogRecord $record, FlightLog $log, int $number, Score $score, ?Shot $shot, User $operator, Carbon $flownAt,
+        LogRecord $record, FlightLog $log, int $number, Score $score, ?Shot $shot, User $operator, Carbon $flownAt, ?array $practice = null,
     ): Take {
         $from = $score->window->from;
         [$holdFrom, $holdTo] = $score->hold();
 
         $take = Take::query()->create([
-            'school_id' => $record->school_id, 'operator_id' => $operator->id, 'shot_id' => $shot?->id, 'rig_id' => $shot?->rig_id,
-            'flight_log_id' => $record->id, 'number' => $number, 'move' => $score->intent->move, 'mode' => $shot->mode ?? self::mode($log),
-            'direction' => $score->intent->choice('direction') ?? '',
+            'school_id' => $record->school_id, 'operator_id' => $operator->id, 'shot_id' => $shot?->id,
+            'rig_id' => $practice['rig_id'] ?? $shot?->rig_id, 'craft_id' => $practice['craft_id'] ?? $shot?->rig->craft_id,
+            'practised' => $practice !== null, 'practice' => $practice['how'] ?? null,
+            'flight_log_id' => $record->id, 'number' => $number, 'move' => $score->intent->move,
+            'mode' => $practice['mode'] ?? $shot->mode ?? self::mode($log),
+            'direction' => $score->intent->choice('direction') ?? $score->intent->choice('side') ?? '',
+            ...self::fingers($score),
+            'distance_m' => $score->intent->number('radius_m') ?? $score->intent->number('distance_m'),
+            'pace_mps' => $score->intent->number('pace_mps'),
+            'wind_mps' => $score->wind->mean,
+            'faults' => implode(',', array_column($score->faults, 'id')),
             'from_s' => $from, 'to_s' => $score->window->to, 'cut_from_s' => $score->window->cutFrom, 'cut_to_s' => $score->window->cutTo,
             'zone' => $shot?->zone()->name ?? 'UTC',
             'flown_at' => $flownAt->copy()->addSeconds((int) ($from - $log->from())),
@@ -42,6 +53,14 @@ final readonly class KeepTake
         ]);
 
         return $take;
+    }
+
+    /** @return array<string, ?float> */
+    private static function fingers(Score $score): array
+    {
+        return FingerMarks::of($score->intent->move, array_map(
+            static fn (Fault $fault): array => [$fault->axis, round($score->cost($fault), 1)], $score->faults,
+        ));
     }
 
     /** The flight mode that the log names, where it names one of ours. */

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\FlightLog;
 use App\Models\Import;
 use App\Models\Take;
+use App\Progress\OperatorRecord;
 use Illuminate\Support\Facades\DB;
 use Larkspur\Camera\Lens;
 use Larkspur\Fact;
@@ -24,10 +25,9 @@ final readonly class NameMove
 
     public function __invoke(Import $import, int $number, string $move): Take
     {
-        $unsure = array_values(array_filter($import->outcome['unsure'] ?? [], static fn (array $one): bool => $one['number'] === $number));
         $record = $import->flight_log_id === null ? null : FlightLog::query()->find($import->flight_log_id);
-        if ($unsure === [] || $record === null) {
-            throw new Refusal(Fact::of('import.take-needs-no-name', number: $number), 'number');
+        if ($record === null || self::unsure($import, $number) === []) {
+            throw self::named($number);
         }
         Catalogue::move($move, 'move');
         $log = $record->read();
@@ -37,6 +37,14 @@ final readonly class NameMove
         );
 
         return DB::transaction(function () use ($import, $record, $log, $number, $score): Take {
+            OperatorRecord::hold($import->owner_id);
+            // Two who name it at once: the second hears that it has a name.
+            $query = Import::query()->whereKey($import->id);
+            $query->lockForUpdate();
+            $import = $query->firstOrFail()->load('owner.school');
+            if (self::unsure($import, $number) === []) {
+                throw self::named($number);
+            }
             $take = ($this->keepTake)($record, $log, $number, $score, null, $import->owner, $import->flown_at);
             $outcome = $import->outcome;
             $import->update(['outcome' => [
@@ -48,5 +56,16 @@ final readonly class NameMove
 
             return $take;
         });
+    }
+
+    /** @return list<array<string, mixed>> the take of this number, where it still needs a name */
+    private static function unsure(Import $import, int $number): array
+    {
+        return array_values(array_filter($import->outcome['unsure'] ?? [], static fn (array $one): bool => $one['number'] === $number));
+    }
+
+    private static function named(int $number): Refusal
+    {
+        return new Refusal(Fact::of('import.take-needs-no-name', number: $number), 'number');
     }
 }

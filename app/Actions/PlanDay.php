@@ -18,7 +18,10 @@ use Documents\Day\ReturnHeightDocument;
 use Documents\Day\TimetableDocument;
 use Documents\InHands;
 use Documents\Light\SunDayDocument;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Fact;
@@ -45,7 +48,56 @@ final readonly class PlanDay
     /** Arrival is kept to the second: whatever was made within it was made without knowing. */
     private const SECOND = 0.999;
 
+    /** How long a plan is kept that nobody asks for again, s. */
+    private const KEPT = 86400;
+
+    /** As it was worked out last, unless something that it rests on has changed since. */
     public function __invoke(FlightDay $day): DayPlan
+    {
+        $key = 'day-plan.'.$this->restsOn($day);
+        $kept = Cache::get($key);
+        if ($kept instanceof DayPlan) {
+            return $kept;
+        }
+        $plan = $this->work($day);
+        Cache::put($key, $plan, self::KEPT);
+
+        return $plan;
+    }
+
+    /** A name for everything that a plan is made of: the day, its site, its shots with their rigs and hands, and what was logged. */
+    private function restsOn(FlightDay $day): string
+    {
+        $shots = Shot::query()->with(['operator.school', 'site'])->oldest('id');
+        $shots->whereIn('id', $this->wanted($day));
+
+        return hash('sha256', (string) json_encode([
+            $day->id, $day->document, $day->day(), $day->title, $day->updated_at, $day->site->only(['id', 'name']),
+            self::digest($day->site, 'document'),
+            array_map(static fn (Shot $shot): array => [
+                $shot->only(['id', 'title', 'mode', 'rig_id', 'site_id']), self::digest($shot, 'intent', 'wind', 'brief'),
+                self::digest($shot->site, 'document', 'subjects'),
+                $shot->operator->only(['stick_mode', 'wheel_up']), $shot->operator->school->house_style,
+            ], $shots->get()->all()),
+            DB::table('day_entries')->where('flight_day_id', $day->id)->selectRaw('COUNT(*) AS many, MAX(id) AS last')->first(),
+        ]));
+    }
+
+    /** What stands in columns of a record, in short. */
+    private static function digest(Model $record, string ...$columns): string
+    {
+        return hash('xxh128', implode("\n", array_map(
+            static fn (string $column): string => (string) json_encode($record->getRawOriginal($column)), $columns,
+        )));
+    }
+
+    /** @return list<mixed> ids of the shots of a day, in the order in which they were put there */
+    private function wanted(FlightDay $day): array
+    {
+        return array_column(is_array($day->document['shots'] ?? null) ? $day->document['shots'] : [], 'shot_id');
+    }
+
+    private function work(FlightDay $day): DayPlan
     {
         $document = Fields::of($day->document, 'document');
         $site = $day->site->sheet();
@@ -125,7 +177,7 @@ final readonly class PlanDay
      */
     private function shots(FlightDay $day, ?array $wind): array
     {
-        $wanted = array_column(is_array($day->document['shots'] ?? null) ? $day->document['shots'] : [], 'shot_id');
+        $wanted = $this->wanted($day);
         $query = Shot::query()->with(['site', 'rig.model', 'operator.school']);
         $query->whereIn('id', $wanted);
         $found = $query->get()->keyBy('id');

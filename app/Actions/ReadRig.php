@@ -78,7 +78,7 @@ final readonly class ReadRig
         }
         $hands = $sheet->hands ?? Hands::read(Fields::of($rig->loadMissing('operator')->operator?->only(['stick_mode', 'wheel_up']) ?? []));
         // Plain numbers: a record made of each would cost more than the query.
-        $takes = Take::query()->where('operator_id', $rig->operator_id)->where('automated', false)->toBase();
+        $takes = Take::handFlown()->where('operator_id', $rig->operator_id)->toBase();
         $takes->whereNotNull('tremble')->orderByDesc('flown_at')->limit(self::LOOK_BACK);
         $trembles = $takes->pluck('tremble')->map(floatval(...))->all();
 

@@ -6,7 +6,10 @@ namespace App\Actions;
 
 use App\Models\Craft;
 use App\Models\FlightDay;
+use App\Models\Ladder;
+use App\Models\Lesson;
 use App\Models\Rig;
+use App\Models\Shot;
 use App\Models\Site;
 use Larkspur\Fact;
 use Larkspur\Rig\ThreeWay;
@@ -16,8 +19,9 @@ use RuntimeException;
 final class SavedFirst extends RuntimeException
 {
     /** @param  ?ThreeWay  $difference  of a rig: what either changed */
-    public function __construct(public readonly Craft|FlightDay|Rig|Site $latest, public readonly ?ThreeWay $difference = null)
-    {
+    public function __construct(
+        public readonly Craft|FlightDay|Ladder|Lesson|Rig|Shot|Site $latest, public readonly ?ThreeWay $difference = null,
+    ) {
         parent::__construct('Somebody else saved first.');
     }
 
@@ -29,7 +33,10 @@ final class SavedFirst extends RuntimeException
                 ? Fact::of('rig.saved-first-by-somebody', version: $this->latest->version)
                 : Fact::of('rig.saved-first', who: $this->latest->author->name, version: $this->latest->version),
             $this->latest instanceof Site => Fact::of('site.saved-first'),
+            $this->latest instanceof Shot => Fact::of('shot.saved-first'),
             $this->latest instanceof FlightDay => Fact::of('day.saved-first'),
+            $this->latest instanceof Ladder => Fact::of('ladder.saved-first'),
+            $this->latest instanceof Lesson => Fact::of('lesson.saved-first'),
             default => Fact::of('craft.saved-first'),
         };
     }

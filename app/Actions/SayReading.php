@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Jobs\ReadUpload;
 use App\Models\Import;
 use App\Models\RememberedReading;
 use Larkspur\Fact;
@@ -36,11 +35,8 @@ final readonly class SayReading
         $waiting = Import::query()->where('shot_id', $import->shot_id)->where('owner_id', $import->owner_id)->where('state', Import::PLACE);
         foreach ($waiting->get() as $other) {
             if ($other->is($import) || self::asksTheSame($other, $import)) {
-                $other->update([
-                    ...$reading === null ? ['shot_id' => null] : ['reading' => $reading->value, 'reading_ground_m' => $ground],
-                    'state' => Import::WAITING, 'outcome' => [],
-                ]);
-                ReadUpload::dispatch($other->id);
+                $other->fill($reading === null ? ['shot_id' => null] : ['reading' => $reading->value, 'reading_ground_m' => $ground])
+                    ->queue();
             }
         }
 

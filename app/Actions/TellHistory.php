@@ -17,33 +17,38 @@ final readonly class TellHistory
 {
     private const MOST = 50;
 
+    /** Latest takes of a version whose scores are compared: more say no more. */
+    private const COMPARED = 200;
+
     /** @return list<RigVersion> the latest first */
     public function __invoke(Rig $rig): array
     {
         $query = $rig->versions()->with('author');
         $query->limit(self::MOST);
         $versions = $query->get()->values();
-        $flown = Take::query()->where('automated', false);
-        $flown->whereIn('rig_id', $versions->modelKeys());
-        $takes = $flown->get(['rig_id', 'move', 'score'])->groupBy('rig_id');
-        $scores = static function (Rig $version) use ($takes): array {
-            $scores = [];
-            foreach ($takes[$version->id] ?? [] as $take) {
-                $scores[] = [$take->move, $take->score];
-            }
-
-            return $scores;
-        };
+        // Counted off the index alone; whoever asks may see the rig.
+        $many = Take::handFlown()->withoutGlobalScope('school')->whereIn('rig_id', $versions->modelKeys())
+            ->selectRaw('rig_id, COUNT(*) AS many')->groupBy('rig_id')->pluck('many', 'rig_id');
+        $scores = $versions->mapWithKeys(static fn (Rig $version): array => [$version->id => self::scores($version)]);
         $history = [];
         foreach ($versions as $i => $version) {
             $before = $versions[$i + 1] ?? null;
             $history[] = RigVersion::of(
-                $version, count($scores($version)),
+                $version, (int) ($many[$version->id] ?? 0),
                 $before === null ? [] : RigChange::each(Difference::between($before->settings(), $version->settings())),
-                $before === null ? null : SinceChangeDocument::of(SinceChange::of($scores($before), $scores($version))),
+                $before === null ? null : SinceChangeDocument::of(SinceChange::of($scores[$before->id], $scores[$version->id])),
             );
         }
 
         return $history;
+    }
+
+    /** @return list<array{string, float}> move and score of the latest takes */
+    private static function scores(Rig $version): array
+    {
+        $flown = Take::handFlown()->where('rig_id', $version->id)->latest('flown_at');
+        $flown->limit(self::COMPARED);
+
+        return array_values(array_map(static fn (Take $take): array => [$take->move, $take->score], $flown->get(['move', 'score'])->all()));
     }
 }

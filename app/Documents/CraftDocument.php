@@ -10,6 +10,8 @@ use Documents\Document;
 use Documents\Map;
 use Documents\Rig\StepFitDocument;
 use Documents\Shape;
+use Larkspur\Rig\Craft as CraftSheet;
+use Throwable;
 
 /** A craft of the school. */
 final readonly class CraftDocument implements Document
@@ -18,6 +20,7 @@ final readonly class CraftDocument implements Document
      * @param  array<string, mixed>  $document
      * @param  ?Map<list<StepFitDocument>>  $measured  by flight mode
      * @param  bool  $mine  whether you may change it
+     * @param  bool  $damaged  whether what is kept of it can't be read
      */
     public function __construct(
         public int $id,
@@ -27,15 +30,23 @@ final readonly class CraftDocument implements Document
         public array $document,
         public ?Map $measured,
         public bool $mine,
+        public bool $damaged,
     ) {
     }
 
     public static function of(Craft $craft, User $reader): self
     {
+        try {
+            $sheet = $craft->sheet()->toArray();
+        } catch (Throwable $damage) {
+            report($damage);
+            $sheet = null;
+        }
+
         return new self(
-            $craft->id, $craft->name, $craft->version, $craft->sheet()->toArray(),
+            $craft->id, $craft->name, $craft->version, $sheet ?? CraftSheet::ordinary($craft->name)->toArray(),
             $craft->measured === null ? null : new Map($craft->measured),
-            $reader->can('update', $craft),
+            $reader->can('update', $craft), $sheet === null,
         );
     }
 }

@@ -11,11 +11,15 @@ use Documents\Person;
 /** A day in the list of days. */
 final readonly class DayDocument implements Document
 {
-    /** @param  int  $shots  how many are planned on it */
+    /**
+     * @param  string  $purpose  what it is for; empty where nobody said
+     * @param  int  $shots  how many are planned on it
+     */
     public function __construct(
         public int $id,
         public string $title,
         public string $date,
+        public string $purpose,
         public Person $operator,
         public int $siteId,
         public string $site,
@@ -27,8 +31,8 @@ final readonly class DayDocument implements Document
     public static function of(FlightDay $day): self
     {
         return new self(
-            $day->id, $day->title, $day->day(), new Person($day->operator->id, $day->operator->name), $day->site_id, $day->site->name,
-            $day->version, count(is_array($day->document['shots'] ?? null) ? $day->document['shots'] : []),
+            $day->id, $day->title, $day->day(), $day->purpose, new Person($day->operator->id, $day->operator->name), $day->site_id,
+            $day->site->name, $day->version, count(is_array($day->document['shots'] ?? null) ? $day->document['shots'] : []),
         );
     }
 }

@@ -21,7 +21,9 @@ final readonly class ImportDocument implements Document
 {
     /**
      * @param  string  $maker  what tells the makers of logs apart: the kind of file, and how its columns are read
-     * @param  'waiting'|'reading'|'judging'|'columns'|'place'|'done'|'refused'  $state
+     * @param  'waiting'|'reading'|'judging'|'columns'|'place'|'done'|'refused'|'failed'  $state
+     * @param  ?float  $ageS  since it was put in the queue, where it is under way
+     * @param  bool  $stalled  whether it should go on, and shows no sign of it
      * @param  list<LogNote>  $notes
      * @param  list<int>  $takes
      * @param  list<UnsureTake>  $unsure  takes whose move the log does not tell
@@ -36,6 +38,8 @@ final readonly class ImportDocument implements Document
         public string $state,
         public int $bytes,
         public int $bytesRead,
+        public ?float $ageS,
+        public bool $stalled,
         public string $message,
         public string $place,
         public string $expected,
@@ -54,6 +58,10 @@ final readonly class ImportDocument implements Document
         return new self(
             $import->id, $import->file_name, RememberedReading::makerOf($import), $import->shot_id, $import->state,
             $import->bytes, $import->bytes_read,
+            ! in_array($import->state, Import::UNDER_WAY, true) ? null : round(
+                ($import->queued_at ?? $import->created_at)->diffInSeconds(now()),
+            ),
+            $import->isStalled(),
             $outcome['message'] ?? '', $outcome['place'] ?? '', $outcome['expected'] ?? '', LogNote::each($outcome['notes'] ?? []),
             $outcome['takes'] ?? [], array_map(UnsureTake::of(...), array_values($outcome['unsure'] ?? [])),
             $import->state !== Import::COLUMNS ? null : new ColumnQuestion(

@@ -22,6 +22,8 @@ final readonly class SiteNameDocument implements Document
 
     public static function of(Site $site): self
     {
-        return new self($site->id, $site->name, $site->about, $site->version, count($site->subjects));
+        return new self(
+            $site->id, $site->name, $site->about, $site->version, is_array($site->getAttribute('subjects')) ? count($site->subjects) : 0,
+        );
     }
 }

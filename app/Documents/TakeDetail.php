@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use App\Models\Damaged;
 use App\Models\Take;
 use App\Spoken;
 use Documents\Document;
 use Documents\Merged;
 use Documents\Shape;
 use Larkspur\Controls\StickMode;
-use LogicException;
 
 /** A take with its judgement as it was kept, said to whoever reads it, of the thumbs of whoever flew. */
 final readonly class TakeDetail implements Document
@@ -42,7 +42,7 @@ final readonly class TakeDetail implements Document
 
     public static function of(Take $take): self
     {
-        $judgement = $take->judgement ?? throw new LogicException('A take is kept with its judgement.');
+        $judgement = $take->judgement ?? throw Damaged::of('judgement');
 
         return new self(
             TakeDocument::of($take), self::judged($take, $judgement->document),

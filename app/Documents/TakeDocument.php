@@ -16,6 +16,7 @@ final readonly class TakeDocument implements Document
 {
     /**
      * @param  'keep'|'fix'|'again'|'other'|'open'  $verdict
+     * @param  ?PracticeNote  $practised  how it was flown in Fly; null where a craft flew it
      * @param  bool  $automated  flown by automation for the most part; no credit to the hands
      */
     public function __construct(
@@ -38,6 +39,7 @@ final readonly class TakeDocument implements Document
         public ?string $decision,
         public bool $automated,
         public int $comments,
+        public ?PracticeNote $practised,
     ) {
     }
 
@@ -51,6 +53,7 @@ final readonly class TakeDocument implements Document
             facets: new Facets($take->ease, $take->flow, $take->hold, $take->line, $take->frame), verdict: $take->verdict,
             usableS: $take->usable_s, decision: $take->decision, automated: $take->automated ?? false,
             comments: (int) ($take->comments_count ?? 0),
+            practised: $take->practised ? PracticeNote::of($take->practice ?? []) : null,
         );
     }
 

@@ -13,7 +13,7 @@ use Documents\Log\LogNote;
 final readonly class TakeLog implements Document
 {
     /**
-     * @param  'imported'|'simulated'  $source
+     * @param  'imported'|'simulated'|'practised'  $source
      * @param  list<LogNote>  $notes
      */
     public function __construct(

@@ -12,10 +12,12 @@ use Documents\Document;
 final readonly class UserDocument implements Document
 {
     /**
-     * @param  'trainer'|'operator'  $role
+     * @param  'trainer'|'operator'|'viewer'  $role
      * @param  string  $house  of thought about settings, that is followed
      * @param  'metric'|'feet'  $units
      * @param  'light'|'dark'|'field'  $theme
+     * @param  bool  $demo  whether it is the demo school
+     * @param  bool  $secondFactorDue  whether the school wants a second factor that is not set up yet
      */
     public function __construct(
         public int $id,
@@ -31,6 +33,8 @@ final readonly class UserDocument implements Document
         public string $wheelUp,
         public string $units,
         public string $theme,
+        public bool $demo,
+        public bool $secondFactorDue,
     ) {
     }
 
@@ -41,7 +45,8 @@ final readonly class UserDocument implements Document
         return new self(
             $user->id, $user->name, $user->email, $user->role, $user->school->name, $style['crop_budget'],
             new Band($style['comfort']['least'], $style['comfort']['most']), $user->housed()->value, $style['house'] ?? 'middle',
-            $user->stick_mode, $user->wheel_up, $user->units, $user->theme,
+            $user->stick_mode, $user->wheel_up, $user->units, $user->theme, $user->school->demo,
+            $user->lacksSecondFactor(),
         );
     }
 }

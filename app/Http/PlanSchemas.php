@@ -71,6 +71,15 @@ use OpenApi\Attributes as OA;
     ],
 )]
 #[OA\Schema(
+    schema: 'ShotChanged',
+    allOf: [
+        new OA\Schema(ref: '#/components/schemas/Problem'),
+        new OA\Schema(required: ['version', 'latest'], properties: [
+            new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'latest', ref: '#/components/schemas/Shot'),
+        ], type: 'object'),
+    ],
+)]
+#[OA\Schema(
     schema: 'SavedFirst', description: 'somebody else saved first: the version that they saved',
     allOf: [
         new OA\Schema(ref: '#/components/schemas/Problem'),

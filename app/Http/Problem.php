@@ -6,8 +6,14 @@ namespace App\Http;
 
 use App\Actions\SavedFirst;
 use App\Documents\RigDocument;
+use App\Documents\ShotDocument;
 use App\Documents\SiteDocument;
+use App\Files\BytesGone;
+use App\Files\NoRoom;
+use App\Http\Middleware\NumberRequests;
+use App\Models\Damaged;
 use App\Models\Rig;
+use App\Models\Shot;
 use App\Models\Site;
 use App\Spoken;
 use Documents\Rig\ThreeWayDocument;
@@ -18,9 +24,11 @@ use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
+use Illuminate\Support\Facades\Context;
 use Illuminate\Validation\ValidationException;
 use Larkspur\Refusal;
 use OpenApi\Attributes as OA;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
@@ -30,6 +38,7 @@ use Throwable;
     new OA\Property(property: 'title', type: 'string'),
     new OA\Property(property: 'status', type: 'integer'),
     new OA\Property(property: 'detail', type: 'string'),
+    new OA\Property(property: 'request', description: 'its number in the log', type: 'string', nullable: true),
     new OA\Property(property: 'errors', type: 'array', items: new OA\Items(required: ['place', 'message', 'expected'], properties: [
         new OA\Property(property: 'place', type: 'string'),
         new OA\Property(property: 'message', type: 'string'),
@@ -38,8 +47,11 @@ use Throwable;
 ], type: 'object')]
 final readonly class Problem
 {
+    private const FORBIDDEN = ['forbidden', 'This is not yours to do', 'It is somebody else’s work; a trainer of your school can open it.'];
+
     /**
      * @param  list<array{place: string, message: string, expected: string}>  $errors
+     * @param  array<string, mixed>  $headers
      * @param  array<string, mixed>  $more  members of its own (RFC 9457, section 3.2)
      */
     private function __construct(
@@ -49,6 +61,7 @@ final readonly class Problem
         private string $detail,
         private array $errors = [],
         private array $more = [],
+        private array $headers = [],
     ) {
     }
 
@@ -57,6 +70,15 @@ final readonly class Problem
         $previous = $error->getPrevious();
 
         return match (true) {
+            $error instanceof BytesGone => new self(
+                410, 'bytes-gone', 'This log can’t be read any more', Spoken::to()->say($error->fact), [self::refused($error)],
+            ),
+            $error instanceof Damaged => new self(
+                422, 'damaged', 'This record is damaged', Spoken::to()->say($error->fact), [self::refused($error)],
+            ),
+            $error instanceof NoRoom => new self(
+                507, 'no-room', 'This server is full', 'Nothing was taken: there is no room left to keep it. Tell whoever runs the server.',
+            ),
             $error instanceof Refusal => new self(
                 422, 'refused', 'This can’t be done as it stands', Spoken::to()->say($error->fact), [self::refused($error)],
             ),
@@ -69,7 +91,7 @@ final readonly class Problem
                 419, 'stale', 'This page is too old', 'Load it again; nothing was changed.',
             ),
             $error instanceof AuthorizationException, $previous instanceof AuthorizationException => new self(
-                403, 'forbidden', 'This is not yours to do', 'It is somebody else’s work; a trainer of your school can open it.',
+                403, ...self::FORBIDDEN
             ),
             $error instanceof ModelNotFoundException, $previous instanceof ModelNotFoundException => new self(
                 404, 'not-found', 'Not found', 'There is no such record in your school.',
@@ -77,8 +99,15 @@ final readonly class Problem
             $error instanceof PostTooLargeException => new self(
                 413, 'too-large', 'This file is too large', 'Logs of up to 256 MB are taken.',
             ),
+            self::isAway($error) => new self(
+                503, 'away', 'The server is just starting again',
+                'Larkspur’s database is being started again and answers in a few seconds. What was not answered was not saved; try again.',
+                headers: ['Retry-After' => '5'],
+            ),
             $error instanceof HttpExceptionInterface => self::http($error),
-            default => new self(500, 'failed', 'Something broke here', 'Nothing was saved. It has been written down; try again in a moment.'),
+            default => new self(
+                500, 'failed', 'Something broke here', 'Nothing was saved. It has been written down; try again in a moment.',
+            ),
         };
     }
 
@@ -88,6 +117,9 @@ final readonly class Problem
         $latest = $error->latest;
         $theirs = match (true) {
             $latest instanceof Site => ['latest' => SiteDocument::of($latest)],
+            $latest instanceof Shot => [
+                'latest' => ShotDocument::of($latest->load(['site', 'rig', 'operator.school'])->loadCount('takes')),
+            ],
             $latest instanceof Rig && $error->difference !== null => [
                 'latest' => RigDocument::of($latest), 'difference' => ThreeWayDocument::of($error->difference),
             ],
@@ -119,14 +151,52 @@ final readonly class Problem
     {
         $status = $error->getStatusCode();
         [$type, $title, $detail] = match ($status) {
-            403 => ['forbidden', 'This is not yours to do', 'It is somebody else’s work; a trainer of your school can open it.'],
+            403 => match ($error->getMessage()) {
+                'second-factor' => [
+                    'second-factor', 'A second factor is wanted',
+                    'Your school asks for a second factor: set one up first, in your account.',
+                ],
+                'token' => [
+                    'token-scope', 'This token can’t do that', 'It is not among what the token was made for; use another, or sign in.',
+                ],
+                default => self::FORBIDDEN,
+            },
+            421 => ['wrong-host', 'Not here', 'This server does not answer to that name; open it by the address that it was set up with.'],
             404 => ['not-found', 'Not found', 'There is no such record in your school.'],
             405 => ['wrong-method', 'This can’t be done here', 'The address is right, the method is not.'],
-            429 => ['too-many', 'Too many tries', 'Wait a minute, then try again.'],
+            429 => ['too-many', 'Too many tries', self::wait($error)],
             default => ['http', 'This did not work', 'Try again in a moment.'],
         };
 
-        return new self($status, $type, $title, $detail);
+        return new self($status, $type, $title, $detail, headers: $error->getHeaders());
+    }
+
+    /** Whether database or cache can't be reached (MariaDB: 1040, 1053, 2002, 2006, 2013), rather than anything being wrong. */
+    public static function isAway(Throwable $error): bool
+    {
+        for ($one = $error; $one !== null; $one = $one->getPrevious()) {
+            // Sessions, cache and queue may lie in Redis.
+            if ($one::class === 'RedisException') {
+                return true;
+            }
+            if (
+                $one instanceof PDOException && in_array(
+                    (int) ($one->errorInfo[1] ?? $one->getCode()), [1040, 1053, 2002, 2006, 2013], true,
+                )
+            ) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** When it may be tried again, where that is known. */
+    private static function wait(HttpExceptionInterface $error): string
+    {
+        $seconds = (int) ($error->getHeaders()['Retry-After'] ?? 60);
+
+        return $seconds < 90 ? "Try again in $seconds seconds." : 'Try again in '.(int) ceil($seconds / 60).' minutes.';
     }
 
     /** @return array{place: string, message: string, expected: string} */
@@ -151,7 +221,9 @@ final readonly class Problem
             'status' => $this->status,
             'detail' => $this->detail,
             'errors' => $this->errors,
+            // By it whoever runs the server finds in the log what went wrong.
+            'request' => Context::get(NumberRequests::NAME),
             ...array_map(static fn (mixed $one): mixed => Wire::write($one, Spoken::to()), $this->more),
-        ], $this->status, ['Content-Type' => 'application/problem+json']);
+        ], $this->status, [...$this->headers, 'Content-Type' => 'application/problem+json']);
     }
 }

@@ -8,43 +8,54 @@ use App\Actions\ImportLog;
 use App\Models\Import;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Illuminate\Support\Facades\Storage;
 use Larkspur\Fact;
+use Throwable;
 
-/** Reads an upload in the background; its progress stands in the import's record. */
+/**
+ * Reads an upload in the background; how far it is stands in the import's record, and so does who works on it. A job is only a call to look
+ * at that record: one that comes twice, or late, does nothing.
+ */
 final class ReadUpload implements ShouldQueue
 {
     use Queueable;
 
-    private const UNDER_WAY = [Import::WAITING, Import::READING, Import::JUDGING];
-
-    public int $tries = 1;
+    /** The record counts how often it was begun. */
+    public int $tries = 0;
 
     /** A 256 MB log takes minutes. */
-    public int $timeout = 1800;
+    public int $timeout = 600;
+
+    public bool $failOnTimeout = true;
 
     public function __construct(private readonly int $import)
     {
     }
 
-    public function handle(ImportLog $import): void
+    public function handle(ImportLog $read): void
     {
         $record = Import::query()->find($this->import);
-        if ($record !== null && $record->state === Import::WAITING) {
-            $import($record);
+        if ($record === null) {
+            return;
+        }
+        try {
+            $read($record);
+        } catch (Throwable $error) {
+            // It stands in the record already; the worker goes on with the next.
+            report($error);
         }
     }
 
-    /** A worker that was ended in the middle of it leaves no log on its way for ever: it says so, and may be sent again. */
+    /** It took too long: the worker is ended, and the log says why. */
     public function failed(): void
     {
         $record = Import::query()->find($this->import);
-        if ($record === null || ! in_array($record->state, self::UNDER_WAY, true)) {
-            return;
+        if ($record !== null && in_array($record->state, Import::AT_WORK, true)) {
+            $record->update([
+                'state' => Import::FAILED, 'leased_by' => null, 'leased_until' => null,
+                'outcome' => [
+                    'message' => Fact::of('import.took-too-long', minutes: intdiv($this->timeout, 60)), 'place' => '', 'expected' => null,
+                ],
+            ]);
         }
-        Storage::delete($record->path);
-        $record->update(['state' => Import::REFUSED, 'outcome' => [
-            'message' => Fact::of('import.broke-off'), 'place' => '', 'expected' => Fact::of('expected.file-sent-again'),
-        ]]);
     }
 }

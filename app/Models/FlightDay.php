@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property int $site_id
  * @property string $title
  * @property Carbon $date
+ * @property string $purpose  what it is for
  * @property array<string, mixed> $document
  * @property int $version
  * @property Carbon $updated_at
@@ -33,7 +34,9 @@ final class FlightDay extends Model
     use SoftDeletes;
     use Versioned;
 
-    protected $fillable = ['school_id', 'operator_id', 'site_id', 'title', 'date', 'document', 'version'];
+    protected $fillable = ['school_id', 'operator_id', 'site_id', 'title', 'date', 'purpose', 'document', 'version'];
+
+    protected $attributes = ['purpose' => ''];
 
     /** @var array<string, string> */
     protected $casts = ['document' => 'array', 'date' => 'date:Y-m-d', 'version' => 'integer'];

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Files\BytesGone;
+use App\Files\Vault;
 use App\Models\Concerns\BelongsToSchool;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Support\Facades\Storage;
-use Larkspur\Fact;
 use Larkspur\Fields;
-use Larkspur\Refusal;
 use Larkspur\Telemetry\ColumnMapping as Mapping;
 use Larkspur\Telemetry\FlightLog as Telemetry;
 use Larkspur\Telemetry\Formats;
@@ -25,7 +24,7 @@ use Larkspur\Telemetry\Reading;
  * @property string $sha256
  * @property string $file_name
  * @property int $bytes
- * @property 'imported'|'simulated' $source
+ * @property 'imported'|'simulated'|'practised' $source
  * @property int $samples
  * @property float $rate_hz
  * @property list<array{line: ?int, column: string, text: string}> $notes
@@ -44,6 +43,9 @@ final class FlightLog extends Model
     public const IMPORTED = 'imported';
 
     public const SIMULATED = 'simulated';
+
+    /** Flown in Fly, by somebody's own fingers. */
+    public const PRACTISED = 'practised';
 
     protected $fillable = [
         'school_id', 'owner_id', 'sha256', 'file_name', 'bytes', 'source', 'samples', 'rate_hz', 'notes', 'columns', 'reading',
@@ -65,11 +67,11 @@ final class FlightLog extends Model
     /**
      * The log itself, read again from its bytes.
      *
-     * @throws Refusal where they are gone
+     * @throws BytesGone
      */
     public function read(): Telemetry
     {
-        $stream = Storage::readStream($this->path()) ?? throw new Refusal(Fact::of('log.bytes-gone'), 'log');
+        $stream = app(Vault::class)->open($this);
         try {
             $columns = $this->columns === null ? null : Mapping::read(Fields::of($this->columns));
 

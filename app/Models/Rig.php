@@ -64,9 +64,24 @@ final class Rig extends Model
         return $this->belongsTo(User::class);
     }
 
+    /**
+     * The document, with stick mode and wheel as whoever flies it holds them today: those are theirs, and stand with them alone.
+     *
+     * @return array<string, mixed>
+     */
+    public function asHeld(): array
+    {
+        $hands = $this->document['hands'] ?? null;
+        $operator = $this->operator_id === null || ! is_array($hands) ? null : $this->loadMissing('operator')->operator;
+
+        return $operator === null ? $this->document : [
+            ...$this->document, 'hands' => [...$hands, 'stick_mode' => $operator->stick_mode, 'wheel_up' => $operator->wheel_up],
+        ];
+    }
+
     public function sheet(): RigSheet
     {
-        return RigSheet::read(Fields::of($this->document));
+        return RigSheet::read(Fields::of($this->asHeld()));
     }
 
     /**
@@ -95,7 +110,7 @@ final class Rig extends Model
     /** @return array<string, mixed> settings and camera in one, as versions are compared */
     public function settings(): array
     {
-        return [...$this->document, 'camera' => $this->camera];
+        return [...$this->asHeld(), 'camera' => $this->camera];
     }
 
     /** Width of what its camera records, pixels. */

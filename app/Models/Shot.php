@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToSchool;
+use App\Models\Concerns\Versioned;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -46,11 +47,14 @@ final class Shot extends Model
     use HasFactory;
 
     use SoftDeletes;
+    use Versioned;
 
-    protected $fillable = ['school_id', 'operator_id', 'site_id', 'rig_id', 'title', 'mode', 'move', 'intent', 'wind', 'brief'];
+    protected $fillable = ['school_id', 'operator_id', 'site_id', 'rig_id', 'title', 'mode', 'move', 'intent', 'wind', 'brief', 'version'];
 
     /** @var array<string, string> */
-    protected $casts = ['intent' => 'array', 'wind' => 'array', 'brief' => 'array'];
+    protected $casts = ['intent' => 'array', 'wind' => 'array', 'brief' => 'array', 'version' => 'integer'];
+
+    protected $attributes = ['version' => 1];
 
     /** @return BelongsTo<Site, $this> */
     public function site(): BelongsTo
@@ -127,7 +131,7 @@ final class Shot extends Model
      */
     public function planned(?Rig $rig = null): PlannedShot
     {
-        return PlannedShot::read(Fields::of($this->document($rig ?? $this->rig)));
+        return PlannedShot::read(Fields::of($this->document($rig ?? $this->rig)), kept: true);
     }
 
     public function brief(): Brief
@@ -142,7 +146,7 @@ final class Shot extends Model
      */
     public function plannedIn(?array $wind): PlannedShot
     {
-        return PlannedShot::read(Fields::of([...$this->document($this->rig), ...$wind === null ? [] : ['wind' => $wind]]));
+        return PlannedShot::read(Fields::of([...$this->document($this->rig), ...$wind === null ? [] : ['wind' => $wind]]), kept: true);
     }
 
     /** @return array<string, mixed> */

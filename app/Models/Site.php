@@ -41,6 +41,6 @@ final class Site extends Model
     /** As core/ reads it. */
     public function sheet(): SiteSheet
     {
-        return SiteSheet::read(Fields::of(['name' => $this->name, ...$this->document], 'site'));
+        return SiteSheet::read(Fields::of(['name' => $this->name, ...$this->document], 'site'), kept: true);
     }
 }

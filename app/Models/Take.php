@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToSchool;
+use App\Progress\LogbookDays;
+use App\Progress\OperatorRecord;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -38,14 +41,26 @@ use Illuminate\Support\Carbon;
  * @property ?float $hold
  * @property ?float $line
  * @property ?float $frame
+ * @property ?float $climb  of the finger: 100 less what its faults cost, null where it had nothing to do
+ * @property ?float $turn
+ * @property ?float $run
+ * @property ?float $slide
+ * @property ?float $tilt
+ * @property ?float $distance_m
+ * @property ?float $pace_mps
+ * @property ?float $wind_mps  mean, of its log or its plan; null where neither tells
+ * @property string $faults  ids, the costliest first, with commas between
  * @property 'keep'|'fix'|'again'|'other'|'open' $verdict
  * @property float $usable_s
  * @property ?string $decision
  * @property bool $automated
  * @property ?float $tremble
+ * @property bool $practised  flown in Fly rather than with a craft
+ * @property ?array{device: string, aids: list<string>, conditions: array<string, mixed>, seed: int} $practice  how
  * @property string $zone  of the site that it was flown at, by its name in the IANA database
  * @property-read ?int $comments_count
  * @property-read User $operator
+ * @property-read School $school
  * @property-read ?Shot $shot
  * @property-read ?Rig $rig
  * @property-read FlightLog $log
@@ -61,12 +76,19 @@ final class Take extends Model
 
     use SoftDeletes;
 
+    /** So many takes tell which faults are common. */
+    private const LOOKED_AT = 20;
+
     public const FACETS = ['ease', 'flow', 'hold', 'line', 'frame'];
 
+    public const FINGERS = ['climb', 'turn', 'run', 'slide', 'tilt'];
+
     protected $fillable = [
-        'school_id', 'operator_id', 'shot_id', 'rig_id', 'flight_log_id', 'number', 'move', 'mode', 'direction', 'from_s', 'to_s',
+        'school_id', 'operator_id', 'shot_id', 'rig_id', 'craft_id', 'flight_log_id', 'number', 'move', 'mode', 'direction',
+        'from_s', 'to_s',
         'cut_from_s', 'cut_to_s', 'flown_at', 'zone',
         'score', 'uncertainty', 'ease', 'flow', 'hold', 'line', 'frame', 'verdict', 'usable_s', 'decision', 'automated', 'tremble',
+        'practised', 'practice', ...self::FINGERS, 'distance_m', 'pace_mps', 'wind_mps', 'faults',
     ];
 
     protected $attributes = ['zone' => 'UTC'];
@@ -76,8 +98,50 @@ final class Take extends Model
         'flown_at' => 'datetime', 'from_s' => 'float', 'to_s' => 'float', 'cut_from_s' => 'float', 'cut_to_s' => 'float',
         'score' => 'float', 'uncertainty' => 'float', 'usable_s' => 'float',
         'ease' => 'float', 'flow' => 'float', 'hold' => 'float', 'line' => 'float', 'frame' => 'float', 'number' => 'integer',
-        'automated' => 'boolean', 'tremble' => 'float',
+        'climb' => 'float', 'turn' => 'float', 'run' => 'float', 'slide' => 'float', 'tilt' => 'float', 'distance_m' => 'float',
+        'pace_mps' => 'float', 'wind_mps' => 'float',
+        'automated' => 'boolean', 'tremble' => 'float', 'practised' => 'boolean', 'practice' => 'array',
     ];
+
+    protected static function booted(): void
+    {
+        foreach ([self::saved(...), self::deleted(...)] as $when) {
+            $when(LogbookDays::recountDayOf(...));
+            $when(static fn (self $take) => OperatorRecord::changed($take->operator_id));
+        }
+    }
+
+    /**
+     * Those that a hand flew with a craft: what automation flew says nothing about the hands, and what was practised here is no flight.
+     *
+     * @return Builder<self>
+     */
+    public static function handFlown(): Builder
+    {
+        $query = self::query();
+        $query->where('automated', false)->where('practised', false);
+
+        return $query;
+    }
+
+    /**
+     * The faults that somebody makes most often in their latest takes, practised ones too, the commonest first.
+     *
+     * @return list<string>
+     */
+    public static function commonestFaults(int $operator): array
+    {
+        $query = self::query()->where('operator_id', $operator)->where('automated', false);
+        $counts = [];
+        foreach ($query->latest('flown_at')->limit(self::LOOKED_AT)->pluck('faults') as $faults) {
+            foreach ($faults === '' ? [] : explode(',', $faults) as $fault) {
+                $counts[$fault] = ($counts[$fault] ?? 0) + 1;
+            }
+        }
+        arsort($counts);
+
+        return array_slice(array_map(strval(...), array_keys($counts)), 0, 3);
+    }
 
     /** @return BelongsTo<User, $this> */
     public function operator(): BelongsTo

@@ -12,11 +12,11 @@ final class FlightDayPolicy
 {
     public function view(User $user, FlightDay $day): bool
     {
-        return $user->isTrainer() || $day->operator_id === $user->id;
+        return $user->seesClass() || $day->operator_id === $user->id;
     }
 
     public function update(User $user, FlightDay $day): bool
     {
-        return $this->view($user, $day);
+        return $user->isTrainer() || $day->operator_id === $user->id;
     }
 }

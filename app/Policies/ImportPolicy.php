@@ -12,6 +12,6 @@ final class ImportPolicy
 {
     public function view(User $user, Import $import): bool
     {
-        return $user->isTrainer() || $import->owner_id === $user->id || $import->sender_id === $user->id;
+        return $user->seesClass() || $import->owner_id === $user->id || $import->sender_id === $user->id;
     }
 }

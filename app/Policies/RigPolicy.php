@@ -12,7 +12,7 @@ final class RigPolicy
 {
     public function view(User $user, Rig $rig): bool
     {
-        return $user->isTrainer() || $rig->operator_id === null || $rig->operator_id === $user->id;
+        return $user->seesClass() || $rig->operator_id === null || $rig->operator_id === $user->id;
     }
 
     /** Whether $user may save a rig that will belong to $operator, or to the school where that is null. */

@@ -12,16 +12,16 @@ final class ShotPolicy
 {
     public function view(User $user, Shot $shot): bool
     {
-        return $user->isTrainer() || $shot->operator_id === $user->id;
+        return $user->seesClass() || $shot->operator_id === $user->id;
     }
 
     public function update(User $user, Shot $shot): bool
     {
-        return $this->view($user, $shot);
+        return $user->isTrainer() || $shot->operator_id === $user->id;
     }
 
     public function fly(User $user, Shot $shot): bool
     {
-        return $this->view($user, $shot);
+        return $user->isTrainer() || $shot->operator_id === $user->id;
     }
 }

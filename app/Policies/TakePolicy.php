@@ -12,12 +12,12 @@ final class TakePolicy
 {
     public function view(User $user, Take $take): bool
     {
-        return $user->isTrainer() || $take->operator_id === $user->id;
+        return $user->seesClass() || $take->operator_id === $user->id;
     }
 
     public function decide(User $user, Take $take): bool
     {
-        return $this->view($user, $take);
+        return $user->isTrainer() || $take->operator_id === $user->id;
     }
 
     public function comment(User $user, Take $take): bool

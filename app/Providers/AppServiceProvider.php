@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\AskedTooOften;
+use App\Imports\Lease;
 use App\Models\User;
 use App\Outside\GroundHeights;
 use App\Outside\LightMeter;
@@ -11,16 +13,13 @@ use App\Outside\SimulatedGroundHeights;
 use App\Outside\SimulatedLightMeter;
 use App\Outside\SimulatedWeather;
 use App\Outside\WeatherService;
+use App\Running\ServerState;
 use Illuminate\Auth\Notifications\ResetPassword;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Http\Request;
 use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\ServiceProvider;
-use Illuminate\Support\Str;
-use Symfony\Component\HttpFoundation\Response;
 use Words\PhraseBook;
 
 /** What the application sets once, at its start. */
@@ -40,18 +39,31 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventLazyLoading(! $this->app->environment('production'));
         Model::preventSilentlyDiscardingAttributes();
 
-        Gate::define('see-class', static fn (User $user): bool => $user->isTrainer());
+        // A worker that waits for work says that it is there; one that works says so in what it works on.
+        $said = 0;
+        Queue::looping(static function () use (&$said): void {
+            if (time() - $said >= 5) {
+                $said = time();
+                ServerState::seen(Lease::worker());
+            }
+        });
 
-        // Wrong passwords and requests for mail count; coming in does not.
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(config()->integer('larkspur.sign_in_tries'))
-            ->by(Str::lower($request->string('email')->toString()).'|'.$request->ip())
-            ->after(static fn (Response $response): bool => $response->getStatusCode() !== Response::HTTP_OK));
+        Gate::define('see-class', static fn (User $user): bool => $user->seesClass());
+        Gate::define('run-school', static fn (User $user): bool => $user->isTrainer());
+
+        AskedTooOften::define();
 
         ResetPassword::toMailUsing(static fn (User $user, string $token): MailMessage => (new MailMessage)
             ->subject('Choose a new Larkspur password')
             ->view(
                 'mail.reset-password',
-                ['name' => $user->name, 'url' => url(route('password.reset', ['token' => $token, 'email' => $user->email], false))],
+                [
+                    'name' => $user->name,
+                    // The address that was set up, whatever the request called the server.
+                    'url' => rtrim(config()->string('app.url'), '/').route(
+                        'password.reset', ['token' => $token, 'email' => $user->email], false,
+                    ),
+                ],
             ));
     }
 }

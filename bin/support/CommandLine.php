@@ -7,12 +7,15 @@ namespace Larkspur\CommandLine;
 use Documents\Move\MoveDocument;
 use Documents\Plan\ExpectationDocument;
 use Documents\Plan\PlanDocument;
+use Documents\Practice\WorldDocument;
+use Documents\Rig\RigCamera;
 use Documents\Rig\StepFitDocument;
 use Documents\Score\ScoreDocument;
 use Documents\Wire;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
+use Larkspur\Choreography\ShotNumbers;
 use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
@@ -23,9 +26,13 @@ use Larkspur\Flight\Slip;
 use Larkspur\Flight\StepFlight;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
+use Larkspur\Measure\Angle;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Move;
+use Larkspur\Practice\Exercise;
+use Larkspur\Practice\Flown;
+use Larkspur\Practice\Recording;
 use Larkspur\Refusal;
 use Larkspur\Rig\Rig;
 use Larkspur\Rig\RigFile;
@@ -43,6 +50,7 @@ use Larkspur\Telemetry\FlightLog;
 use Larkspur\Telemetry\Formats;
 use Larkspur\Telemetry\LogReader;
 use Larkspur\Telemetry\Reading;
+use Larkspur\Training\FirstShot;
 use Words\Measures;
 use Words\Reader;
 use Words\Speaker;
@@ -56,8 +64,14 @@ final class CommandLine
 
     public const WRONG_USAGE = 2;
 
+    /** Options that are followed by something. */
+    private const WITH_A_VALUE = [
+        'intent', 'take', 'operator', 'seed', 'out', 'slips', 'columns', 'reading', 'mode', 'site', 'rig', 'subject',
+    ];
+
     private const USAGE = <<<'TEXT'
         larkspur plan SHOT.json [--json]
+        larkspur draft MOVE --site SITE.json [--rig RIG.json] [--subject ID]
         larkspur fly SHOT.json [--operator WHO] [--slips SLIPS.json] [--adrift] [--seed N] --out FLIGHT
         larkspur score LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json|guess] [--reading HOW] [--take N] [--json]
         larkspur takes LOG [--intent INTENT.json|SHOT.json] [--columns COLUMNS.json|guess] [--reading HOW] [--json]
@@ -66,12 +80,18 @@ final class CommandLine
         larkspur moves [--json]
         larkspur steps RIG.json [--mode slow|standard|fast] [--seed N] --out FLIGHT
         larkspur measure LOG [--columns COLUMNS.json|guess] [--json]
+        larkspur refly RECORDING.json --out FLIGHT [--json]
+        larkspur world RECORDING.json
 
         WHO is steady, hurried, flicker or drifter, or one of a level: novice, beginner, intermediate, advanced, expert.
+        draft prints the shot file that a plan of a move begins with on a site: the site of a shot, or what /api/v1/sites/ID answers;
+        without --rig the rig is that of docs/examples.
+
         Without --operator, fly flies the thumb sheet with nobody's faults. --slips puts faults in on purpose; --adrift
         flies without positioning. A CSV whose columns have other names is read by --columns; the command columns
         guesses them, and --columns guess reads by that. steps has the simulated craft fly a step test: each finger to
-        full travel and let go; measure fits rates, time constants and braking to such a log. Formats, of logs .csv, .gpx, .kml and .geojson: docs/formats.md.
+        full travel and let go; measure fits rates, time constants and braking to such a log. refly flies the fingers of a
+        practice recording again, as the server does; world writes what the page steps it by (bin/step). Formats, of logs .csv, .gpx, .kml and .geojson: docs/formats.md.
 
         A log that lies elsewhere than its plan is asked about; --reading says how it is meant: as-written, swapped, radians,
         feet, from-take-off or above-sea.
@@ -107,6 +127,9 @@ final class CommandLine
                 'moves' => $this->moves(self::exactly($files, 0), isset($options['json'])),
                 'steps' => $this->steps(self::exactly($files, 1)[0], $options),
                 'measure' => $this->measure(self::exactly($files, 1)[0], $options),
+                'refly' => $this->refly(self::exactly($files, 1)[0], $options),
+                'draft' => $this->draft(self::exactly($files, 1)[0], $options),
+                'world' => $this->world(self::exactly($files, 1)[0]),
                 '-h', 'help' => $this->say(self::USAGE),
                 default => throw new \InvalidArgumentException($command === null ? 'Say what to do.' : "There is no command “{$command}”."),
             };
@@ -136,7 +159,16 @@ final class CommandLine
         }
         $lines = [$speaker->say($summary)];
         foreach ($plan->cues() as $cue) {
-            $lines[] = sprintf('%8s  %s', Measures::clock($cue->t), $speaker->say($cue->text));
+            $thumb = $cue->thumb();
+            $lines[] = sprintf(
+                '%8s  %s%s', Measures::clock($cue->t), $thumb === null ? '' : $speaker->say($thumb).': ', $speaker->say($cue->text),
+            );
+        }
+        foreach (ShotNumbers::of($plan) as $number) {
+            $lines[] = sprintf(
+                '%8s  %s: %s', $number->at === null ? '' : Measures::clock($number->at), $speaker->say($number->name()),
+                $speaker->say(Fact::of('number.value', value: $number->quantity)),
+            );
         }
         $signs = [Finding::OK => 'ok', Finding::NOTE => 'note', Finding::BROKEN => 'BROKEN'];
         foreach ($plan->findings as $finding) {
@@ -144,6 +176,47 @@ final class CommandLine
         }
 
         return $this->say(implode("\n", $lines)."\n");
+    }
+
+    /** @param  array<string, string>  $options */
+    private function draft(string $move, array $options): int
+    {
+        $file = $options['site'] ?? throw new \InvalidArgumentException('Say where it is flown: --site SITE.json.');
+        $site = self::decoded($file);
+        $rigFile = $options['rig'] ?? dirname(__DIR__, 2).'/docs/examples/lapwing.rig.json';
+        $rig = self::named($rigFile, static fn (): RigFile => RigFile::read(Fields::of(self::decoded($rigFile))));
+        $shot = self::named($file, static fn (): Shot => FirstShot::of(Shot::read(Fields::of([
+            'schema' => Shot::SCHEMA,
+            'intent' => array_filter([
+                'schema' => Intent::SCHEMA, 'move' => $move, 'subject' => self::subject($site, $options['subject'] ?? null),
+                'camera' => $rig->craft->camera->lens($rig->focal)->toArray(),
+            ], static fn (mixed $value): bool => $value !== null),
+            'rig' => $rig->rig->toArray(), 'mode' => 'standard',
+            'site' => ['name' => $site['name'] ?? 'site', ...is_array($site['document'] ?? null) ? $site['document'] : $site],
+        ]))));
+
+        return $this->say(self::json($shot->toArray()));
+    }
+
+    /**
+     * @param  array<string, mixed>  $site
+     * @return ?array<string, mixed> the one that is named, else the first; null where the site has none
+     */
+    private static function subject(array $site, ?string $id): ?array
+    {
+        $subjects = array_values(array_filter(is_array($site['subjects'] ?? null) ? $site['subjects'] : [], is_array(...)));
+        foreach ($subjects as $subject) {
+            if ($id === null || ($subject['id'] ?? null) === $id) {
+                return array_intersect_key($subject, ['lat' => 1, 'lon' => 1, 'alt_m' => 1, 'base_alt_m' => 1]);
+            }
+        }
+        if ($id !== null) {
+            throw new Refusal(
+                Fact::of('site.no-such-subject'), 'subject', Fact::of('expected.one-of', choices: array_column($subjects, 'id')),
+            );
+        }
+
+        return null;
     }
 
     /** @param  array<string, string>  $options */
@@ -291,6 +364,37 @@ final class CommandLine
         );
 
         return self::DONE;
+    }
+
+    /** @param  array<string, string>  $options */
+    private function refly(string $file, array $options): int
+    {
+        $out = $options['out'] ?? throw new \InvalidArgumentException('Say where the log goes: --out FLIGHT.csv.');
+        $writer = Formats::writer($out);
+        $flown = self::named($file, static function () use ($file): Flown {
+            $written = Fields::of(self::decoded($file));
+
+            return Flown::of(Exercise::read($written->group('exercise')), Recording::read($written));
+        });
+        $this->write($writer->write($flown->log()), $out);
+
+        $last = $flown->last;
+
+        return ! isset($options['json']) ? self::DONE : $this->say(self::json([
+            'steps' => $flown->flight->count() - 1, 'east_m' => $last->east, 'north_m' => $last->north, 'up_m' => $last->up,
+            'heading_deg' => $last->heading / Angle::DEGREE, 'tilt_deg' => $last->tilt / Angle::DEGREE,
+            'ended' => $flown->ending?->reason, 'said' => $flown->ending === null ? null : $this->speaker->say($flown->ending->said()),
+        ]));
+    }
+
+    private function world(string $file): int
+    {
+        $exercise = self::named($file, static fn (): Exercise => Exercise::read(Fields::of(self::decoded($file))->group('exercise')));
+        $lens = $exercise->shot->intent->lens;
+
+        return $this->say(self::json(Wire::document(WorldDocument::of(
+            $exercise->world(), new RigCamera($lens->horizontal / Angle::DEGREE, $lens->aspect, null),
+        ), $this->speaker)));
     }
 
     /** @param  array<string, string>  $options */
@@ -518,7 +622,7 @@ final class CommandLine
             [$name, $value] = explode('=', substr($argument, 2), 2) + [1 => null];
             if (in_array($name, ['json', 'adrift'], true)) {
                 $options[$name] = '1';
-            } elseif (in_array($name, ['intent', 'take', 'operator', 'seed', 'out', 'slips', 'columns', 'reading', 'mode'], true)) {
+            } elseif (in_array($name, self::WITH_A_VALUE, true)) {
                 $options[$name] = $value ?? array_shift($arguments) ?? throw new \InvalidArgumentException("--{$name} needs a value.");
             } else {
                 throw new \InvalidArgumentException("There is no option --{$name}.");

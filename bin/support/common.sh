@@ -46,7 +46,7 @@ install_debian_packages() { # packages...
 }
 
 server_packages=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-intl
-  php8.2-mbstring php8.2-xml mariadb-server nginx openssl)
+  php8.2-mbstring php8.2-xml mariadb-server nginx openssl runit procps age)
 browser_packages=(chromium chromium-driver)
 # They write logs as other people's tools do, for the checks alone.
 converter_packages=(gpsbabel gdal-bin)
@@ -81,11 +81,12 @@ install_front_end_packages() {
 
 build_front_end() {
   local stamp="$root/public/build/.larkspur-stamp" want
-  want=$(cd "$root" && find web package.json package-lock.json vite.config.ts tsconfig.json -type f -print0 \
+  want=$(cd "$root" && find web package.json package-lock.json vite.config.ts tsconfig.json \
+    pins/runtime resources/passwords bin/support/licences.php -type f -print0 \
     | sort -z | xargs -0 cat | sha256sum | cut -d' ' -f1)
   [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$want" ] && return 0
   step 'Building the front end'
-  (cd "$root" && quietly npm run --silent build)
+  (cd "$root" && quietly npm run --silent build && quietly php bin/support/licences.php public/build/licences.json)
   chmod -R a+rX "$root/public"
   printf '%s' "$want" >"$stamp"
 }
@@ -100,46 +101,5 @@ free_port() { # first choice
 # Whether the servers' users can reach a folder.
 reachable() { as_root runuser -u "$web_user" -- test -x "$1" && as_root runuser -u mysql -- test -x "$1"; }
 
-# A private MariaDB on loopback: start_database FOLDER PORT PASSWORD DATABASE
-start_database() {
-  local folder=$1 port=$2 password=$3 database=$4 run
-  run=$(socket_folder "$folder")
-  as_root install -d -o mysql -g mysql -m 750 "$folder/data"
-  as_root install -d -o mysql -g mysql -m 755 "$run"
-  if [ -z "$(as_root ls -A "$folder/data")" ]; then
-    step 'Making the database folder'
-    quietly as_root mariadb-install-db --no-defaults --user=mysql --datadir="$folder/data" \
-      --auth-root-authentication-method=normal --skip-test-db --skip-name-resolve
-  fi
-  as_root sh -c "umask 077; cat >'$run/init.sql'" <<SQL
-CREATE DATABASE IF NOT EXISTS \`$database\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_520_ci;
-CREATE USER IF NOT EXISTS 'larkspur'@'127.0.0.1' IDENTIFIED BY '$password';
-ALTER USER 'larkspur'@'127.0.0.1' IDENTIFIED BY '$password';
-GRANT ALL ON \`$database%\`.* TO 'larkspur'@'127.0.0.1';
-SQL
-  as_root chown mysql "$run/init.sql"
-  as_root sh -c "cd / && setsid nohup mariadbd --no-defaults --user=mysql --datadir='$folder/data' \
-    --socket='$run/m.sock' --pid-file='$run/db.pid' --log-error='$run/error.log' \
-    --bind-address=127.0.0.1 --port='$port' --skip-name-resolve --character-set-server=utf8mb4 \
-    --innodb-buffer-pool-size=256M --init-file='$run/init.sql' >/dev/null 2>&1 </dev/null &"
-  local tries=0
-  # Ready means that the account can use the database: the port opens before init.sql has been read. Nobody knocks before the
-  # server listens: a client whose own port happened to be the one it knocks at would meet itself, and hold the port for ever.
-  until as_root test -s "$run/db.pid" && MYSQL_PWD=$password mariadb --no-defaults --protocol=tcp -h 127.0.0.1 \
-    -P "$port" -u larkspur "$database" -e 'DO 1' >/dev/null 2>&1; do
-    tries=$((tries + 1))
-    [ "$tries" -gt 300 ] && { as_root tail -n 20 "$run/error.log" >&2; give_up 'The database did not come up; what it said stands above.'; }
-    sleep 0.1
-  done
-  as_root rm -f "$run/init.sql"
-}
-
 # Sockets have a short path, whatever the clone's is.
 socket_folder() { printf '/tmp/larkspur-%s' "$(printf '%s' "$1" | sha256sum | cut -c1-10)"; }
-
-stop_pid() { # pid [signal]; waits until it is gone
-  local pid=$1 signal=${2:-TERM}
-  as_root kill "-$signal" "$pid" 2>/dev/null || return 0
-  for _ in $(seq 100); do as_root kill -0 "$pid" 2>/dev/null || return 0; sleep 0.1; done
-  as_root kill -KILL "$pid" 2>/dev/null || true
-}

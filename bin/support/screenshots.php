@@ -33,7 +33,6 @@ $views = [
     'rig-try' => ['who' => 'tobias', 'open' => '/rig/try', 'sign' => '[data-pad]', 'press' => '[data-flick]'],
     'rig-advise' => ['who' => 'ines', 'open' => '/rig/advise', 'sign' => '[data-advice]'],
     'rig-history' => ['who' => 'tobias', 'open' => '/rig/history', 'sign' => '[data-version]'],
-    'rig-throttle' => ['who' => 'ines', 'open' => '/rig/ducted?rig=3', 'sign' => '[data-picture=throttle-card] svg'],
     'plan' => ['who' => 'tobias', 'open' => '/plan', 'sign' => '[data-picture=frame-strip] svg'],
     'plan-lens' => ['who' => 'tobias', 'open' => '/plan', 'sign' => '[data-picture=frame-strip] svg', 'press' => '[data-tab=lens]'],
     'plan-site' => ['who' => 'ines', 'open' => '/plan/sites', 'sign' => '[data-picture=draw-board] svg'],
@@ -41,16 +40,21 @@ $views = [
     'plan-day' => ['who' => 'tobias', 'open' => '/plan/days/1', 'sign' => '[data-picture=day-chart] [data-slot]'],
     'field' => ['who' => 'tobias', 'open' => '/field/1', 'sign' => '[data-field=ok]', 'size' => UPRIGHT, 'theme' => 'field'],
     'moves' => ['who' => 'tobias', 'open' => '/plan/moves/pull-away', 'sign' => '[data-picture=frame-strip] svg'],
-    'moves-fault' => [
-        'who' => 'tobias', 'open' => '/plan/moves/orbit', 'sign' => '[data-picture=frame-strip] svg', 'press' => '[data-fault=off-mark]',
+    'fly' => [
+        'who' => 'tobias', 'sign' => '[data-begin]', 'press' => '[data-begin]',
+        'open' => static fn (Chrome $chrome): string => '/cockpit?e='.rawurlencode((string) json_encode([
+            'exercise' => ['shot_id' => $chrome->api('/shots')[0]['id'], 'seed' => 7, 'conditions' => new stdClass],
+            'aids' => ['ghost', 'ghost-fingers'], 'grid' => 'thirds',
+        ])),
     ],
-    'fly' => ['who' => 'tobias', 'open' => '/fly', 'sign' => 'input[type=file]'],
     'debrief-clean' => ['who' => 'tobias', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $best), 'sign' => '[data-role=clock]'],
     'debrief-faulty' => [
         'who' => 'anselm', 'open' => static fn (Chrome $chrome) => $debrief($chrome, $worst), 'sign' => '[data-role=clock]',
     ],
-    'progress' => ['who' => 'tobias', 'open' => '/progress', 'sign' => '[data-take]'],
-    'progress-class' => ['who' => 'ines', 'open' => '/progress', 'sign' => '[data-take]'],
+    'progress-class' => ['who' => 'ines', 'open' => '/progress?room=class', 'sign' => '[data-operator]'],
+    'progress-ladder' => ['who' => 'juno', 'open' => '/progress?room=ladder', 'sign' => '[data-step]'],
+    'progress-standing' => ['who' => 'wick', 'open' => '/progress?room=standing', 'sign' => '[data-picture=standing] circle'],
+    'school' => ['who' => 'ines', 'open' => '/school', 'sign' => '[data-person]'],
 ];
 
 $chrome = Chrome::open($address);

@@ -35,6 +35,9 @@ final class Checks
     /** Least time for a point to cross the frame, s: the seven-second rule of thumb of panning tables (from memory). */
     public const CROSSING = 7.0;
 
+    /** Slower than this to cross, s, the picture stands. */
+    public const STANDS = 120.0;
+
     private const ARC = 30.0;
 
     /** Least hold of the tilt of a reveal, s (our judgement). */
@@ -256,6 +259,8 @@ final class Checks
                 continue;
             }
             $size = abs($press->hold);
+            // As it is said: in whole percents of the travel.
+            $size = round($size, 2);
             if ($size < $shot->comfort->least) {
                 $low[] = $press;
             } elseif ($size > $shot->comfort->most) {
@@ -302,10 +307,13 @@ final class Checks
             );
         }
 
-        return new Finding(
-            'crossing', Finding::OK, Fact::of('checks.background-crosses-frame', seconds: Quantity::seconds(min(999, $seconds))),
-            min(999, $seconds), self::CROSSING, 's',
-        );
+        // So slowly that nobody would call it a pan: there is no time to tell.
+        return $seconds > self::STANDS
+            ? new Finding('crossing', Finding::OK, Fact::of('checks.picture-does-not-pan'))
+            : new Finding(
+                'crossing', Finding::OK, Fact::of('checks.background-crosses-frame', seconds: Quantity::seconds($seconds)),
+                $seconds, self::CROSSING, 's',
+            );
     }
 
     private static function phases(MovePlan $plan): Finding

@@ -6,6 +6,7 @@ namespace Larkspur\Choreography;
 
 use Larkspur\Controls\Finger;
 use Larkspur\Measure\Statistics;
+use Larkspur\Move\Catalogue;
 use Larkspur\Move\MovePlan;
 
 /** What one finger does over a whole sheet, in the few numbers that an operator can keep in mind. */
@@ -17,19 +18,23 @@ final readonly class FingerPart
     /** A held travel below this is a touch beside another axis, not a part of its own; it has no comfort band. */
     public const TOUCH = 0.15;
 
+    /** Samples from one that is looked at in the hold to the next: a fifth of a second is close enough. */
+    private const APART = 10;
+
     /**
-     * @param  float  $hold  median travel during the hold, signed
+     * @param  bool  $main  whether the move is made of it; the others only hold what it makes
+     * @param  float  $hold  what it is judged by during the hold, signed: its median where it is held, else its travel of greatest size
      * @param  float  $peak  travel of greatest size, signed
      * @param  ?float  $onset  when it leaves its rest, s; null for a finger that rests throughout
-     * @param  ?float  $settled  when it has first come as near to its hold as a thumb can tell
      * @param  ?float  $off  when it is back at rest
      */
     private function __construct(
         public Finger $finger,
+        public bool $main,
+        public Course $course,
         public float $hold,
         public float $peak,
         public ?float $onset,
-        public ?float $settled,
         public ?float $off,
     ) {
     }
@@ -38,16 +43,17 @@ final readonly class FingerPart
     {
         $travel = $sheet->travel[$finger->value];
         $from = max(0, (int) round($plan->holdFrom / $sheet->step));
-        $to = max($from, (int) round($plan->holdTo / $sheet->step));
-        // A fifth of a second apart is close enough for what is held still.
-        $held = [];
-        for ($i = $from; $i <= $to; $i += 10) {
+        $to = max($from, min(count($travel) - 1, (int) round($plan->holdTo / $sheet->step)));
+        $held = [$travel[$from]];
+        for ($i = $from + self::APART; $i <= $to; $i += self::APART) {
             $held[] = $travel[$i];
         }
+        $median = Statistics::median($held);
+        $course = Course::of($held, $sheet->t[$from], self::APART * $sheet->step, $median);
         // The legs of a figure differ: there the longest pressed way of holding it stands for the finger.
-        $hold = $plan->marks === [] ? Statistics::median($held) : self::ofLegs($travel);
+        $hold = $plan->marks === [] ? $course->most : self::ofLegs($travel);
         $peak = 0.0;
-        $first = $last = $settled = null;
+        $first = $last = null;
         foreach ($travel as $i => $x) {
             if (abs($x) > abs($peak)) {
                 $peak = $x;
@@ -56,13 +62,15 @@ final readonly class FingerPart
                 $first ??= $i;
                 $last = $i;
             }
-            if (abs($hold) > self::RESTS && abs($x - $hold) <= self::RESTS) {
-                $settled ??= $i;
-            }
         }
         $time = static fn (?int $i): ?float => $i === null ? null : $sheet->t[$i];
 
-        return new self($finger, $hold, $peak, $time($first), $time($settled), $time($last));
+        $main = Catalogue::move($plan->intent->move)->about()->fingering;
+
+        return new self(
+            $finger, $main->group($finger) !== null && ! $main->isOptional($finger), $course, $hold, $peak,
+            $time($first), $time($last),
+        );
     }
 
     /**
@@ -78,6 +86,18 @@ final readonly class FingerPart
         return Statistics::percentile(count($up) >= count($down) ? $up : $down, count($up) >= count($down) ? 75 : 25);
     }
 
+    /** When it has first come as near to a travel as a thumb can tell, s. */
+    public function settledAt(ThumbSheet $sheet, float $travel): ?float
+    {
+        foreach ($sheet->travel[$this->finger->value] as $i => $x) {
+            if (abs($x - $travel) <= self::RESTS) {
+                return $sheet->t[$i];
+            }
+        }
+
+        return null;
+    }
+
     public function rests(): bool
     {
         return $this->onset === null;
@@ -85,6 +105,6 @@ final readonly class FingerPart
 
     public function isTouch(): bool
     {
-        return ! $this->rests() && abs($this->hold) < self::TOUCH;
+        return ! $this->rests() && ! $this->main && abs($this->hold) < self::TOUCH;
     }
 }

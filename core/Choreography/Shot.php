@@ -34,7 +34,8 @@ final readonly class Shot
     ) {
     }
 
-    public static function read(Fields $fields): self
+    /** @param  bool  $kept  whether its site was read whole before it was kept */
+    public static function read(Fields $fields, bool $kept = false): self
     {
         $schema = $fields->textOrNull('schema') ?? self::SCHEMA;
         if ($schema !== self::SCHEMA) {
@@ -48,7 +49,7 @@ final readonly class Shot
             Intent::read($fields->group('intent')),
             Rig::read($fields->group('rig')),
             $fields->choiceOrNull('mode', Rig::MODES) ?? 'standard',
-            Site::read($fields->group('site')),
+            Site::read($fields->group('site'), $kept),
             Wind::read($fields->groupOrNull('wind')),
             StickMode::from((int) ($operator?->numberOrNull('stick_mode', 1, 4) ?? 2)),
             $operator?->choiceOrNull('wheel_up', ['push', 'pull']) !== 'pull',
@@ -64,6 +65,23 @@ final readonly class Shot
     public function withIntent(Intent $intent): self
     {
         return new self($intent, $this->rig, $this->mode, $this->site, $this->wind, $this->sticks, $this->wheelUp, $this->comfort);
+    }
+
+    public function inMode(string $mode): self
+    {
+        return new self($this->intent, $this->rig, $mode, $this->site, $this->wind, $this->sticks, $this->wheelUp, $this->comfort);
+    }
+
+    /** The same shot in somebody else's hands. */
+    public function inHands(StickMode $sticks, bool $wheelUp): self
+    {
+        return new self($this->intent, $this->rig, $this->mode, $this->site, $this->wind, $sticks, $wheelUp, $this->comfort);
+    }
+
+    /** The same shot with another rig, in another wind. */
+    public function under(Rig $rig, Wind $wind): self
+    {
+        return new self($this->intent, $rig, $this->mode, $this->site, $wind, $this->sticks, $this->wheelUp, $this->comfort);
     }
 
     /** @return array<string, mixed> */

@@ -26,6 +26,12 @@ final class SiteChecks
 
     private const LOWEST = 2.0;
 
+    /** No craft holds its height better than this, m: lower is touching the ground (our judgement). */
+    private const HELD = 0.5;
+
+    /** The same over water, where what holds the height is misled (our judgement). */
+    private const HELD_OVER_WATER = 1.0;
+
     /** Over water the sensors that hold the height are unreliable: stay this far up, m (common practice, no published source). */
     private const OVER_WATER = 3.0;
 
@@ -40,6 +46,7 @@ final class SiteChecks
     {
         return [
             self::clearance($shot, $plan),
+            ...self::gap($shot, $plan),
             self::height($shot, $plan),
             self::sightLine($shot, $plan),
             ...self::hidden($shot, $plan),
@@ -86,6 +93,8 @@ final class SiteChecks
         if ($least < $margin) {
             $more = ceil(($margin - $least) * 2) / 2;
             $height = $plan->intent->number('height_m');
+            // What is flown through a gap, or is a figure at its own height, is not flown over it.
+            $over = $plan->intent->number('gap_m') === null && ! Checks::hasNoHold($plan);
 
             return new Finding(
                 'clearance', Finding::BROKEN,
@@ -96,9 +105,9 @@ final class SiteChecks
                         margin: Quantity::metres($margin),
                     ),
                 $least, $margin, 'm',
-                Fact::of('site-check.fly-higher-another-distance'),
+                Fact::of($over ? 'site-check.fly-higher-another-distance' : 'site-check.lay-it-out-elsewhere'),
                 // Over it: the lowest of the path clears its top.
-                $height === null ? [] : ['height_m' => round(
+                $height === null || ! $over ? [] : ['height_m' => round(
                     $height + max($more, $nearest->body->top() + $margin - Statistics::least($plan->flight->up)), 1,
                 )],
             );
@@ -110,12 +119,42 @@ final class SiteChecks
         );
     }
 
+    /** @return list<Finding> */
+    private static function gap(Shot $shot, MovePlan $plan): array
+    {
+        $gap = Opening::on($shot, $plan);
+        if ($gap === null) {
+            return [];
+        }
+        [$width, $needed] = [Quantity::metres($gap->width), Quantity::metres($gap->needed)];
+        if ($gap->fits()) {
+            return [new Finding(
+                'gap', Finding::OK,
+                Fact::of('site-check.gap-fits', left: $gap->left, right: $gap->right, width: $width, needed: $needed), $gap->width,
+                $gap->needed, 'm',
+            )];
+        }
+        $wider = ceil($gap->needed * 2) / 2;
+
+        return [new Finding(
+            'gap', Finding::BROKEN,
+            Fact::of(
+                'site-check.gap-too-narrow', left: $gap->left, right: $gap->right, width: $width, at: Quantity::moment($gap->at),
+                short: Quantity::metres($gap->needed - $gap->width),
+            ),
+            $gap->width, $gap->needed, 'm',
+            ...($gap->drawn ? [Fact::of('site-check.way-round-gap')] : [
+                Fact::of('site-check.take-wider-gap', needed: Quantity::metres($wider)), ['gap_m' => $wider],
+            ]),
+        )];
+    }
+
     /**
      * Nothing of a solid lies nearer to a path than this, over the ground, m: its distance from the box about the path.
      *
      * @return callable(Solid): float
      */
-    private static function bound(MovePlan $plan): callable
+    public static function bound(MovePlan $plan): callable
     {
         $flight = $plan->flight;
         [$west, $east] = [Statistics::least($flight->east), Statistics::greatest($flight->east)];
@@ -199,6 +238,13 @@ final class SiteChecks
             return new Finding(
                 'height', Finding::BROKEN, Fact::of('site-check.way-leads-into-ground', low: Quantity::metres(-$low)), $low, 0.0, 'm',
                 Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low),
+            );
+        }
+        if ($low < self::HELD - 1e-6 && ! Checks::hasNoHold($plan)) {
+            return new Finding(
+                'height', Finding::BROKEN,
+                Fact::of('site-check.too-low-to-hold', low: Quantity::metres(max(0.0, $low)), least: Quantity::metres(self::HELD)),
+                $low, self::HELD, 'm', Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low),
             );
         }
         if ($low < self::LOWEST - 1e-6 && ! Checks::hasNoHold($plan)) {
@@ -407,11 +453,14 @@ final class SiteChecks
             return [];
         }
 
+        $deep = $least < self::HELD_OVER_WATER - 1e-6 && ! Checks::hasNoHold($plan);
+
         return [$least < self::OVER_WATER
             ? new Finding(
-                'water', Finding::NOTE,
+                'water', $deep ? Finding::BROKEN : Finding::NOTE,
                 Fact::of(
-                    'site-check.over-sensors-cant-hold', least: Quantity::metres($least), what: $what->name, at: Quantity::moment($at),
+                    $deep ? 'site-check.too-low-over-water' : 'site-check.over-sensors-cant-hold', least: Quantity::metres($least),
+                    what: $what->name, at: Quantity::moment($at),
                 ),
                 $least, self::OVER_WATER, 'm', Fact::of('site-check.stay-up-over-water', overWater: Quantity::metres(self::OVER_WATER)),
                 $plan->intent->number('height_m') === null

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Flight;
 
 use Larkspur\Choreography\ThumbSheet;
+use Larkspur\Controls\Answers;
 use Larkspur\Controls\Finger;
 use Larkspur\Flight;
 use Larkspur\Measure\Lag;
@@ -23,7 +24,9 @@ use Larkspur\Rig\Rig;
 final class Aircraft
 {
     /** Time in which drag alone takes a small craft's speed through the air, s (common practice, no published source). */
-    private const COAST = 2.2;
+    public const COAST = 2.2;
+
+    private readonly Answers $answers;
 
     private readonly float $travelShare;
 
@@ -40,16 +43,25 @@ final class Aircraft
 
     /**
      * @param  bool  $positioning  whether it holds its place over the ground by itself; without, the air takes it along
+     * @param  ?Answers  $answers  what it makes of a finger; by the curves of its mode where left out
      */
     public function __construct(
         private readonly Rig $rig, private readonly ModeTune $mode, private readonly float $step, private readonly bool $positioning = true,
+        ?Answers $answers = null,
     ) {
+        $this->answers = $answers ?? $mode;
         $this->travelShare = Lag::share($mode->travelLag, $step);
         $this->climbShare = Lag::share($mode->climbLag, $step);
         $this->turnShare = Lag::share($mode->turnLag, $step);
         $this->tiltShare = Lag::share($mode->lag(Finger::Tilt), $step);
         $this->coastShare = Lag::share(self::COAST, $step);
-        $this->airspeed = max($mode->run, $rig->mode('fast')->run);
+        $this->airspeed = self::airspeed($rig, $mode);
+    }
+
+    /** Greatest speed through the air, m/s: what the fast mode can do. */
+    public static function airspeed(Rig $rig, ModeTune $mode): float
+    {
+        return max($mode->run, $rig->mode('fast')->run);
     }
 
     /**
@@ -82,8 +94,8 @@ final class Aircraft
         Pose $pose, FingerInput $fingers, float $windEast = 0.0, float $windNorth = 0.0, float $gustEast = 0.0, float $gustNorth = 0.0,
     ): Pose {
         $mode = $this->mode;
-        $run = $mode->asked(Finger::Run, $fingers->run);
-        $slide = $mode->asked(Finger::Slide, $fingers->slide);
+        $run = $this->answers->asked(Finger::Run, $fingers->run);
+        $slide = $this->answers->asked(Finger::Slide, $fingers->slide);
         $sin = sin($pose->heading);
         $cos = cos($pose->heading);
         [$askedEast, $askedNorth] = ! $this->positioning
@@ -107,12 +119,13 @@ final class Aircraft
         $northRate = $pose->northRate + $dn + $coupling * $gustNorth;
 
         $climbRate = $pose->climbRate + self::within(
-            $this->climbShare * ($mode->asked(Finger::Climb, $fingers->climb) - $pose->climbRate), $mode->climbAccelerate * $this->step,
+            $this->climbShare * ($this->answers->asked(Finger::Climb, $fingers->climb) - $pose->climbRate),
+            $mode->climbAccelerate * $this->step,
         );
         $turnRate = $pose->turnRate + self::within(
-            $this->turnShare * ($mode->asked(Finger::Turn, $fingers->turn) - $pose->turnRate), $mode->turnAccelerate * $this->step,
+            $this->turnShare * ($this->answers->asked(Finger::Turn, $fingers->turn) - $pose->turnRate), $mode->turnAccelerate * $this->step,
         );
-        $tiltRate = $pose->tiltRate + $this->tiltShare * ($mode->asked(Finger::Tilt, $fingers->tilt) - $pose->tiltRate);
+        $tiltRate = $pose->tiltRate + $this->tiltShare * ($this->answers->asked(Finger::Tilt, $fingers->tilt) - $pose->tiltRate);
         $tilt = $pose->tilt + $tiltRate * $this->step;
         if ($tilt < $this->rig->tiltLow || $tilt > $this->rig->tiltHigh) {
             $tilt = max($this->rig->tiltLow, min($this->rig->tiltHigh, $tilt));

@@ -45,6 +45,12 @@ final readonly class MovingPoint
         return [$this->t[0], $this->t[count($this->t) - 1]];
     }
 
+    /** The same on its way so many seconds later. */
+    public function later(float $seconds): self
+    {
+        return new self(array_map(static fn (float $t): float => $t + $seconds, $this->t), $this->places);
+    }
+
     /** Where it is at a time; before its first point and after its last it rests there. */
     public function at(float $time): Position
     {

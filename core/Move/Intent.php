@@ -162,6 +162,15 @@ final readonly class Intent
         );
     }
 
+    /** The same about another place, or about none; a track is left out. */
+    public function about(?GeoPoint $subject, ?float $base): self
+    {
+        return new self(
+            $this->move, $subject, $base, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, [], $this->parts,
+            $this->join,
+        );
+    }
+
     /** @param  array<string, float|string>  $parameters  by id; those of a part of a combination as "parts.1.pace_mps" */
     public function with(array $parameters): self
     {
@@ -216,6 +225,15 @@ final readonly class Intent
         return new self(
             $this->move, $track[0]['at'], $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, $track,
             $this->parts, $this->join,
+        );
+    }
+
+    /** The same move of the same subject, with nothing said of how far it goes. */
+    public function stretch(): self
+    {
+        return new self(
+            $this->move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home,
+            array_filter($this->parameters, is_string(...)), $this->track,
         );
     }
 

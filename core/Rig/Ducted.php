@@ -19,7 +19,7 @@ use Larkspur\Refusal;
 final readonly class Ducted
 {
     /** Standard gravity, m/s2 (3rd CGPM, 1901). */
-    private const GRAVITY = 9.80665;
+    public const GRAVITY = 9.80665;
 
     /**
      * @param  float  $hover  share of full throttle that holds the height, 0.1 to 0.9

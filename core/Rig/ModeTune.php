@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Rig;
 
+use Larkspur\Controls\Answers;
 use Larkspur\Controls\Finger;
 use Larkspur\Controls\Response;
 use Larkspur\Fields;
@@ -13,7 +14,7 @@ use Larkspur\Measure\Angle;
  * One flight mode of a craft as it is set up: top rates, how hard it speeds up and brakes, how it lags behind the
  * sticks, the gimbal's tune and the curve of each finger. Metres, seconds, radians.
  */
-final readonly class ModeTune
+final readonly class ModeTune implements Answers
 {
     /** A first-order response has covered 95 % after three time constants. */
     private const CUSHION = 3.0;
@@ -110,6 +111,16 @@ final readonly class ModeTune
             $finger === Finger::Turn && $cushion !== null ? $cushion / self::CUSHION : $this->turnLag,
             $of(Finger::Tilt, $this->tilt), $finger === Finger::Tilt && $cushion !== null ? $cushion : $this->tiltCushion,
             $curve === null ? $this->curves : [...$this->curves, $finger->value => $curve],
+        );
+    }
+
+    /** The same mode of a craft that answers so many times more slowly, as a heavier one does: its rates stay, what leads to them grows. */
+    public function answering(float $times): self
+    {
+        return new self(
+            $this->name, $this->run, $this->slide, $this->climb, $this->sink, $this->turn, $this->accelerate / $times,
+            $this->brake / $times, $this->climbAccelerate / $times, $this->turnAccelerate / $times, $this->travelLag * $times,
+            $this->climbLag * $times, $this->turnLag * $times, $this->tilt, $this->tiltCushion, $this->curves,
         );
     }
 

@@ -79,6 +79,15 @@ final readonly class Rig
         );
     }
 
+    /** The same rig whose gimbal goes from one tilt to another, rad. */
+    public function withTilt(float $low, float $high): self
+    {
+        return new self(
+            $this->craft, $this->width, $this->windLimit, $this->gustCoupling, $low, $high, $this->batteryMinutes, $this->modes,
+            $this->hands, $this->ducted,
+        );
+    }
+
     /** @return array<string, mixed> what of a rig a person sets, in its form */
     public function settings(): array
     {

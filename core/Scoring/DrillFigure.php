@@ -55,6 +55,11 @@ final readonly class DrillFigure implements JudgedParts
     /** The same of a corner: a place that differs by less, m, heading included. */
     private const STAYS = 0.1;
 
+    /** Share of its greatest rate from which an axis moves, and of the time that it moves in which another does too. */
+    private const MOVES = 0.15;
+
+    private const OFTEN = 0.2;
+
     /**
      * @param  AskedOfTheHand  $asked  what the figure itself asks of the picture
      * @param  float  $stray  root mean square off the figure, m
@@ -64,6 +69,7 @@ final readonly class DrillFigure implements JudgedParts
      * @param  array<value-of<Petal>, list<Metric>>  $metrics
      * @param  list<MatchedMark>  $marks  in the order of the plan
      * @param  bool  $staysPut  whether the figure is flown on one spot
+     * @param  list<Finger>  $together  fingers that the figure itself moves together with another
      */
     private function __construct(
         public AskedOfTheHand $asked,
@@ -74,6 +80,7 @@ final readonly class DrillFigure implements JudgedParts
         private array $metrics,
         public array $marks,
         public bool $staysPut,
+        public array $together,
     ) {
     }
 
@@ -143,8 +150,40 @@ final readonly class DrillFigure implements JudgedParts
                 ],
                 Petal::Frame->value => self::worstOfEach($frame),
             ],
-            array_values($matched), $way < 1.0,
+            array_values($matched), $way < 1.0, self::together($plan),
         );
+    }
+
+    /**
+     * The fingers that move together with another one as the figure is planned: of these no thumb can be said to press along.
+     *
+     * @return list<Finger>
+     */
+    private static function together(MovePlan $plan): array
+    {
+        $flight = $plan->flight;
+        $rates = array_fill_keys(array_column(Finger::cases(), 'value'), []);
+        for ($i = 10, $n = $flight->count(); $i < $n; $i += 10) {
+            $way = $flight->position($i)->minus($flight->position($i - 10));
+            [$sin, $cos] = [sin($flight->heading[$i]), cos($flight->heading[$i])];
+            $rates['run'][] = $way->east * $sin + $way->north * $cos;
+            $rates['slide'][] = $way->east * $cos - $way->north * $sin;
+            $rates['climb'][] = $way->up;
+            $rates['turn'][] = $flight->heading[$i] - $flight->heading[$i - 10];
+            $rates['tilt'][] = $flight->tilt[$i] - $flight->tilt[$i - 10];
+        }
+        $moves = array_map(static function (array $of): array {
+            $least = max(1e-4, self::MOVES * Statistics::greatest(Series::sizes($of)));
+
+            return array_map(static fn (float $rate): bool => abs($rate) > $least, $of);
+        }, $rates);
+
+        return array_values(array_filter(Finger::cases(), static function (Finger $finger) use ($moves): bool {
+            $own = array_keys(array_filter($moves[$finger->value]));
+            $shared = array_filter($own, static fn (int $k): bool => count(array_filter(array_column($moves, $k))) > 1);
+
+            return $own !== [] && count($shared) > self::OFTEN * count($own);
+        }));
     }
 
     /**

@@ -44,7 +44,11 @@ final readonly class Area
                 Fact::of('area.from-to', least: $least, mostPoints: Solid::MOST_POINTS),
             );
         }
-        $crossing = $closed ? Outline::selfCrossing($points) : null;
+        try {
+            $crossing = $closed ? Outline::selfCrossing($points) : null;
+        } catch (Refusal $intricate) {
+            throw $intricate->at($fields->place('points'));
+        }
         if ($crossing !== null) {
             throw new Refusal(
                 Fact::of('area.outline-crosses-itself-side', name: $name, side: $crossing[0] + 1, otherSide: $crossing[1] + 1),

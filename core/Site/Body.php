@@ -37,4 +37,7 @@ interface Body
      * @return list<list<array{Position, Position}>>
      */
     public function edges(): array;
+
+    /** @return list<Position> corners that all of it lies between; none where it has no more than its parts have */
+    public function about(): array;
 }

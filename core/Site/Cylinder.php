@@ -79,4 +79,9 @@ final readonly class Cylinder implements Body
 
         return [[...$foot, ...array_map(fn (Position $p): Position => $p->plus(0, 0, $this->height), $foot)]];
     }
+
+    public function about(): array
+    {
+        return [];
+    }
 }

@@ -80,7 +80,11 @@ final readonly class DrawnSite
             $document->groups($found[1])[(int) $found[2]]->pairs('points'),
         );
 
-        return count($places) < 4 ? null : Outline::untangled($places);
+        try {
+            return count($places) < 4 ? null : Outline::untangled($places);
+        } catch (Refusal) {
+            return null;
+        }
     }
 
     /** @return list<Position> */

@@ -4,11 +4,19 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Larkspur\Fact;
 use Larkspur\Geo\Position;
+use Larkspur\Refusal;
 
 /** Plane geometry of outlines: closed ones by their corners in order, open ones as lines. Metres over the ground. */
 final class Outline
 {
+    /** Pairs of sides that are looked at closely, for each corner: those of real places are a handful. */
+    private const TESTS = 10;
+
+    /** Crossings that are undone, one after the other; what is not untangled then is no outline. */
+    private const EXCHANGES = 300;
+
     /**
      * Middle of the upright box about points, over the ground, at the height of the lowest.
      *
@@ -115,21 +123,48 @@ final class Outline
     /**
      * The first two sides of an outline that cross where they should not, counted from 0; null where it is simple.
      *
+     *
      * @param  list<Position>  $outline
      * @return ?array{int, int}
+     * @throws Refusal where so many sides lie over each other that it would take too long to say
      */
     public static function selfCrossing(array $outline): ?array
     {
+        // Only sides that lie side by side from west to east can cross: they are gone through in that order, each with those that begin
+        // before
+        // it ends (a plane sweep over the ends alone; M. I. Shamos and D. Hoey, Proc. 17th FOCS (1976) 208-215).
         $n = count($outline);
+        $west = $east = $south = $north = [];
         for ($i = 0; $i < $n; $i++) {
-            for ($j = $i + 2; $j < $n; $j++) {
-                if (($j + 1) % $n !== $i && self::cross($outline[$i], $outline[($i + 1) % $n], $outline[$j], $outline[($j + 1) % $n])) {
-                    return [$i, $j];
+            [$a, $b] = [$outline[$i], $outline[($i + 1) % $n]];
+            [$west[], $east[]] = $a->east < $b->east ? [$a->east, $b->east] : [$b->east, $a->east];
+            [$south[], $north[]] = $a->north < $b->north ? [$a->north, $b->north] : [$b->north, $a->north];
+        }
+        $order = $west;
+        asort($order);
+        $order = array_keys($order);
+        $first = null;
+        $tests = 0;
+        for ($k = 0; $k < $n; $k++) {
+            $i = $order[$k];
+            for ($l = $k + 1; $l < $n && $west[$order[$l]] <= $east[$i]; $l++) {
+                $j = $order[$l];
+                if ($south[$j] > $north[$i] || $north[$j] < $south[$i]) {
+                    continue;
+                }
+                if (++$tests > self::TESTS * ($n + 40)) {
+                    throw new Refusal(Fact::of('outline.too-intricate', corners: $n), '', Fact::of('outline.fewer-corners'));
+                }
+                [$low, $high] = $i < $j ? [$i, $j] : [$j, $i];
+                $apart = $high - $low > 1 && ($high + 1) % $n !== $low;
+                if ($apart && ($first === null || [$low, $high] < $first)
+                    && self::cross($outline[$low], $outline[$low + 1], $outline[$high], $outline[($high + 1) % $n])) {
+                    $first = [$low, $high];
                 }
             }
         }
 
-        return null;
+        return $first;
     }
 
     /**
@@ -141,7 +176,7 @@ final class Outline
      */
     public static function untangled(array $outline): array
     {
-        while (($crossing = self::selfCrossing($outline)) !== null) {
+        for ($k = 0; $k < self::EXCHANGES && ($crossing = self::selfCrossing($outline)) !== null; $k++) {
             [$i, $j] = $crossing;
             $before = self::around($outline);
             $next = [
@@ -186,6 +221,58 @@ final class Outline
     }
 
     /**
+     * The corners that matter: no other lies farther from the sides between them than $off, m (D. H. Douglas and T. K. Peucker,
+     * Cartographica
+     * 10 (1973) 112-122).
+     *
+     * @param  non-empty-list<Position>  $outline
+     * @return non-empty-list<Position> in the same order, three or more
+     */
+    public static function simplified(array $outline, float $off): array
+    {
+        $n = count($outline);
+        $east = $north = [];
+        foreach ([...$outline, $outline[0]] as $p) {
+            $east[] = $p->east;
+            $north[] = $p->north;
+        }
+        // A ring has no ends: it is cut at its first corner and at the one that lies farthest from it.
+        [$far, $most] = [0, -1.0];
+        for ($i = 1; $i < $n; $i++) {
+            $square = ($east[$i] - $east[0]) ** 2 + ($north[$i] - $north[0]) ** 2;
+            if ($square > $most) {
+                [$far, $most] = [$i, $square];
+            }
+        }
+        $kept = [0 => true, $far => true];
+        $open = [[0, $far], [$far, $n]];
+        while ($open !== []) {
+            [$from, $to] = array_pop($open);
+            [$ae, $an] = [$east[$from], $north[$from]];
+            [$de, $dn] = [$east[$to] - $ae, $north[$to] - $an];
+            $length = max(1e-12, $de * $de + $dn * $dn);
+            [$index, $most] = [0, $off * $off];
+            for ($i = $from + 1; $i < $to; $i++) {
+                [$pe, $pn] = [$east[$i] - $ae, $north[$i] - $an];
+                $share = ($pe * $de + $pn * $dn) / $length;
+                $share = $share < 0.0 ? 0.0 : ($share > 1.0 ? 1.0 : $share);
+                $square = ($pe - $share * $de) ** 2 + ($pn - $share * $dn) ** 2;
+                if ($square > $most) {
+                    [$index, $most] = [$i, $square];
+                }
+            }
+            if ($index > 0) {
+                $kept[$index] = true;
+                array_push($open, [$from, $index], [$index, $to]);
+            }
+        }
+        ksort($kept);
+        $corners = array_map(static fn (int $index): Position => $outline[$index], array_keys($kept));
+
+        return count($corners) < 3 ? $outline : $corners;
+    }
+
+    /**
      * An outline cut into convex parts: itself where it is convex, else triangles by cutting off ears (G. H. Meisters, Amer.
      * Math. Monthly 82 (1975) 648-651).
      *
@@ -207,27 +294,45 @@ final class Outline
             return [$outline];
         }
         $parts = [];
-        while (count($corners) > 3) {
-            $n = count($corners);
-            $ear = 0;
-            for ($i = 0; $i < $n; $i++) {
-                [$a, $b, $c] = [$corners[($i + $n - 1) % $n], $corners[$i], $corners[($i + 1) % $n]];
-                if ($turn($a, $b, $c) <= 0) {
-                    continue;
-                }
-                $free = true;
-                foreach ($corners as $p) {
-                    $free = $free && ($p === $a || $p === $b || $p === $c || ! self::contains([$a, $b, $c], $p->east, $p->north));
-                }
-                if ($free) {
-                    $ear = $i;
-                    break;
-                }
+        $i = 0;
+        $tried = 0;
+        while (($n = count($corners)) > 3) {
+            [$a, $b, $c] = [$corners[($i + $n - 1) % $n], $corners[$i % $n], $corners[($i + 1) % $n]];
+            // Where rounding leaves no ear at all, one is cut all the same: the outline gets simpler with every cut.
+            if ($tried > $n || ($turn($a, $b, $c) > 0 && self::isFree([$a, $b, $c], $corners))) {
+                $parts[] = [$a, $b, $c];
+                array_splice($corners, $i % $n, 1);
+                // What was no ear before this cut may be one now: the corner before it is looked at next.
+                $i = ($i % $n + $n - 2) % max(1, $n - 1);
+                $tried = 0;
+
+                continue;
             }
-            $parts[] = [$corners[($ear + $n - 1) % $n], $corners[$ear], $corners[($ear + 1) % $n]];
-            array_splice($corners, $ear, 1);
+            $i++;
+            $tried++;
         }
 
         return $corners === [] ? $parts : [...$parts, $corners];
+    }
+
+    /**
+     * Whether no other corner lies in a triangle.
+     *
+     * @param  array{Position, Position, Position}  $triangle
+     * @param  list<Position>  $corners
+     */
+    private static function isFree(array $triangle, array $corners): bool
+    {
+        [$a, $b, $c] = $triangle;
+        [$west, $east] = [min($a->east, $b->east, $c->east), max($a->east, $b->east, $c->east)];
+        [$south, $north] = [min($a->north, $b->north, $c->north), max($a->north, $b->north, $c->north)];
+        foreach ($corners as $p) {
+            if ($p->east >= $west && $p->east <= $east && $p->north >= $south && $p->north <= $north
+                && $p !== $a && $p !== $b && $p !== $c && self::contains($triangle, $p->east, $p->north)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -9,12 +9,22 @@ use Larkspur\Geo\Position;
 /** An upright body over any outline that does not cross itself: a box, a walled yard, the crown of a wood. Metres. */
 final class Prism implements Body
 {
+    /**
+     * Of an outline with more corners than this the picture shows those that matter, to a hundredth of its reach; distances are its own.
+     */
+    private const SEEN = 60;
+
+    private const GRAIN = 0.01;
+
     private readonly Position $middle;
 
     private readonly float $reach;
 
     /** @var ?list<non-empty-list<Position>> feet of its convex parts, worked out when first asked for */
     private ?array $parts = null;
+
+    /** @var ?non-empty-list<Position> likewise: the corners that the picture shows */
+    private ?array $seen = null;
 
     /** @var ?list<list<Position>> likewise */
     private ?array $corners = null;
@@ -116,10 +126,24 @@ final class Prism implements Body
         );
     }
 
+    public function about(): array
+    {
+        $seen = count($this->outline) > self::SEEN ? $this->seen() : [];
+
+        return [...$seen, ...array_map(fn (Position $p): Position => $p->plus(0, 0, $this->height), $seen)];
+    }
+
+    /** @return non-empty-list<Position> */
+    private function seen(): array
+    {
+        return $this->seen ??= count($this->outline) > self::SEEN
+            ? Outline::simplified($this->outline, self::GRAIN * $this->reach) : $this->outline;
+    }
+
     /** @return list<non-empty-list<Position>> */
     private function parts(): array
     {
-        return $this->parts ??= Outline::convexParts($this->outline);
+        return $this->parts ??= Outline::convexParts($this->seen());
     }
 
     /**

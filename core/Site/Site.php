@@ -26,6 +26,12 @@ final readonly class Site
     /** Farther from the take-off point than this, nothing can be planned: nobody could see the craft. */
     public const REACH = 5000.0;
 
+    /** More of any of them than this is a survey, not a site. */
+    private const MOST = ['solids' => 500, 'areas' => 100, 'observers' => 20, 'spots' => 400, 'profile' => 400];
+
+    /** Corners of everything on it: three hundred woods of four hundred. */
+    private const MOST_POINTS = 120000;
+
     /**
      * @param  float  $ceiling  greatest height above ground, m
      * @param  float  $sightLine  greatest distance from the operator, m
@@ -51,9 +57,11 @@ final readonly class Site
     ) {
     }
 
-    public static function read(Fields $fields): self
+    /** @param  bool  $kept  whether it was read whole before it was kept */
+    public static function read(Fields $fields, bool $kept = false): self
     {
-        $solids = array_map(Solid::read(...), $fields->groups('solids'));
+        self::enough($fields);
+        $solids = array_map(static fn (Fields $one): Solid => Solid::read($one, $kept), $fields->groups('solids'));
         foreach ($solids as $k => $solid) {
             $away = $solid->leastDistance(new Position(0, 0, 0));
             if ($away > self::REACH) {
@@ -79,6 +87,36 @@ final readonly class Site
             ($fields->numberOrNull('variation_deg', -180, 180, 'degrees') ?? 0.0) * Angle::DEGREE,
             new Zone($fields->textOrNull('zone') ?? 'UTC', $fields->place('zone')),
         );
+    }
+
+    /**
+     * That there is not more of anything than a plan can be worked out with while somebody waits for it.
+     *
+     * @throws Refusal
+     */
+    private static function enough(Fields $fields): void
+    {
+        $lies = $fields->groupOrNull('ground');
+        foreach (self::MOST as $name => $most) {
+            [$of, $list] = in_array($name, ['spots', 'profile'], true) ? [$lies, $name] : [$fields, $name];
+            $many = $of?->howMany($list) ?? 0;
+            if ($many > $most) {
+                throw new Refusal(
+                    Fact::of('site.too-many', what: $name, many: $many), $fields->place($name),
+                    Fact::of('site.at-most', most: $most),
+                );
+            }
+        }
+        $points = 0;
+        foreach ([...$fields->groups('solids'), ...$fields->groups('areas')] as $one) {
+            $points += $one->howMany('points');
+        }
+        if ($points > self::MOST_POINTS) {
+            throw new Refusal(
+                Fact::of('site.too-many', what: 'points', many: $points), $fields->place('solids'),
+                Fact::of('site.at-most', most: self::MOST_POINTS),
+            );
+        }
     }
 
     /** @return array<string, mixed> */

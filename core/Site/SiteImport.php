@@ -276,9 +276,15 @@ final class SiteImport
         if (count($places) > 1 && $places[0]->minus($places[count($places) - 1])->length() < self::SAME) {
             $places = array_slice($places, 0, -1);
         }
-        if (count($places) > 3 && Outline::selfCrossing($places) !== null) {
-            $places = Outline::untangled($places);
-            $this->notes[] = Fact::of('site-import.outline-crossed-itself-corners', name: $name);
+        try {
+            if (count($places) > 3 && Outline::selfCrossing($places) !== null) {
+                $places = Outline::untangled($places);
+                $this->notes[] = Fact::of('site-import.outline-crossed-itself-corners', name: $name);
+            }
+        } catch (Refusal) {
+            $this->notes[] = Fact::of('site-import.too-intricate', name: $name);
+
+            return;
         }
         if ($places === [] || count($places) < 3 || abs(Outline::twiceArea($places)) < 0.01) {
             $this->notes[] = Fact::of('site-import.encloses-nothing-left-out', name: $name);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Site;
 
+use Closure;
 use Larkspur\Camera\View;
 use Larkspur\Fact;
 use Larkspur\Fields;
@@ -20,6 +21,12 @@ final readonly class Solid
     /** An outline needs at most so many corners; more are a survey, not a sketch. */
     public const MOST_POINTS = 400;
 
+    /** So few are read at once. */
+    private const FEW_POINTS = 24;
+
+    /** No width that is said beside an outline is greater, m. */
+    private const WIDEST = 2000.0;
+
     /** Middle of the ball about it. */
     public Position $heart;
 
@@ -28,7 +35,7 @@ final readonly class Solid
 
     /**
      * @param  value-of<self::SHAPES>  $shape
-     * @param  non-empty-list<Position>  $foot  its outline on the ground, in order round it; of a wire the feet of its supports
+     * @param  Closure(): non-empty-list<Position>|non-empty-list<Position>  $foot
      * @param  array<string, mixed>  $form  what its shape is written with
      * @param  bool  $isSubject  whether it is filmed; a subject never hides itself
      * @param  bool  $moves  whether it moves by itself: a film of it can't be speeded up
@@ -38,7 +45,7 @@ final readonly class Solid
         public string $name,
         public string $shape,
         public Body $body,
-        public array $foot,
+        private Closure|array $foot,
         private array $form,
         public bool $isSubject = false,
         public bool $moves = false,
@@ -47,6 +54,12 @@ final readonly class Solid
         $half = ($body->top() - $middle->up) / 2;
         $this->heart = $middle->plus(0, 0, $half);
         $this->radius = hypot($body->reach(), $half);
+    }
+
+    /** @return non-empty-list<Position> its outline on the ground, in order round it; of a wire the feet of its supports */
+    public function foot(): array
+    {
+        return $this->foot instanceof Closure ? ($this->foot)() : $this->foot;
     }
 
     /** @param  float  $heading direction of the length, rad clockwise from north */
@@ -82,12 +95,20 @@ final readonly class Solid
     public static function over(
         string $id, string $name, array $outline, float $height, float $clear = 0.0, bool $isSubject = false, bool $moves = false,
     ): self {
-        $body = new Prism(array_map(static fn (Position $p): Position => $p->plus(0, 0, $clear), $outline), $height - $clear);
+        $body = self::raised($outline, $height, $clear);
 
         return new self($id, $name, $clear > 0 ? 'canopy' : 'polygon', $body, $outline, [
             ...self::placed($body->middle()->plus(0, 0, -$clear), ...self::spread($outline), height: $height),
             'points' => self::written($outline), ...$clear > 0 ? ['clear_m' => $clear] : [],
         ], $isSubject, $moves);
+    }
+
+    /** @param  non-empty-list<Position>  $outline */
+    private static function raised(array $outline, float $height, float $clear): Prism
+    {
+        return new Prism(
+            $clear === 0.0 ? $outline : array_map(static fn (Position $p): Position => $p->plus(0, 0, $clear), $outline), $height - $clear,
+        );
     }
 
     /** @param  non-empty-list<Position>  $feet  below its supports */
@@ -103,8 +124,12 @@ final readonly class Solid
         ]);
     }
 
-    /** @throws Refusal where it can't stand as it is written, with the nearest form that can */
-    public static function read(Fields $fields): self
+    /**
+     * @param  bool  $kept  whether it was read before it was kept: then an outline of many corners is looked at only when it matters
+     *
+     * @throws Refusal where it can't stand as it is written, with the nearest form that can
+     */
+    public static function read(Fields $fields, bool $kept = false): self
     {
         /** @var value-of<self::SHAPES> $shape */
         $shape = $fields->choiceOrNull('shape', self::SHAPES) ?? 'box';
@@ -131,9 +156,17 @@ final readonly class Solid
             );
         }
         $clear = $shape === 'canopy' ? $free : 0.0;
+        $later = $kept ? self::later($fields, $id, $name, $shape, $foot, $height, $clear, $filmed, $moves) : null;
+        if ($later !== null) {
+            return $later;
+        }
         if ($shape === 'polygon' || ($shape === 'canopy' && $fields->has('points'))) {
             $outline = self::points($fields, $foot, 3);
-            $crossing = Outline::selfCrossing($outline);
+            try {
+                $crossing = Outline::selfCrossing($outline);
+            } catch (Refusal $intricate) {
+                throw $intricate->at($fields->place('points'));
+            }
             if ($crossing !== null) {
                 throw new Refusal(
                     Fact::of('solid.outline-crosses-itself-side', name: $name, side: $crossing[0] + 1, otherSide: $crossing[1] + 1),
@@ -161,6 +194,36 @@ final readonly class Solid
                 $id, $name, $base, $width, $fields->numberOrNull('length_m', 0.01, 2000, 'm') ?? $width, $height,
                 ($fields->numberOrNull('heading_deg', -360, 360, 'degrees') ?? 0.0) * Angle::DEGREE, $filmed, $moves,
             );
+    }
+
+    /**
+     * One whose outline is read when somebody comes near; null where it has few corners, or does not say how far it reaches.
+     *
+     * @param  value-of<self::SHAPES>  $shape
+     */
+    private static function later(
+        Fields $fields, string $id, string $name, string $shape, float $foot, float $height, float $clear, bool $filmed, bool $moves,
+    ): ?self {
+        $form = $fields->asWritten(
+            'east_m', 'north_m', 'base_m', 'width_m', 'length_m', 'height_m', 'heading_deg', 'points', 'clear_m',
+        );
+        [$width, $length] = [$form['width_m'] ?? null, $form['length_m'] ?? null];
+        $known = in_array(
+            $shape, ['polygon', 'canopy'], true,
+        ) && is_array($form['points'] ?? null) && count($form['points']) > self::FEW_POINTS
+            && is_numeric($width) && is_numeric($length) && $width < self::WIDEST && $length < self::WIDEST;
+        if (! $known) {
+            return null;
+        }
+        $outline = static fn (): array => self::points($fields, $foot, 3);
+        $middle = new Position($fields->number('east_m', -20000, 20000), $fields->number('north_m', -20000, 20000), $foot + $clear);
+        $body = new Later(
+            // What stands beside the outline is rounded to the millimetre.
+            $middle, hypot((float) $width, (float) $length) / 2 + 0.01, $foot + $height,
+            static fn (): Body => self::raised($outline(), $height, $clear),
+        );
+
+        return new self($id, $name, $shape, $body, $outline, $form, $filmed, $moves);
     }
 
     /** @return non-empty-list<Position> */
@@ -212,7 +275,7 @@ final readonly class Solid
      */
     private static function across(array $values): float
     {
-        return max(0.01, min(2000.0, round(Statistics::greatest($values) - Statistics::least($values), 3)));
+        return max(0.01, min(self::WIDEST, round(Statistics::greatest($values) - Statistics::least($values), 3)));
     }
 
     /**
@@ -269,13 +332,15 @@ final readonly class Solid
      *
      * Edges that pass behind the lens are cut at the near plane first, so no corner is ever divided by a depth of zero or less.
      *
+     * @param  bool  $far  whether it is so small in the picture that one outline about all of it does
      * @return list<non-empty-list<array{float, float}>> (u, v) in order round each outline; two points for a part of a wire
      */
-    public function silhouettes(View $view): array
+    public function silhouettes(View $view, bool $far = false): array
     {
         $outlines = [];
         $edged = null;
-        foreach ($this->body->corners() as $k => $corners) {
+        $about = $far ? $this->body->about() : [];
+        foreach ($about === [] ? $this->body->corners() : [$about] as $k => $corners) {
             $points = $view->projectAll($corners);
             $edged ??= $points === null ? $this->body->edges() : null;
             $points ??= self::beforeLens($edged[$k] ?? [], $view);

@@ -42,6 +42,23 @@ final readonly class Sun
         return new self(fmod($azimuth + 2 * M_PI, 2 * M_PI), $altitude);
     }
 
+    /**
+     * How much light is left, s: until the sun's rim is gone, looked at minute by minute.
+     *
+     * @param  float  $time  seconds since 1970, UTC
+     * @return float 0 where it is down; a day where it does not set in one
+     */
+    public static function lightLeft(float $time, GeoPoint $place): float
+    {
+        for ($left = 0.0; $left < 86400.0; $left += 60.0) {
+            if (self::at($time + $left, $place)->altitude < self::RISE) {
+                return $left;
+            }
+        }
+
+        return 86400.0;
+    }
+
     /** Sun's height above the horizon as it is seen: Meeus 16.4, at 1010 hPa and 10 degrees; rad. */
     public function refracted(): float
     {

@@ -92,4 +92,9 @@ final readonly class Wire implements Body
 
         return $edges;
     }
+
+    public function about(): array
+    {
+        return [];
+    }
 }

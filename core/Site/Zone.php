@@ -29,6 +29,14 @@ final readonly class Zone
         return (new DateTimeImmutable('@'.(int) round($time)))->setTimezone($this->zone)->format('H:i');
     }
 
+    /** Which day it is at an instant, s since 1970: days since 1970 by the clock's own date. */
+    public function date(float $time): int
+    {
+        $at = new DateTimeImmutable('@'.(int) floor($time));
+
+        return (int) floor(($at->getTimestamp() + $this->zone->getOffset($at)) / 86400);
+    }
+
     /** The instant at which the clock shows what it would show in UTC at another: both s since 1970. */
     public function instantOf(float $shown): float
     {

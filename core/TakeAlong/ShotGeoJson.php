@@ -57,7 +57,7 @@ final class ShotGeoJson
             $document = $solid->toArray();
             $out[] = [
                 'type' => $solid->shape === 'wire' ? 'LineString' : 'Polygon',
-                'places' => $solid->shape === 'wire' ? $solid->foot : self::ring($solid->foot),
+                'places' => $solid->shape === 'wire' ? $solid->foot() : self::ring($solid->foot()),
                 'properties' => [
                     'kind' => 'solid', 'id' => $solid->id, 'name' => $solid->name, 'height_m' => $document['height_m'] ?? null,
                     'solid' => array_diff_key($document, ['id' => 1, 'name' => 1]),

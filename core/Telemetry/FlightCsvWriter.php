@@ -35,7 +35,7 @@ final class FlightCsvWriter implements LogWriter
     }
 
     /** Quotes a text cell where needed, and keeps spreadsheets from running it as a formula. */
-    private static function text(string $cell): string
+    public static function text(string $cell): string
     {
         if ($cell !== '' && str_contains("=+-@\t", $cell[0])) {
             $cell = "'".$cell;

@@ -7,6 +7,7 @@ namespace Larkspur\Training;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
+use Larkspur\Controls\StickMode;
 use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Flight;
@@ -53,9 +54,12 @@ final readonly class Lesson
      * @param  array<string, mixed>  $rig  document of the craft
      * @param  array<string, mixed>  $camera
      */
-    public static function planned(string $id, array $rig, string $mode, array $camera): Plan
-    {
-        return Planner::plan(Shot::read(Fields::of(self::document(Catalogue::move($id), $rig, $mode, $camera))));
+    public static function planned(
+        string $id, array $rig, string $mode, array $camera, StickMode $sticks = StickMode::Mode2, bool $wheelUp = true,
+    ): Plan {
+        $shot = Shot::read(Fields::of(self::document(Catalogue::move($id), $rig, $mode, $camera)));
+
+        return Planner::plan($shot->inHands($sticks, $wheelUp));
     }
 
     /** Flown by a practised hand; with a fault, that fault is put in. */
@@ -121,7 +125,7 @@ final readonly class Lesson
         }
         $stands = match (true) {
             $drill, $move->about()->group === Group::Follow, $move->about()->group === Group::Above => [],
-            $move->about()->id === 'gap' => [self::gatePost(-3.4), self::gatePost(3.4)],
+            $move->about()->id === 'gap' => [self::gatePost(-4.05), self::gatePost(4.05)],
             default => [[
                 'name' => 'the peat stack', 'role' => 'subject', 'shape' => 'cylinder', 'east_m' => 0.0, 'north_m' => 44.54,
                 'width_m' => 3.0, 'height_m' => 5.0,

@@ -31,7 +31,7 @@ final class ToldOtherwise
         'pure-axis' => ['leak' => self::FIGURE], 'square-fixed-heading' => ['leak' => self::FIGURE],
         'square-with-turns' => ['leak' => self::FIGURE], 'nose-in-bay' => ['leak' => self::FIGURE, 'wrong-way' => self::FIGURE],
         'return-home' => ['leak' => self::FIGURE],
-        'out-and-back' => ['wrong-way' => self::FIGURE],
+        'out-and-back' => ['wrong-way' => self::FIGURE], 'circle-fixed-heading' => ['leak' => self::FIGURE],
         'return-to-centre' => ['flick-stop' => 'pressed-too-lightly'],
         'speed-by-pitch' => ['throttle-bounce' => self::BOBS], 'indoor-tour' => ['throttle-bounce' => self::BOBS],
     ];

@@ -70,6 +70,10 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('takes', static function (Blueprint $table): void {
+            // The foreign key needs an index of its own again.
+            if (! Schema::hasIndex('takes', 'takes_rig_id_foreign')) {
+                $table->index('rig_id', 'takes_rig_id_foreign');
+            }
             $table->dropIndex(['rig_id', 'flown_at']);
             $table->dropColumn('tremble');
         });

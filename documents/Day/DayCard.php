@@ -14,6 +14,7 @@ use Documents\Plan\FullCamera;
 use Documents\Plan\Phases;
 use Documents\Plan\PlanDocument;
 use Documents\Plan\PlanMove;
+use Documents\Plan\PlanNumber;
 use Documents\Plan\Press;
 use Documents\Plan\Samples;
 use Documents\Shape;
@@ -33,6 +34,7 @@ final readonly class DayCard implements Document
      * @param  Map<float|string>  $parameters
      * @param  ?list<TimeStretch>  $windows  when its light holds; null where any time will do
      * @param  list<Cue>  $cues
+     * @param  list<PlanNumber>  $numbers
      * @param  list<Press>  $presses
      * @param  Map<list<float>>  $fingers
      * @param  list<Frame>  $frames
@@ -52,6 +54,7 @@ final readonly class DayCard implements Document
         public Map $parameters,
         public ?array $windows,
         public array $cues,
+        public array $numbers,
         public array $presses,
         public Phases $phases,
         public Samples $samples,
@@ -71,7 +74,8 @@ final readonly class DayCard implements Document
             shotId: $shot, title: $title, move: $whole->move, summary: $whole->summary, craft: $plan->shot->rig->craft,
             rigVersion: $rigVersion, mode: $mode, brief: $brief->toArray(), durationS: round($plan->move->flight->duration(), 1),
             parameters: new Map($plan->move->intent->parameters), windows: $windows === null ? null : TimeStretch::each($windows),
-            cues: $whole->cues, presses: $whole->presses, phases: $whole->phases, samples: $whole->samples, fingers: $whole->fingers,
+            cues: $whole->cues, numbers: $whole->numbers, presses: $whole->presses,
+            phases: $whole->phases, samples: $whole->samples, fingers: $whole->fingers,
             frames: $whole->frames, camera: $whole->camera,
             findings: array_values(array_filter($whole->findings, static fn (Finding $one): bool => $one->state !== Check::OK)),
         );

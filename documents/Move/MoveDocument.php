@@ -8,6 +8,7 @@ use Documents\Document;
 use Larkspur\Fact;
 use Larkspur\Move\Move;
 use Larkspur\Scoring\Fault\FaultKinds;
+use Words\TradeWords;
 
 /** A move as the library shows it. */
 final readonly class MoveDocument implements Document
@@ -17,6 +18,7 @@ final readonly class MoveDocument implements Document
      * @param  list<string>  $needs
      * @param  list<MoveFault>  $faults
      * @param  list<ParameterDocument>  $parameters
+     * @param  list<string>  $called  what the trade calls it beside its name
      */
     public function __construct(
         public string $id,
@@ -33,6 +35,7 @@ final readonly class MoveDocument implements Document
         public ?Fact $caution,
         public array $faults,
         public array $parameters,
+        public array $called,
     ) {
     }
 
@@ -54,7 +57,7 @@ final readonly class MoveDocument implements Document
                 static fn (string $fault): MoveFault => new MoveFault($fault, FaultKinds::name($fault), $about->cueAgainst($fault)),
                 $about->faults,
             ),
-            array_map(ParameterDocument::of(...), $move->parameters()),
+            array_map(ParameterDocument::of(...), $move->parameters()), TradeWords::of($about->id),
         );
     }
 }

@@ -29,6 +29,9 @@ final readonly class Frame implements Document
     /** What is smaller than this in all, as a share of half the frame’s width, is not drawn. */
     private const SPECK = 0.008;
 
+    /** What is smaller than this, likewise, is drawn as one outline, whatever it is made of. */
+    private const NEAR = 0.2;
+
     private const COUNT = 6;
 
     /** The picture of a flight of a shot at a time, s. */
@@ -43,7 +46,7 @@ final readonly class Frame implements Document
                 continue;
             }
             $depth = $view->inLensAxes($solid->body->middle())[2];
-            foreach ($solid->silhouettes($view) as $outline) {
+            foreach ($solid->silhouettes($view, ! $view->maySee($solid->heart, $solid->radius, self::NEAR)) as $outline) {
                 foreach ($outline as $k => [$u, $v]) {
                     $outline[$k] = [(int) round(self::GRAIN * $u), (int) round(self::GRAIN * $v)];
                 }

@@ -25,8 +25,8 @@ final readonly class ResponseSheetDocument implements Document
     {
         return new self(
             ResponseSheet::STEP, SheetAxes::of($sheet),
-            new SheetTravel(round($sheet->mode->accelerate * ResponseSheet::STEP, 9), round($sheet->mode->brake * ResponseSheet::STEP, 9)),
-            new SheetTilt(round($sheet->rig->tiltLow / Angle::DEGREE, 4), round($sheet->rig->tiltHigh / Angle::DEGREE, 4)),
+            new SheetTravel($sheet->mode->accelerate * ResponseSheet::STEP, $sheet->mode->brake * ResponseSheet::STEP),
+            new SheetTilt($sheet->rig->tiltLow / Angle::DEGREE, $sheet->rig->tiltHigh / Angle::DEGREE),
             $camera->hfovDeg, $camera->aspect,
         );
     }

@@ -9,7 +9,7 @@ use Larkspur\Controls\Finger;
 use Larkspur\Flight\ResponseSheet;
 use Larkspur\Measure\Angle;
 
-/** One axis of a response sheet; rates in m/s or deg/s. */
+/** One axis of a response sheet; rates in m/s or deg/s, of a ducted craft leans in deg and thrust in multiples of the weight. */
 final readonly class SheetAxis implements Document
 {
     /**
@@ -28,14 +28,14 @@ final readonly class SheetAxis implements Document
 
     public static function of(ResponseSheet $sheet, Finger $finger): self
     {
-        $scale = $finger->rotates() ? 1 / Angle::DEGREE : 1.0;
+        $unit = $sheet->unit($finger);
+        $scale = str_starts_with($unit, 'deg') ? 1 / Angle::DEGREE : 1.0;
         $most = $sheet->mostPerStep($finger);
+        $rates = array_map(static fn (float $rate): float => $rate * $scale, $sheet->rates($finger));
 
+        // Not rounded: the server flies the same table.
         return new self(
-            $finger->rotates() ? 'deg/s' : 'm/s',
-            array_map(static fn (float $rate): float => round($rate * $scale, 5), $sheet->rates($finger)),
-            round($sheet->mode->top($finger) * $scale, 4), round($sheet->share($finger), 9),
-            $most === null ? null : round($most * $scale, 9),
+            $unit, $rates, round($rates[count($rates) - 1], 4), $sheet->share($finger), $most === null ? null : $most * $scale,
         );
     }
 }

@@ -72,6 +72,8 @@ abstract class BrowserCase extends TestCase
             }
             $name = $folder.'/'.(preg_replace('/[^a-z0-9]+/i', '-', static::class.'-'.$this->nameWithDataSet()) ?? 'failure');
             $this->opened->shoot($name.'.png');
+            // Where only the output is kept, it tells what stood on the page.
+            fwrite(STDERR, "\nThe page as it failed, {$this->opened->path()}:\n".mb_substr($this->opened->text(), 0, 1500)."\n");
             file_put_contents($name.'.log', $this->status()->message()."\n\n".implode("\n", $this->opened->complaints())."\n");
         }
         $this->opened = null;
@@ -88,7 +90,7 @@ abstract class BrowserCase extends TestCase
         self::assertNotFalse($axe);
         $chrome->script($axe);
 
-        return $chrome->driver->executeAsyncScript('axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"] }).then((r) => arguments[0](r.violations.map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.target + " " + n.failureSummary).join(" | "))))');
+        return $chrome->driver->executeAsyncScript('axe.run(document, { resultTypes: ["violations"], runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"] }).then((r) => arguments[0](r.violations.map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.target + " " + n.failureSummary).join(" | "))))');
     }
 
     protected static function database(): PDO

@@ -20,6 +20,9 @@ use RuntimeException;
  */
 final class Chrome
 {
+    /** Seconds that anything is waited for: a busy machine is no fault of the page, and what is there is not waited for. */
+    private const PATIENCE = 45;
+
     private const USUAL = [1280, 800];
 
     private const FLAGS = [
@@ -122,7 +125,7 @@ final class Chrome
     }
 
     /** Waits for an element and gives it. */
-    public function see(string $selector, int $seconds = 15): WebDriverElement
+    public function see(string $selector, int $seconds = self::PATIENCE): WebDriverElement
     {
         // Asked for in one go: between two questions a page may have gone on.
         return (new WebDriverWait($this->driver, $seconds, 50))->until(
@@ -130,12 +133,12 @@ final class Chrome
         );
     }
 
-    public function seeText(string $text, int $seconds = 15): void
+    public function seeText(string $text, int $seconds = self::PATIENCE): void
     {
         (new WebDriverWait($this->driver, $seconds, 50))->until(fn (): bool => str_contains($this->text(), $text), 'Not seen: '.$text);
     }
 
-    public function waitUntil(callable $condition, string $message, int $seconds = 15): void
+    public function waitUntil(callable $condition, string $message, int $seconds = self::PATIENCE): void
     {
         (new WebDriverWait($this->driver, $seconds, 50))->until($condition, $message);
     }
@@ -161,13 +164,21 @@ final class Chrome
         return (string) $this->script('return document.querySelector(arguments[0])?.innerText ?? ""', [$selector]);
     }
 
+    /** Presses an element, once the page around it stands still. */
+    public function click(string $selector, int $seconds = self::PATIENCE): void
+    {
+        $this->atRest($this->see($selector, $seconds));
+        $this->find($selector)->click();
+    }
+
     /** Presses the button or link with this text. */
     public function press(string $text): void
     {
         $path = sprintf("//*[self::button or self::a or @role='radio'][contains(normalize-space(.), %s)]", self::quoted($text));
-        (new WebDriverWait($this->driver, 15, 50))->until(
+        (new WebDriverWait($this->driver, self::PATIENCE, 50))->until(
             fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > 0, 'No button or link: '.$text,
         );
+        $this->atRest($this->driver->findElement(WebDriverBy::xpath($path)));
         $this->driver->findElement(WebDriverBy::xpath($path))->click();
     }
 
@@ -209,8 +220,7 @@ final class Chrome
      */
     public function drag(string $selector, int $across, int $down): void
     {
-        $this->see($selector);
-        [$x, $y] = $this->script('const one = document.querySelector(arguments[0]); one.scrollIntoView({ block: "nearest" }); const box = one.getBoundingClientRect(); return [box.x + box.width / 2, box.y + box.height / 2]', [$selector]);
+        [$x, $y] = $this->atRest($this->see($selector));
         $mouse = fn (string $type, int $buttons, float $share): array => $this->devTools(
             'Input.dispatchMouseEvent',
             [
@@ -224,6 +234,35 @@ final class Chrome
             $mouse('mouseMoved', 1, $step / 4);
         }
         $mouse('mouseReleased', 0, 1.0);
+    }
+
+    /**
+     * The middle of an element, once it has stayed where it is for a tenth of a second: while answers come in, a page still moves.
+     *
+     * @return array{float, float}
+     */
+    private function atRest(WebDriverElement $element): array
+    {
+        return $this->driver->executeAsyncScript(<<<'JS'
+            const [element, done] = arguments;
+            const middle = () => {
+                const box = element.getBoundingClientRect();
+                return [box.x + box.width / 2, box.y + box.height / 2];
+            };
+            element.scrollIntoView({ block: 'nearest' });
+            let last = middle();
+            let still = 0;
+            let looks = 0;
+            const look = () => {
+                const now = middle();
+                still = now[0] === last[0] && now[1] === last[1] ? still + 1 : 0;
+                last = now;
+                looks += 1;
+                if ((still >= 4 && !element.disabled) || looks > 400) done(now);
+                else setTimeout(look, 25);
+            };
+            look();
+            JS, [$element]);
     }
 
     /** Sends keys to whatever has the focus. */

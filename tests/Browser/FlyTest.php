@@ -22,7 +22,7 @@ final class FlyTest extends BrowserCase
 
     public function test_a_simulated_flight_ends_in_its_debrief(): void
     {
-        $chrome = $this->asOperator('/fly');
+        $chrome = $this->asOperator('/fly?by=logs');
         $chrome->seeText('Simulated: no craft moves');
         $chrome->press('Fly “');
         $chrome->waitUntil(static fn (): bool => str_starts_with($chrome->path(), '/debrief/'), 'No debrief followed.', 40);
@@ -33,7 +33,7 @@ final class FlyTest extends BrowserCase
 
     public function test_a_log_is_brought_in_judged_and_opened(): void
     {
-        $chrome = $this->asOperator('/fly');
+        $chrome = $this->asOperator('/fly?by=logs');
         $log = $this->logOf($chrome, $this->aTake($chrome));
         $name = 'pass-'.bin2hex(random_bytes(3)).'.csv';
         $this->choose($chrome, $this->file($name, self::again($log)));
@@ -45,7 +45,7 @@ final class FlyTest extends BrowserCase
 
     public function test_several_logs_at_once_each_get_their_own_answer(): void
     {
-        $chrome = $this->asOperator('/fly');
+        $chrome = $this->asOperator('/fly?by=logs');
         $log = $this->logOf($chrome, $this->aTake($chrome));
         $broken = explode("\n", trim(self::again($log)));
         $broken[60] = preg_replace('/^[^,]*/', 'noon', $broken[60]) ?? '';
@@ -70,7 +70,7 @@ final class FlyTest extends BrowserCase
 
     public function test_a_log_of_several_passes_is_cut_into_takes(): void
     {
-        $chrome = $this->asOperator('/fly');
+        $chrome = $this->asOperator('/fly?by=logs');
         $lines = explode("\n", trim($this->logOf($chrome, $this->aTake($chrome))));
         $header = array_filter($lines, static fn (string $line): bool => preg_match('/^\d/', $line) !== 1);
         $rows = array_values(array_diff_key($lines, $header));
@@ -89,7 +89,7 @@ final class FlyTest extends BrowserCase
 
     public function test_a_file_that_is_too_large_is_refused_before_it_is_sent(): void
     {
-        $chrome = $this->asOperator('/fly');
+        $chrome = $this->asOperator('/fly?by=logs');
         $chrome->see('input[type=file]');
         // A file of 257 MB that exists in the page alone.
         $chrome->script(<<<'JS'

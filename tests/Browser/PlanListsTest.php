@@ -96,6 +96,8 @@ final class PlanListsTest extends BrowserCase
         $chrome->see('[data-picture=stave-lanes] svg');
         $chrome->script('document.querySelector("[role=tab][data-tab=sheet]").focus()');
         $chrome->type(WebDriverKeys::ARROW_RIGHT);
+        $chrome->see('[data-picture=numbers]');
+        $chrome->type(WebDriverKeys::ARROW_RIGHT);
         $chrome->see('[data-tab=lens][aria-selected=true]');
         $chrome->type(WebDriverKeys::ARROW_RIGHT);
         $chrome->see('[data-reading=reveal]');

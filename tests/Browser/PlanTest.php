@@ -43,6 +43,7 @@ final class PlanTest extends BrowserCase
         $arc = $this->dial($chrome, 'Arc');
         $chrome->drag('[data-handle=end]', -30, -30);
         $chrome->waitUntil(fn (): bool => abs($this->dial($chrome, 'Arc') - $arc) > 3, 'The arc stayed.');
+        $this->settle($chrome);
         $height = $this->dial($chrome, 'Height');
         $chrome->drag('[data-picture=side-sheet] [data-handle=height]', 0, -30);
         $chrome->waitUntil(fn (): bool => $this->dial($chrome, 'Height') > $height + 1, 'The height stayed.');
@@ -117,6 +118,59 @@ final class PlanTest extends BrowserCase
         $chrome->waitUntil(static fn (): bool => ! in_array($way(), ['', $before], true), 'The direction stayed.');
     }
 
+    public function test_steps_are_taken_back_and_what_was_not_kept_is_given_back(): void
+    {
+        $chrome = $this->asOperator('/plan/new');
+        $this->settle($chrome);
+        $before = $this->dial($chrome, 'Radius');
+        $this->enter($chrome, 'Radius', '27');
+        $this->settle($chrome);
+        $chrome->click('button[aria-label=Undo]');
+        $chrome->waitUntil(fn (): bool => abs($this->dial($chrome, 'Radius') - $before) < 0.01, 'The step was not taken back.');
+        $chrome->click('button[aria-label="Do again"]');
+        $chrome->waitUntil(fn (): bool => $this->dial($chrome, 'Radius') === 27.0, 'The step was not done again.');
+        $this->settle($chrome);
+        $chrome->seeText('Not kept yet');
+        usleep(700_000);
+
+        // As after a crash: nothing is asked, the page is simply there again.
+        $chrome->visit('/plan/new');
+        $this->settle($chrome);
+        $chrome->seeText('and did not keep it');
+        self::assertNotSame(27.0, $this->dial($chrome, 'Radius'));
+        $chrome->press('Go on with that');
+        $chrome->waitUntil(fn (): bool => $this->dial($chrome, 'Radius') === 27.0, 'It was not given back.');
+        $this->settle($chrome);
+        $chrome->press('Keep');
+        $chrome->seeText('Kept at');
+        $chrome->visit('/plan/new');
+        $this->settle($chrome);
+        self::assertStringNotContainsString('did not keep it', $chrome->text('aside'), 'What is kept is not given back.');
+    }
+
+    public function test_whoever_keeps_second_looks_at_theirs_and_decides(): void
+    {
+        $chrome = $this->asOperator('/plan/new');
+        $this->settle($chrome);
+        $title = 'Twice '.bin2hex(random_bytes(3));
+        $chrome->find('input[aria-label="Title of the shot"]')->sendKeys($title);
+        $chrome->press('Keep');
+        $chrome->seeText('Kept at');
+        $id = (int) basename($chrome->path());
+        // Somebody else keeps it, as another tablet would.
+        self::ask("UPDATE shots SET title = 'Theirs', version = version + 1 WHERE id = $id");
+        $this->expectOnConsole('409');
+        $this->enter($chrome, 'Radius', '26');
+        $this->settle($chrome);
+        $chrome->press('Keep');
+        $chrome->seeText('Somebody kept this shot while you worked on it');
+        self::assertSame('Theirs', self::ask("SELECT title FROM shots WHERE id = $id"), 'Nothing was written over it.');
+        $chrome->press('Keep this as another');
+        $chrome->waitUntil(static fn (): bool => (int) basename($chrome->path()) > $id, 'Mine was not kept beside it.');
+        self::assertCount(1, preg_grep("/^$title/", array_column($chrome->api('/shots'), 'title')) ?: []);
+        self::assertSame('Theirs', self::ask("SELECT title FROM shots WHERE id = $id"));
+    }
+
     public function test_any_place_on_a_site_can_be_the_subject_and_the_shot_is_kept(): void
     {
         $chrome = $this->asOperator('/plan/new');
@@ -155,7 +209,8 @@ final class PlanTest extends BrowserCase
         $chrome->waitUntil(static fn (): bool => $chrome->attribute('[data-role=planned-path]', 'd') !== $before, 'The end did not move.');
         $this->settle($chrome);
         $chrome->press('Fly it');
-        $chrome->see('input[type=file]');
+        $chrome->see('[data-fly]');
+        $chrome->press('Logs and simulated hands');
         $chrome->press('Fly “');
         $chrome->see('[data-role=clock]', 30);
         $take = $chrome->api('/takes')['takes'][0];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-/** Coming in, the day's advice, and going out. */
+/** Coming in, what is next today, and going out. */
 final class SessionTest extends BrowserCase
 {
     public function test_a_page_sends_one_to_sign_in_and_back(): void
@@ -18,7 +18,7 @@ final class SessionTest extends BrowserCase
         $chrome->seeText('don’t go together');
         $chrome->find('input[type=password]')->clear()->sendKeys(self::PASSWORD);
         $chrome->press('Sign in');
-        $chrome->seeText('Your logbook');
+        $chrome->seeText('Your progress');
         self::assertSame('/progress', $chrome->path());
     }
 
@@ -26,9 +26,10 @@ final class SessionTest extends BrowserCase
     {
         $chrome = $this->asOperator();
         $today = $chrome->api('/today');
-        self::assertIsArray($today['advice'] ?? null);
-        $chrome->seeText((string) $today['advice']['title']);
-        $chrome->seeText((string) $today['advice']['reason']);
+        $first = $today['next']['said'][0] ?? null;
+        self::assertIsArray($first);
+        $chrome->seeText((string) $first['title']);
+        $chrome->seeText((string) $first['evidence'][0]);
         self::assertGreaterThan(0, $chrome->count('[data-take]'));
     }
 

@@ -87,6 +87,19 @@ final class LightTest extends TestCase
         self::assertGreaterThan(70, $checked);
     }
 
+    public function test_the_light_that_is_left_ends_where_the_day_says_that_the_sun_sets(): void
+    {
+        $place = new GeoPoint(57.6, -0.4);
+        [$rises, $sets] = SunDay::of('2026-04-10', $place)->crossing(Sun::RISE);
+        self::assertNotNull($rises);
+        self::assertNotNull($sets);
+
+        self::assertEqualsWithDelta(5000.0, Sun::lightLeft($sets - 5000.0, $place), 61.0);
+        self::assertSame(0.0, Sun::lightLeft($sets + 120.0, $place));
+        self::assertSame(0.0, Sun::lightLeft($rises - 120.0, $place), 'Before it rises there is none.');
+        self::assertSame(86400.0, Sun::lightLeft($sets, new GeoPoint(89.9, 0.0)), 'It does not set there in April.');
+    }
+
     public function test_a_day_without_rise_or_set_says_so(): void
     {
         foreach (Reference::table('sun-extremes') as $row) {

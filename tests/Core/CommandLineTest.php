@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Demo\Sites;
 use Larkspur\CommandLine\CommandLine;
 use Larkspur\Move\Catalogue;
 use PHPUnit\Framework\TestCase;
@@ -34,6 +35,28 @@ final class CommandLineTest extends TestCase
     {
         array_map(unlink(...), glob($this->folder.'/*') ?: []);
         rmdir($this->folder);
+    }
+
+    public function test_a_draft_is_a_shot_file_that_flies_and_a_plan_tells_its_numbers(): void
+    {
+        $site = $this->folder.'/site.json';
+        file_put_contents($site, json_encode(Sites::all()[1]));
+        [$code, $drafted] = $this->run_('draft', 'climbing-orbit', '--site', $site, '--subject', 'winch');
+        self::assertSame(0, $code);
+        file_put_contents($this->folder.'/drafted.json', $drafted);
+        [, $json] = $this->run_('plan', $this->folder.'/drafted.json', '--json');
+        $plan = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
+        self::assertTrue($plan['feasible']);
+        $numbers = array_column($plan['numbers'], null, 'id');
+        self::assertSame('deg/s', $numbers['turn_rate_dps']['unit']);
+        self::assertEqualsWithDelta(360 / $numbers['turn_rate_dps']['value'], $numbers['lap_s']['value'], 0.5);
+        self::assertArrayNotHasKey('slip_dps', $numbers);
+        [, $text] = $this->run_('plan', $this->folder.'/drafted.json');
+        self::assertStringContainsString('A full lap: ', $text);
+
+        self::assertSame(1, $this->run_('draft', 'orbit', '--site', $site, '--subject', 'nobody')[0]);
+        self::assertSame(1, $this->run_('draft', 'no-such-move', '--site', $site)[0]);
+        self::assertSame(2, $this->run_('draft', 'orbit')[0]);
     }
 
     public function test_plan_fly_score_takes_and_convert_hang_together(): void

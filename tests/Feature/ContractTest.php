@@ -76,7 +76,8 @@ final class ContractTest extends FeatureCase
         $import = Import::query()->latest('id')->firstOrFail();
         $paths = [
             '/glossary' => [], '/combinations' => [], '/shots/{shot}/comparison' => ['shot' => $this->shot->id],
-            '/me' => [], '/today' => [], '/sites' => [], '/rigs' => [], '/moves' => [], '/shots' => [], '/takes' => [], '/trend' => [],
+            '/me' => [], '/today' => [], '/sites' => [], '/rigs' => [], '/moves' => [], '/shots' => [], '/takes' => [],
+            '/progress' => [], '/ladder' => [], '/next' => [], '/logbook' => [], '/lessons' => [], '/school/ladder' => [],
             '/imports' => [], '/column-mappings' => [],
             '/rigs/{rig}' => ['rig' => $this->shot->rig_id], '/rigs/{rig}/history' => ['rig' => $this->shot->rig_id],
             '/rigs/{rig}/file' => ['rig' => $this->shot->rig_id], '/crafts' => [], '/takes/{take}/bob' => ['take' => $this->take->id],
@@ -92,7 +93,7 @@ final class ContractTest extends FeatureCase
     public function test_what_a_trainer_reads_is_what_is_promised(): void
     {
         foreach ([
-            '/me' => [], '/today' => [], '/operators' => [], '/takes' => [], '/trend' => [], '/takes/{take}' => ['take' => $this->take->id],
+            '/me' => [], '/today' => [], '/operators' => [], '/takes' => [], '/class' => [], '/takes/{take}' => ['take' => $this->take->id],
         ] as $path => $values) {
             $this->assertKept('get', $path, $this->actingAs($this->trainer)->getJson('/api/v1'.self::filled($path, $values)));
         }
@@ -107,6 +108,12 @@ final class ContractTest extends FeatureCase
         $this->actingAs($this->operator);
 
         $this->assertKept('post', '/plans', $this->postJson('/api/v1/plans', $draft));
+        $begun = $this->postJson('/api/v1/drafts', [...$draft, 'move' => 'follow', 'parameters' => (object) []])
+            ->assertOk();
+        $this->assertKept('post', '/drafts', $begun);
+        // What it begins with can be planned, and flies.
+        $this->postJson('/api/v1/plans', [...$draft, 'move' => 'follow', 'parameters' => (object) [], ...array_filter($begun->json())])
+            ->assertOk()->assertJsonPath('feasible', true);
         $this->assertKept(
             'post', '/plans',
             $this->postJson('/api/v1/plans', [...$draft, 'wind' => ['mean_mps' => 3, 'from_deg' => 200, 'gust_mps' => 4]]),
@@ -162,17 +169,21 @@ final class ContractTest extends FeatureCase
             $this->postJson('/api/v1/compositions', [...$wish, 'picture' => ['subject_m' => 4.0, 'fills' => 0.4, 'height_m' => 450.0]]),
         );
         foreach (['', '&fault=kick', '&fault=hiccup'] as $fault) {
-            $this->assertKept('get', '/moves/{move}/lesson', $this->getJson("/api/v1/moves/push-in/lesson?rig_id={$this->shot->rig_id}{$fault}"));
+            $this->assertKept(
+                'get', '/moves/{move}/lesson', $this->getJson("/api/v1/moves/push-in/lesson?rig_id={$this->shot->rig_id}{$fault}"),
+            );
         }
         $this->assertKept('post', '/shots', $this->postJson('/api/v1/shots', [...$draft, 'title' => 'Another round']));
-        $this->assertKept('put', '/shots/{shot}', $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, 'title' => 'Closer']));
+        $put = fn (array $more) => $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, ...$more]);
+        $this->assertKept('put', '/shots/{shot}', $put(['title' => 'Closer', 'version' => 1]));
+        $this->assertKept('put', '/shots/{shot}', $put(['title' => 'Closer still', 'version' => 1])->assertConflict());
         $this->assertKept(
             'post', '/shots/{shot}/flights',
             $this->postJson("/api/v1/shots/{$this->shot->id}/flights", ['operator' => 'steady', 'seed' => 2]),
         );
         $this->assertKept('patch', '/takes/{take}', $this->patchJson('/api/v1/takes/'.$this->take->id, ['decision' => 'keep']));
         $this->assertKept('patch', '/me', $this->patchJson('/api/v1/me', ['units' => 'feet']));
-        $this->assertKept('post', '/tokens', $this->postJson('/api/v1/tokens', ['name' => 'a script']));
+        $this->assertKept('post', '/tokens', $this->postJson('/api/v1/tokens', ['name' => 'a script', 'scope' => 'read', 'days' => 30]));
         $this->assertKept(
             'post', '/takes/{take}/comments',
             $this->actingAs($this->trainer)->postJson("/api/v1/takes/{$this->take->id}/comments", ['at_s' => 9.0, 'text' => 'Here.']),
@@ -299,7 +310,8 @@ final class ContractTest extends FeatureCase
 
         $brief = ['light' => ['side' => 'any', 'hour' => 'day'], 'passes' => 3, 'must' => true, 'sound' => 'sea'];
         $this->assertKept(
-            'put', '/shots/{shot}', $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, 'title' => 'Briefed', 'brief' => $brief]),
+            'put', '/shots/{shot}',
+            $this->putJson('/api/v1/shots/'.$this->shot->id, [...$draft, 'title' => 'Briefed', 'brief' => $brief, 'version' => 2]),
         );
         $day = [
             'title' => 'Two hours', 'date' => '2026-06-03', 'site_id' => $this->shot->site_id,
@@ -390,7 +402,7 @@ final class ContractTest extends FeatureCase
         foreach ($asked as $path) {
             $this->actingAs($stranger)->getJson('/api/v1'.$path)->assertNotFound();
         }
-        foreach (['/sites', '/crafts', '/rigs', '/shots', '/operators', '/trend', '/imports', '/days'] as $path) {
+        foreach (['/sites', '/crafts', '/rigs', '/shots', '/operators', '/lessons', '/imports', '/days'] as $path) {
             $this->actingAs($stranger)->getJson('/api/v1'.$path)->assertOk()->assertExactJson([]);
         }
         $this->actingAs($stranger)->getJson('/api/v1/takes?operator='.$this->operator->id)->assertOk()->assertJsonCount(0, 'takes');

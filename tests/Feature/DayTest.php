@@ -10,6 +10,8 @@ use App\Models\Rig;
 use App\Models\Shot;
 use App\Models\User;
 use Database\Factories\ShotFactory;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Larkspur\Choreography\Planner;
 use Larkspur\FlightDay\DayLimits;
 use Sabre\VObject\Component\VCalendar;
@@ -172,6 +174,17 @@ final class DayTest extends FeatureCase
         self::assertEqualsWithDelta(15.0, $document['return_margin_m'], 1e-9);
     }
 
+    public function test_a_date_that_is_none_is_refused_whatever_it_is(): void
+    {
+        [$user, $shot] = $this->shot();
+        $this->actingAs($user);
+        foreach ([PHP_INT_MAX, 20260603, -1.0e20, true, [], ['2026'], null, '', '2026-02-30', 'tomorrow'] as $date) {
+            $this->postJson('/api/v1/days', [...self::form($shot), 'date' => $date])->assertUnprocessable()
+                ->assertJsonPath('errors.0.place', 'date');
+            $this->getJson('/api/v1/takes?'.http_build_query(['from' => $date ?? 'x']))->assertStatus($date === [] ? 200 : 422);
+        }
+    }
+
     public function test_every_number_of_a_day_is_taken_at_its_limits_and_refused_beyond_them(): void
     {
         [$user, $shot] = $this->shot();
@@ -284,5 +297,45 @@ final class DayTest extends FeatureCase
             'payload' => ['number' => $number, 'verdict' => $verdict, 'note' => ''], 'device' => 'tablet',
             'made_at' => '2026-06-03T09:0'.$number.':00Z',
         ];
+    }
+
+    /** A plan is kept until something that it rests on changes: each is changed in turn here, and each is seen. */
+    public function test_a_plan_is_kept_until_what_it_rests_on_changes(): void
+    {
+        config(['cache.default' => 'database']);
+        $user = User::factory()->createOne();
+        $shot = ShotFactory::whole($user);
+        $day = FlightDay::query()->create([
+            'school_id' => $user->school_id, 'operator_id' => $user->id, 'site_id' => $shot->site_id, 'version' => 1, 'title' => 'A day',
+            'date' => '2026-12-01', 'document' => [
+                'from' => '09:00', 'to' => '11:00', 'batteries' => ['count' => 2, 'minutes' => 20], 'shots' => [['shot_id' => $shot->id]],
+            ],
+        ]);
+        $plans = static fn (): int => DB::table('cache')->where('key', 'like', '%day-plan.%')->count();
+        $read = fn () => $this->actingAs($user->refresh())->getJson("/api/v1/days/$day->id")->assertOk()->json();
+        $first = $read();
+        self::assertSame(1, $plans());
+        self::assertSame($first, $read());
+        self::assertSame(1, $plans());
+
+        $changes = [
+            'an entry' => static fn () => DayEntry::query()->create([
+                'school_id' => $user->school_id, 'flight_day_id' => $day->id, 'author_id' => $user->id, 'uuid' => (string) Str::uuid(),
+                'kind' => 'tick', 'item' => 'bag-batteries', 'payload' => ['on' => true], 'device' => 'tablet', 'made_at' => now(),
+            ]),
+            'hands' => static fn () => $user->update(['stick_mode' => 3]),
+            'the shot' => static fn () => $shot->forceFill(['title' => 'Another name', 'updated_at' => now()->addSecond()])->save(),
+            'the site' => static fn () => $shot->site->update(['document' => [...$shot->site->document, 'ceiling_m' => 61.0]]),
+            'the day' => static fn () => $day->update(['document' => [...$day->document, 'to' => '12:00']]),
+            'the school' => static fn () => $user->school
+                ->update(['house_style' => [...$user->school->house_style, 'comfort' => ['least' => 0.3, 'most' => 0.6]]]),
+        ];
+        $n = 1;
+        foreach ($changes as $what => $change) {
+            $change();
+            $read();
+            self::assertSame(++$n, $plans(), $what);
+        }
+        self::assertSame('Another name', $read()['cards'][0]['title']);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Jobs\ReadUpload;
 use App\Models\ColumnMapping;
 use App\Models\FlightLog;
 use App\Models\Import;
@@ -14,6 +13,7 @@ use App\Models\User;
 use Database\Factories\ShotFactory;
 use Demo\Rigs;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Larkspur\Choreography\Planner;
@@ -99,6 +99,7 @@ final class ImportTest extends FeatureCase
         $anew = Take::query()->sole();
         self::assertNotSame($wrong->id, $anew->id);
         self::assertTrue(Take::withTrashed()->whereKey($wrong->id)->exists());
+        self::assertSame(1, (int) DB::table('logbook_days')->sum('takes'), 'Counted once.');
         self::assertGreaterThan(90, $anew->score);
         // The same bytes by the same columns are still one log.
         $this->upload($user, 'one.csv', $bytes)->assertJsonPath('state', 'refused');
@@ -248,7 +249,8 @@ final class ImportTest extends FeatureCase
             self::assertSame($text, $given->streamedContent());
         }
         $user = User::factory()->createOne();
-        $this->upload($user, 'evil.gpx', '<?xml version="1.0"?><!DOCTYPE gpx [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx>&x;</gpx>')->assertJsonPath('state', 'refused');
+        $this->upload($user, 'evil.gpx', '<?xml version="1.0"?><!DOCTYPE gpx [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx>&x;</gpx>')
+            ->assertJsonPath('state', 'refused');
         self::assertSame(0, FlightLog::query()->where('owner_id', $user->id)->count());
     }
 
@@ -305,7 +307,7 @@ final class ImportTest extends FeatureCase
         return $this->actingAs($user)->getJson("/api/v1/imports/{$id}")->assertOk();
     }
 
-    private static function log(string $move): Log
+    public static function log(string $move): Log
     {
         static $logs = [];
         if (! isset($logs[$move])) {
@@ -338,25 +340,6 @@ final class ImportTest extends FeatureCase
         foreach (Take::query()->get() as $take) {
             self::assertGreaterThan(80, $take->score);
         }
-    }
-
-    /** What the queue calls when a worker was ended in the middle of a job, or a job took too long. */
-    public function test_a_log_whose_worker_was_ended_says_so_and_is_not_under_way_for_ever(): void
-    {
-        $user = User::factory()->createOne();
-        $done = $this->upload($user, 'done.csv', Shots::csv(self::log('orbit')))->assertJsonPath('state', 'done');
-        Storage::put('uploads/lost.upload', 'half of it');
-        $lost = Import::factory()->createOne([
-            'owner_id' => $user->id, 'school_id' => $user->school_id, 'path' => 'uploads/lost.upload', 'state' => Import::JUDGING,
-        ]);
-        foreach ([$lost->id, $done->json('id')] as $id) {
-            (new ReadUpload($id))->failed();
-        }
-
-        $this->getJson("/api/v1/imports/$lost->id")->assertJsonPath('state', 'refused')
-            ->assertJsonPath('message', 'The work on this log was broken off before it was done. Send it again: what was kept of it is not doubled.');
-        Storage::assertMissing('uploads/lost.upload');
-        $this->getJson("/api/v1/imports/{$done->json('id')}")->assertJsonPath('state', 'done');
     }
 
     public function test_a_log_of_another_flight_is_judged_by_the_move_that_it_looks_like(): void

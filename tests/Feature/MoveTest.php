@@ -48,16 +48,32 @@ final class MoveTest extends FeatureCase
         $rig = Rig::factory()->createOne(['school_id' => $user->school_id]);
         $clean = $this->actingAs($user)->getJson("/api/v1/moves/pull-away/lesson?rig_id={$rig->id}")->assertOk();
         $fault = $clean->json('plan.move.id') === 'pull-away' ? Catalogue::move('pull-away')->about()->faults[0] : '';
-        $wrong = $this->actingAs($user)->getJson("/api/v1/moves/pull-away/lesson?rig_id={$rig->id}&fault={$fault}")->assertOk()->assertJsonPath('flown.fault', $fault);
+        $wrong = $this->actingAs($user)->getJson("/api/v1/moves/pull-away/lesson?rig_id={$rig->id}&fault={$fault}")->assertOk()
+            ->assertJsonPath('flown.fault', $fault);
 
         self::assertLessThan($clean->json('flown.score'), $wrong->json('flown.score'));
         self::assertSame($clean->json('plan.samples.t'), $wrong->json('plan.samples.t'));
         self::assertCount(6, $wrong->json('flown.frames'));
         self::assertCount(count($wrong->json('flown.samples.t')), $wrong->json('flown.fingers.turn'));
-        $this->actingAs($user)->getJson("/api/v1/moves/pull-away/lesson?rig_id={$rig->id}&fault=hiccup")->assertUnprocessable()->assertJsonPath('errors.0.place', 'fault');
+        $this->actingAs($user)->getJson("/api/v1/moves/pull-away/lesson?rig_id={$rig->id}&fault=hiccup")->assertUnprocessable()
+            ->assertJsonPath('errors.0.place', 'fault');
         $this->actingAs($user)->getJson("/api/v1/moves/somersault/lesson?rig_id={$rig->id}")->assertUnprocessable();
         $this->actingAs($user)->getJson('/api/v1/moves/pull-away/lesson?rig_id='.Rig::factory()->createOne()->id)->assertNotFound();
         $this->actingAs($user)->getJson('/api/v1/moves/pull-away/lesson')->assertUnprocessable();
+    }
+
+    public function test_a_lesson_is_in_the_hands_of_whoever_looks(): void
+    {
+        $thumbs = function (int $mode): array {
+            $user = User::factory()->createOne(['stick_mode' => $mode]);
+            $rig = Rig::factory()->createOne(['school_id' => $user->school_id]);
+            $lesson = $this->actingAs($user)->getJson("/api/v1/moves/lateral-dolly/lesson?rig_id={$rig->id}")->assertOk();
+
+            return array_values(array_filter(array_column($lesson->json('plan.cues'), 'thumb')));
+        };
+
+        self::assertSame(['right thumb'], $thumbs(2));
+        self::assertSame(['left thumb'], $thumbs(4));
     }
 
     public function test_every_move_is_planned_kept_flown_and_judged(): void

@@ -79,9 +79,15 @@ final class PlanTest extends FeatureCase
         );
         $kept->assertJsonPath('subject_id', 'stones')->assertJsonPath('operator.id', $user->id);
         $this->actingAs($user)->putJson(
-            '/api/v1/shots/'.$shot->id, [...$draft, 'mode' => 'slow', 'title' => 'Slower'],
-        )->assertOk()->assertJsonPath('title', 'Slower');
+            '/api/v1/shots/'.$shot->id, [...$draft, 'mode' => 'slow', 'title' => 'Slower', 'version' => 1],
+        )->assertOk()->assertJsonPath('title', 'Slower')->assertJsonPath('version', 2);
         self::assertSame('slow', $shot->refresh()->mode);
+        // Whoever worked on what was there before is asked, with what stands there now.
+        $second = [...$draft, 'title' => 'Faster', 'version' => 1];
+        $this->actingAs($user)->putJson("/api/v1/shots/$shot->id", $second)->assertConflict()->assertJsonPath('version', 2)
+            ->assertJsonPath('latest.title', 'Slower');
+        self::assertSame('Slower', $shot->refresh()->title);
+        $this->actingAs($user)->putJson("/api/v1/shots/$shot->id", [...$second, 'version' => 2])->assertOk();
     }
 
     public function test_a_shot_of_a_place_of_ones_own_comes_back_as_it_was_kept(): void

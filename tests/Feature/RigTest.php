@@ -381,4 +381,28 @@ final class RigTest extends FeatureCase
             ['settings' => $settings, 'reason' => 'tried', 'operator_id' => $school ? null : ($operator ?? $author)->id],
         );
     }
+
+    /** Stick mode and wheel are a person's: said in one place, they hold in the other, and an older version brings none back. */
+    public function test_stick_mode_has_one_home(): void
+    {
+        $user = User::factory()->createOne(['stick_mode' => 2]);
+        $shot = ShotFactory::whole($user);
+        $settings = $this->actingAs($user)->getJson("/api/v1/rigs/$shot->rig_id")->json('settings');
+        $settings['hands'] = ['stick_mode' => 3, 'wheel_up' => 'pull', 'grip' => 'pinch', 'stick_mm' => 24];
+        $saved = $this->postJson(
+            "/api/v1/rigs/$shot->rig_id/versions", ['settings' => $settings, 'reason' => 'mine', 'operator_id' => $user->id],
+        )
+            ->assertCreated()->json('id');
+        self::assertSame([3, 'pull'], [$user->refresh()->stick_mode, $user->wheel_up]);
+
+        $this->actingAs($user)->patchJson('/api/v1/me', ['stick_mode' => 1])->assertOk();
+        $this->getJson("/api/v1/rigs/$saved")->assertJsonPath('settings.hands.stick_mode', 1)
+            ->assertJsonPath('settings.hands.grip', 'pinch');
+        // Another number is changed from what is shown: the hands stay as they are held.
+        $settings = $this->getJson("/api/v1/rigs/$saved")->json('settings');
+        $settings['modes']['slow']['turn_dps'] = 17;
+        $this->postJson("/api/v1/rigs/$saved/versions", ['settings' => $settings, 'reason' => 'calmer', 'operator_id' => $user->id])
+            ->assertCreated();
+        self::assertSame(1, $user->refresh()->stick_mode);
+    }
 }

@@ -76,13 +76,13 @@ final class SessionTest extends FeatureCase
             '/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'short'],
         )->assertUnprocessable();
         $this->withHeaders(self::HEADERS)->postJson(
-            '/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'a-new-long-one'],
+            '/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'a-new-and-long-one'],
         )->assertNoContent();
         $this->withHeaders(self::HEADERS)->postJson(
-            '/api/v1/session', ['email' => $user->email, 'password' => 'a-new-long-one'],
+            '/api/v1/session', ['email' => $user->email, 'password' => 'a-new-and-long-one'],
         )->assertOk();
         $this->withHeaders(self::HEADERS)->postJson(
-            '/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'a-second-long-one'],
+            '/api/v1/password/reset', ['token' => $token, 'email' => $user->email, 'password' => 'a-second-and-long-one'],
         )->assertUnprocessable();
     }
 
@@ -113,7 +113,8 @@ final class SessionTest extends FeatureCase
     public function test_bearer_tokens_serve_scripts(): void
     {
         $user = User::factory()->createOne();
-        $token = $this->actingAs($user)->postJson('/api/v1/tokens', ['name' => 'nightly'])->assertCreated()->json('token');
+        $token = $this->actingAs($user)->postJson('/api/v1/tokens', ['name' => 'nightly', 'scope' => 'read', 'days' => 30])->assertCreated()
+            ->json('secret');
         self::assertIsString($token);
         $this->app?->make('auth')->forgetGuards();
         $this->withToken($token)->getJson('/api/v1/me')->assertOk()->assertJsonPath('name', $user->name);

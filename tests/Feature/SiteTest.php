@@ -153,7 +153,8 @@ final class SiteTest extends FeatureCase
             '/api/v1/ground-heights', ['home' => ['lat' => 57.6, 'lon' => -0.4]],
         )->assertOk()->assertJsonPath('simulated', true)->json();
         self::assertCount(16, $heights['spots']);
-        $noon = $this->getJson('/api/v1/light-meter?lat=57.6&lon=-0.4&at=2026-06-03T12:00:00Z')->assertJsonPath('simulated', true)->json('ev');
+        $noon = $this->getJson('/api/v1/light-meter?lat=57.6&lon=-0.4&at=2026-06-03T12:00:00Z')->assertJsonPath('simulated', true)
+            ->json('ev');
         $night = $this->getJson('/api/v1/light-meter?lat=57.6&lon=-0.4&at=2026-12-03T00:00:00Z')->json('ev');
         self::assertGreaterThan($night + 5, $noon);
         $this->getJson('/api/v1/weather?lat=157&lon=-0.4&at=noon')->assertUnprocessable();

@@ -234,36 +234,14 @@ final class TakeTest extends FeatureCase
         )->assertOk()->assertJsonPath('takes.0.operator.id', $operator->id);
     }
 
-    public function test_scores_over_time_come_with_their_medians(): void
-    {
-        $operator = User::factory()->createOne();
-        $other = User::factory()->createOne(['school_id' => $operator->school_id]);
-        foreach ([60.0, 90.0, 70.0, 95.0, 65.0, 98.0] as $day => $score) {
-            Take::factory()->of($operator)->createOne(['score' => $score, 'flown_at' => now()->subDays(10 - $day)]);
-            // What automation flies between them is no one's progress.
-            Take::factory()->of($operator)->createOne(['score' => 100.0, 'automated' => true, 'flown_at' => now()->subDays(10 - $day)]);
-        }
-        Take::factory()->of($other)->createOne();
-
-        $own = $this->actingAs($operator)->getJson('/api/v1/trend?operator='.$other->id)->assertOk()->assertJsonCount(1);
-        self::assertSame([60, 90, 70, 95, 65, 98], array_map(intval(...), $own->json('0.points.*.score')));
-        self::assertSame(
-            [null, null, null, null, 70, 90],
-            array_map(static fn (?float $m): ?int => $m === null ? null : (int) $m, $own->json('0.points.*.median')),
-        );
-        $trainer = User::factory()->createOne(['school_id' => $operator->school_id, 'role' => User::TRAINER]);
-        $this->actingAs($trainer)->getJson('/api/v1/trend')->assertOk()->assertJsonCount(2);
-        $this->actingAs($trainer)->getJson('/api/v1/trend?operator='.$other->id)->assertOk()->assertJsonCount(1);
-    }
-
     public function test_the_class_is_the_trainers_to_see(): void
     {
         $operator = User::factory()->createOne();
         $trainer = User::factory()->trainer()->createOne(['school_id' => $operator->school_id]);
         $this->actingAs($trainer)->getJson('/api/v1/operators')->assertOk()->assertJsonCount(1)->assertJsonPath('0.name', $operator->name);
         $this->actingAs($operator)->getJson('/api/v1/operators')->assertForbidden();
-        $this->actingAs($trainer)->getJson('/api/v1/today')->assertOk()->assertJsonPath('class.0.advice.kind', 'first');
-        $this->actingAs($operator)->getJson('/api/v1/today')->assertOk()->assertJsonPath('advice.kind', 'first')
+        $this->actingAs($trainer)->getJson('/api/v1/today')->assertOk()->assertJsonPath('class.0.why.0', 'No take yet.');
+        $this->actingAs($operator)->getJson('/api/v1/today')->assertOk()->assertJsonPath('next.said.0.kind', 'first')
             ->assertJsonPath('class', []);
     }
 

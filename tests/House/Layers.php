@@ -17,7 +17,7 @@ final class Layers
     /** Rooms of core/ from the ground up: each may use those before it. */
     private const ROOMS = [
         'Measure', 'Geo', 'Controls', 'Xml', 'Camera', 'Site', 'Telemetry', 'Rig', 'Move', 'Choreography', 'Flight', 'TakeAlong',
-        'FlightDay', 'Scoring', 'Training',
+        'FlightDay', 'Scoring', 'Training', 'Practice',
     ];
 
     public function test_core_knows_no_interface_no_words_and_no_framework(): Rule

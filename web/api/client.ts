@@ -4,6 +4,7 @@ import createClient from 'openapi-fetch';
 import type { components, paths } from '~/api/schema';
 
 export type Schemas = components['schemas'];
+export type Paths = paths;
 export type ProblemDetails = Schemas['Problem'];
 
 const BASE = '/api/v1';
@@ -70,7 +71,9 @@ export class Problem extends Error {
   get words(): string {
     const first = this.details.errors[0];
     const expected = first?.expected ? ` Expected ${first.expected}.` : '';
-    return `${this.details.detail}${expected}`;
+    // Where the fault is not theirs: the number by which it is found.
+    const number = this.status >= 500 && this.details.request ? ` (No. ${this.details.request})` : '';
+    return `${this.details.detail}${expected}${number}`;
   }
 }
 

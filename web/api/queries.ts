@@ -1,6 +1,6 @@
 // The server's records as the stations ask for them, cached by TanStack Query.
 import { keepPreviousData, skipToken, useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { answered, api, type Schemas } from '~/api/client';
+import { answered, api, type Paths, type Schemas } from '~/api/client';
 
 export const useMe = () =>
   useQuery({
@@ -92,6 +92,13 @@ export const useRigComparison = (one: number, other: number | undefined, mode: S
     placeholderData: keepPreviousData,
   });
 
+export const useFirstDraft = (draft: Schemas['PlanDraft'] | null) =>
+  useQuery({
+    queryKey: ['first-draft', draft],
+    queryFn: draft === null ? skipToken : () => answered(api.POST('/drafts', { body: draft })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
 export const useMoves = () =>
   useQuery({
     queryKey: ['moves'],
@@ -150,8 +157,11 @@ export const useShots = (operator?: number, site?: number) =>
 export const findShots = (operator?: number, site?: number) => async (find: string) =>
   (await answered(api.GET('/shots', { params: { query: { operator, site, find } } }))).map((one) => ({
     value: String(one.id),
-    label: one.title,
+    label: titleOf(one),
   }));
+
+/** What a list calls a shot: one that can't be read stands in its place, and says so. */
+export const titleOf = (shot: Schemas['Shot']) => (shot.damaged ? `${shot.title} (damaged)` : shot.title);
 
 /** Days of flying, the latest first, sixty at most; others are found by their titles. */
 export const useDays = (operator?: number) =>
@@ -173,21 +183,89 @@ export const useShot = (id: number | undefined) =>
     enabled: id !== undefined,
   });
 
-export const useTrend = (operator?: number) =>
-  useQuery({
-    queryKey: ['takes', 'trend', operator ?? null],
-    queryFn: () => answered(api.GET('/trend', { params: { query: { operator } } })),
-  });
+/** Which takes of a logbook are wanted. */
+export type TakeFilter = NonNullable<Paths['/takes']['get']['parameters']['query']>;
 
-export const useTakes = (operator?: number, craft?: number) =>
+export const useTakes = (filter: TakeFilter) =>
   useInfiniteQuery({
-    queryKey: ['takes', operator ?? null, craft ?? null],
+    queryKey: ['takes', filter],
     queryFn: ({ pageParam }) => {
       const cursor = pageParam === '' ? undefined : pageParam;
-      return answered(api.GET('/takes', { params: { query: { operator, craft, cursor } } }));
+      return answered(api.GET('/takes', { params: { query: { ...filter, cursor } } }));
     },
     initialPageParam: '',
     getNextPageParam: (page) => page.next ?? undefined,
+  });
+
+/** What was flown, said or set changes all of these. */
+export const PROGRESS = ['progress', 'ladder', 'next', 'class', 'logbook', 'lessons', 'today'];
+
+const ofOperator = (operator?: number) => ({ params: { query: { operator } } });
+
+export const useProgress = (operator?: number) =>
+  useQuery({
+    queryKey: ['progress', operator ?? null],
+    queryFn: () => answered(api.GET('/progress', ofOperator(operator))),
+  });
+
+export const useLadder = (operator?: number, asks = true) =>
+  useQuery({
+    queryKey: ['ladder', operator ?? null],
+    queryFn: asks ? () => answered(api.GET('/ladder', ofOperator(operator))) : skipToken,
+  });
+
+export type Now = { place: 'desk' | 'hall' | 'field'; battery_min?: number; gust_mps?: number };
+
+/** What to do where one is now; nothing is asked while that is what Today has answered already. */
+export const useNext = (now: Now | null) =>
+  useQuery({
+    queryKey: ['next', now],
+    queryFn: now ? () => answered(api.GET('/next', { params: { query: now } })) : skipToken,
+    placeholderData: keepPreviousData,
+  });
+
+export type ClassFilter = NonNullable<Paths['/class']['get']['parameters']['query']>;
+
+export const useClass = (filter: ClassFilter) =>
+  useQuery({
+    queryKey: ['class', filter],
+    queryFn: () => answered(api.GET('/class', { params: { query: filter } })),
+    placeholderData: keepPreviousData,
+  });
+
+export const useCohorts = (one: string, other: string) =>
+  useQuery({
+    queryKey: ['cohorts', one, other],
+    queryFn: () => answered(api.GET('/class/cohorts', { params: { query: { one, other } } })),
+    enabled: one !== other,
+  });
+
+export const useKeptFilters = () =>
+  useQuery({ queryKey: ['kept-filters'], queryFn: () => answered(api.GET('/kept-filters')) });
+
+export const useLogbook = (operator: number | undefined, enabled: boolean) =>
+  useQuery({
+    queryKey: ['logbook', operator ?? null],
+    queryFn: () => answered(api.GET('/logbook', ofOperator(operator))),
+    enabled,
+  });
+
+export const useHouseStyle = (operator?: number) =>
+  useQuery({
+    queryKey: ['house-style', operator ?? null],
+    queryFn: () => answered(api.GET('/house-style', ofOperator(operator))),
+  });
+
+export const useLessons = () =>
+  useQuery({ queryKey: ['lessons'], queryFn: () => answered(api.GET('/lessons')) });
+
+export const useSchoolLadder = (enabled: boolean) =>
+  useQuery({
+    queryKey: ['school-ladder'],
+    queryFn: () => answered(api.GET('/school/ladder')),
+    enabled,
+    // What is being edited is not exchanged under the hand.
+    refetchOnWindowFocus: false,
   });
 
 export const useTake = (id: number) =>

@@ -4,6 +4,134 @@
  */
 
 export interface paths {
+    "/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["account"];
+        put?: never;
+        post?: never;
+        delete: operations["removeAccount"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["confirmSecondFactor"];
+        post: operations["beginSecondFactor"];
+        delete: operations["endSecondFactor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/sign-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["signIns"];
+        put?: never;
+        post?: never;
+        delete: operations["endOtherSignIns"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/sign-ins/{signIn}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endSignIn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["personalCopies"];
+        put?: never;
+        post: operations["copyMyData"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/copies/{copy}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["takePersonalCopy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["goToSchool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/column-mappings": {
         parameters: {
             query?: never;
@@ -196,6 +324,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/account/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeCalendarLink"];
+        delete: operations["closeCalendarLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/first-start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["firstStart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/first-start/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setUpSchool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/first-start/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtDemo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/house": {
         parameters: {
             query?: never;
@@ -221,6 +413,22 @@ export interface paths {
         };
         get?: never;
         put: operations["chooseOperatorsHouse"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/house-style": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["houseStyle"];
+        put: operations["holdStyle"];
         post?: never;
         delete?: never;
         options?: never;
@@ -254,7 +462,7 @@ export interface paths {
         get: operations["import"];
         put?: never;
         post?: never;
-        delete?: never;
+        delete: operations["cancelImport"];
         options?: never;
         head?: never;
         patch?: never;
@@ -308,6 +516,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/imports/{import}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryImportAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["invitations"];
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/invitations/{invitation}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBackInvitation"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/links/invitation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["takeInvitation"];
+        post: operations["readInvitation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/judging": {
         parameters: {
             query?: never;
@@ -317,6 +589,166 @@ export interface paths {
         };
         get: operations["judging"];
         put: operations["chooseJudging"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kept-filters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keptFilters"];
+        put?: never;
+        post: operations["keepFilter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kept-filters/{filter}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["dropFilter"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ladder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ladder/steps/{step}/sayings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sayOfStep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ladder/certificate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["certificate"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/school/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schoolLadder"];
+        put: operations["saveLadder"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/school/ladder/effects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ladderEffects"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lessons"];
+        put?: never;
+        post: operations["giveLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lessons/{lesson}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeLesson"];
+        post?: never;
+        delete: operations["removeLesson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lessons/{lesson}/mine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["answerLesson"];
         post?: never;
         delete?: never;
         options?: never;
@@ -351,6 +783,70 @@ export interface paths {
         put?: never;
         post: operations["exposure"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/logbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["logbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/logbook/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["logbookFile"];
+        put?: never;
+        post: operations["readLogbook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/own-entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["enterFlight"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/own-entries/{entry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeEntry"];
         options?: never;
         head?: never;
         patch?: never;
@@ -500,6 +996,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePerson"];
+        post?: never;
+        delete: operations["removePerson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copyPersonsData"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/compositions": {
         parameters: {
             query?: never;
@@ -532,6 +1092,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/drafts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["beginPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/expectations": {
         parameters: {
             query?: never;
@@ -558,6 +1134,214 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["readShot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/exercises": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setExercise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/recordings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepRecording"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/recordings/{recording}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["recordingFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rehearsals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rehearse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/shots/{shot}/pair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pair"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/spottings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["spot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/spottings/{spotting}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["answerSpotting"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/spottings/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["spottingRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["next"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/next/declined": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["notToday"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/class": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["classPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/class/cohorts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compareCohorts"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -767,6 +1551,70 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/running": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["running"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["school"];
+        put: operations["changeSchool"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/trail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/demo-school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addDemo"];
+        delete: operations["removeDemo"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1012,22 +1860,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/trend": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["trend"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/takes/{take}": {
         parameters: {
             query?: never;
@@ -1124,6 +1956,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/notices/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["seenNotices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/operators": {
         parameters: {
             query?: never;
@@ -1147,10 +1995,26 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["tokens"];
         put?: never;
         post: operations["makeToken"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/tokens/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endToken"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1160,20 +2024,21 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        Advice: {
-            /** @enum {string} */
-            kind: "first" | "come-back" | "mend-facet" | "other-way" | "tighter";
-            title: string;
-            reason: string;
-            facet: string | null;
-            cue: string | null;
-            change: {
-                [key: string]: number | string;
-            };
-            evidence: {
-                [key: string]: number | string;
-            };
-            typical: components["schemas"]["TypicalTake"] | null;
+        Account: {
+            second_factor: boolean;
+            /** @description whether the school asks for one */
+            second_factor_wanted: boolean;
+            /** @description that are left */
+            spare_codes: number;
+            /** @description whether a summary is sent once a week */
+            weekly_mail: boolean;
+            /** @description whether there is a link to a calendar */
+            calendar_link: boolean;
+        };
+        AddedDemo: {
+            trainer: string;
+            operator: string;
+            password: string;
         };
         AdviceFinger: {
             finger: string;
@@ -1254,6 +2119,13 @@ export interface components {
             least: number;
             most: number;
         };
+        BandPoint: {
+            /** @description UTC */
+            at: string;
+            mean: number;
+            /** @description half the width of the interval of 90 %, points */
+            sure: number;
+        };
         BatteriesReading: {
             count: number;
             minutes: number;
@@ -1311,7 +2183,37 @@ export interface components {
         };
         ClassMember: {
             operator: components["schemas"]["Person"];
-            advice: components["schemas"]["Advice"];
+            /** @description empty where nothing presses */
+            why: string[];
+            /** @description where they stand in all */
+            score: number | null;
+            /** @description half the width of its interval of 90 % */
+            sure: number | null;
+        };
+        CohortMeasure: {
+            /** @description score, a petal or a finger */
+            id: string;
+            name: string;
+            /** @description points, of those of the one whose takes are enough */
+            mean: number | null;
+            /** @description who they are, how many */
+            counted: number;
+            other_mean: number | null;
+            other_counted: number;
+            /** @description points; null where there are too few to say */
+            difference: number | null;
+            /** @description of its interval of 90 % */
+            low: number | null;
+            high: number | null;
+            said: string;
+        };
+        Cohorts: {
+            one: string;
+            /** @description of the one */
+            people: number;
+            other: string;
+            others: number;
+            measures: components["schemas"]["CohortMeasure"][];
         };
         ColumnQuestion: {
             headers: string[];
@@ -1353,6 +2255,53 @@ export interface components {
             hidden: boolean | null;
             notes: string[];
         };
+        /** @description what a trainer makes of an exercise beside its plan */
+        Conditions: {
+            /** @enum {string} */
+            model?: "positioning" | "free" | "levelling" | "rates";
+            wind?: components["schemas"]["Wind"] | null;
+            draught?: {
+                east_m: number;
+                north_m: number;
+                radius_m: number;
+                toward_deg: number;
+                speed_mps: number;
+            } | null;
+            nose_in?: boolean;
+            wheel_reversed?: boolean;
+            /** @description highest tilt */
+            gimbal_high_deg?: number | null;
+            heavy?: boolean;
+            battery_min?: number | null;
+            /** @description share of the battery */
+            reserve?: number;
+            /** @description when the spotter calls "aircraft" */
+            call_s?: number | null;
+            /** @description whether the spotter calls, at a second that nobody is told */
+            calls?: boolean;
+            /** @description whether the press of record shakes the controller */
+            jolt?: boolean;
+            from_pad?: boolean;
+            loop?: {
+                from_s: number;
+                to_s: number;
+            } | null;
+            /** @description where the pilot stands, from take-off */
+            pilot?: {
+                east_m: number;
+                north_m: number;
+            } | null;
+            /** @description instruments that are taken away */
+            hidden?: {
+                [key: string]: boolean;
+            };
+        };
+        CoursePad: {
+            east_m: number;
+            north_m: number;
+            up_m: number;
+            kind: string;
+        };
         Craft: {
             id: number;
             name: string;
@@ -1364,6 +2313,8 @@ export interface components {
             } | null;
             /** @description whether you may change it */
             mine: boolean;
+            /** @description whether what is kept of it can't be read */
+            damaged: boolean;
         };
         CraftCamera: {
             sensor_mm: components["schemas"]["Sensor"];
@@ -1401,6 +2352,8 @@ export interface components {
         Cue: {
             t: number;
             finger: string;
+            /** @description which one it is for, in the reader’s stick mode */
+            thumb: string | null;
             text: string;
         };
         CurveConversion: {
@@ -1416,6 +2369,8 @@ export interface components {
             id: number;
             title: string;
             date: string;
+            /** @description what it is for; empty where nobody said */
+            purpose: string;
             operator: components["schemas"]["Person"];
             site_id: number;
             site: string;
@@ -1439,6 +2394,7 @@ export interface components {
             /** @description when its light holds; null where any time will do */
             windows: components["schemas"]["TimeStretch"][] | null;
             cues: components["schemas"]["Cue"][];
+            numbers: components["schemas"]["PlanNumber"][];
             presses: components["schemas"]["Press"][];
             phases: components["schemas"]["Phases"];
             samples: components["schemas"]["Samples"];
@@ -1477,6 +2433,8 @@ export interface components {
         DayForm: {
             title: string;
             date: string;
+            /** @description what the day is for; asked before it is opened in the field */
+            purpose?: string;
             site_id: number;
             /** @description whose day it is; a trainer’s to say */
             operator_id?: number | null;
@@ -1543,6 +2501,25 @@ export interface components {
             crossing_least_s: number;
             sentences: string[];
         };
+        Detection: {
+            rounds: number;
+            hits: number;
+            misses: number;
+            false_alarms: number;
+            correct_rejections: number;
+            /** @description d'; null while too few rounds of either kind were seen */
+            sensitivity: number | null;
+            /** @description c: above 0 the eye says "nothing" too often */
+            bias: number | null;
+        };
+        Dispute: {
+            id: string;
+            one: string;
+            other: string;
+            here: string;
+            /** @description a choice of the house style, another page (house, judging, ladder, rig), each shot, or settled */
+            chosen_at: string;
+        };
         DrawingFault: {
             place: string;
             message: string;
@@ -1579,6 +2556,45 @@ export interface components {
             /** @description share of the frame that is delivered where nothing is rescued */
             safe: number;
             sentences: string[];
+        };
+        Exercise: {
+            /** @description what was given to whom, as text: it comes back as it is */
+            envelope: string;
+            seal: string;
+            title: string;
+            shot_id: number | null;
+            rig_id: number;
+            craft: string;
+            mode: string;
+            /** @description whether there is a plan to judge it against */
+            judged: boolean;
+            seed: number;
+            world: components["schemas"]["World"];
+            plan: components["schemas"]["Plan"];
+            site: components["schemas"]["SiteDocument"];
+            conditions: components["schemas"]["Conditions"];
+            sticks: components["schemas"]["Pads"];
+            wheel_up: boolean;
+            pilot: components["schemas"]["PilotPlace"];
+            sun: components["schemas"]["SunPlace"];
+            /** @description null where the press of record shakes nothing */
+            jolt: components["schemas"]["Jolt"] | null;
+            /** @description second of the plan at which the flight begins */
+            starts_at_s: number;
+            return_height_m: number;
+            /** @description where something is measured */
+            pads: components["schemas"]["CoursePad"][];
+            /** @description what to mind where the same is flown with a craft */
+            caution: string[];
+        };
+        ExerciseWanted: {
+            /** @description What somebody wants to practise: a shot by its id, or a drill or a site as it is by a draft; and what is made hard about it. */
+            shot_id?: number | null;
+            /** @enum {string} */
+            kind?: "plan" | "free";
+            draft?: components["schemas"]["PlanDraft"] | null;
+            conditions?: components["schemas"]["Conditions"];
+            seed: number;
         };
         Expectation: {
             sentence: string;
@@ -1687,6 +2703,9 @@ export interface components {
              */
             side: "left" | "right" | "up" | "down" | null;
         };
+        FeedLink: {
+            link: string;
+        };
         FieldEntries: {
             entries: components["schemas"]["FieldEntry"][];
         };
@@ -1743,6 +2762,30 @@ export interface components {
             /** @description 0 to 100; null where nothing of it could be measured */
             score: number | null;
             figures: components["schemas"]["Figure"][];
+        };
+        FirstDraft: {
+            /** @enum {string} */
+            mode: "slow" | "standard" | "fast";
+            /** @description of the site; null where it is about no subject of it */
+            subject_id: string | null;
+            /** @description free ground, where it is about none of the site's */
+            subject_at: components["schemas"]["FirstPlace"] | null;
+            /** @description that are not as usual */
+            parameters: {
+                [key: string]: number | string;
+            };
+        };
+        FirstPlace: {
+            east_m: number;
+            north_m: number;
+            /** @description of its foot above take-off */
+            base_m: number;
+            /** @description of what is aimed at above its foot */
+            aim_m: number;
+        };
+        FirstStart: {
+            empty: boolean;
+            demo_under_way: boolean;
         };
         FlownBattery: {
             running: boolean;
@@ -1803,12 +2846,88 @@ export interface components {
             rate_per_dps: number;
             cushion_per_s: number;
         };
+        GivenLesson: {
+            id: number;
+            version: number;
+            title: string;
+            purpose: string;
+            author: string;
+            steps: components["schemas"]["GivenLessonStep"][];
+            minutes: number | null;
+            batteries: number | null;
+            /** @description a date */
+            wanted_on: string | null;
+            members: components["schemas"]["GivenLessonMember"][];
+        };
+        GivenLessonMember: {
+            operator: components["schemas"]["Person"];
+            /** @description per step, as far as it is asked */
+            have: number[];
+            want: number[];
+            done: boolean;
+            comment: string;
+        };
+        GivenLessonStep: {
+            /** @enum {string} */
+            kind: "read" | "spot" | "rehearse" | "practise" | "fly" | "debrief";
+            /** @description empty where it does not matter */
+            move: string;
+            move_name: string | null;
+            shot_id: number | null;
+            passes: number;
+            note: string;
+        };
         /** @description spot heights, or a profile along a bearing */
         Ground: {
             spots?: components["schemas"]["Spot"][];
             profile?: number[][];
             bearing_deg?: number;
             simulated?: boolean;
+        };
+        Group: {
+            /** @description who needs the trainer most first */
+            rows: components["schemas"]["GroupRow"][];
+            /** @description of the ladder */
+            steps: components["schemas"]["GroupStep"][];
+            /** @description what many get wrong */
+            common: components["schemas"]["GroupFault"][];
+            pairs: components["schemas"]["GroupPair"][];
+            /** @description of the school */
+            cohorts: string[];
+        };
+        GroupFault: {
+            id: string;
+            name: string;
+            cure: string;
+            who: components["schemas"]["Person"][];
+        };
+        GroupPair: {
+            shows: components["schemas"]["Person"];
+            learns: components["schemas"]["Person"];
+            what: string;
+        };
+        GroupRow: {
+            operator: components["schemas"]["Person"];
+            need: number;
+            why: string[];
+            /** @description UTC */
+            last_flown: string | null;
+            /** @description steps */
+            passed: number;
+            /** @description by measure, without their bands */
+            standings: {
+                [key: string]: components["schemas"]["Standing"];
+            };
+            /** @description of the steps, by id */
+            states: {
+                [key: string]: string;
+            };
+        };
+        GroupStep: {
+            id: string;
+            name: string;
+            rank: number;
+            passed: number;
         };
         GuessedColumn: {
             column: string;
@@ -1817,6 +2936,11 @@ export interface components {
             why: string;
             /** @description three of its values */
             samples: string[];
+        };
+        HandedOver: {
+            shots: number;
+            days: number;
+            sites: number;
         };
         Handle: {
             id: string;
@@ -1864,6 +2988,35 @@ export interface components {
             };
             reach_m?: number;
         };
+        HeldStyle: {
+            /** @enum {string} */
+            automation: "hand" | "welcome";
+            slow: boolean;
+            passes: number;
+            most_gust_mps: number;
+            /** @description of thought about settings */
+            house: string;
+        };
+        HoldStyle: {
+            /**
+             * @description What is held where practitioners disagree; what is left out stays as it was.
+             * @enum {string}
+             */
+            automation?: "hand" | "welcome";
+            slow?: boolean;
+            passes?: number;
+            most_gust_mps?: number;
+            /** @description of an operator: nothing is held otherwise any more */
+            as_school?: boolean;
+        };
+        HouseStyle: {
+            school: components["schemas"]["HeldStyle"];
+            /** @description of the one that was asked for */
+            operator: components["schemas"]["HeldStyle"] | null;
+            /** @description whether anything is held otherwise for that one */
+            otherwise: boolean;
+            disputes: components["schemas"]["Dispute"][];
+        };
         Houses: {
             school: string;
             own: string | null;
@@ -1881,9 +3034,13 @@ export interface components {
             maker: string;
             shot_id: number | null;
             /** @enum {string} */
-            state: "waiting" | "reading" | "judging" | "columns" | "place" | "done" | "refused";
+            state: "waiting" | "reading" | "judging" | "columns" | "place" | "done" | "refused" | "failed";
             bytes: number;
             bytes_read: number;
+            /** @description since it was put in the queue, where it is under way */
+            age_s: number | null;
+            /** @description whether it should go on, and shows no sign of it */
+            stalled: boolean;
             message: string;
             place: string;
             expected: string;
@@ -1929,6 +3086,28 @@ export interface components {
             base_alt_m?: number;
             track?: components["schemas"]["TrackPoint"][];
         };
+        Invitation: {
+            id: number;
+            email: string;
+            /** @enum {string} */
+            role: "trainer" | "operator" | "viewer";
+            until: string;
+            /** @description only when it is made */
+            link: string | null;
+        };
+        InvitedTo: {
+            school: string;
+            inviter: string;
+            email: string;
+            /** @enum {string} */
+            role: "trainer" | "operator" | "viewer";
+            /** @description whether the address has an account: then one signs in and comes with one’s record */
+            known: boolean;
+        };
+        Jolt: {
+            seconds: number;
+            travel: number;
+        };
         JudgedFacets: {
             ease: components["schemas"]["Facet"];
             flow: components["schemas"]["Facet"];
@@ -1951,6 +3130,71 @@ export interface components {
             tolerances: components["schemas"]["Tolerance"];
             ordinary_crop_budget_percent: number;
             ordinary: components["schemas"]["Tolerance"];
+        };
+        KeptFilter: {
+            id: number;
+            name: string;
+            /** @description as the list of takes is asked */
+            filter: {
+                [key: string]: string;
+            };
+        };
+        Ladder: {
+            operator: components["schemas"]["Person"];
+            /** @description 0 for the one that comes with the application */
+            version: number;
+            steps: components["schemas"]["Step"][];
+            /** @description the latest first */
+            said: components["schemas"]["StepSaying"][];
+        };
+        LadderCriterion: {
+            /** @description A ladder as a school edits it. */
+            score: number;
+            facets: {
+                [key: string]: number;
+            };
+            passes: number;
+            of: number;
+            days: number;
+            both_ways: boolean;
+            slow_too: boolean;
+            two_distances: boolean;
+            without: string[];
+            /** @enum {string} */
+            kind: "real" | "practised" | "either";
+            own_word: boolean;
+            sign_off: boolean;
+        };
+        LadderEffect: {
+            operator: components["schemas"]["Person"];
+            step: string;
+            from: string | null;
+            /** @description null where the step is gone; what was signed off stays on record */
+            to: string | null;
+            signed: boolean;
+        };
+        LadderForm: {
+            document: components["schemas"]["LadderSheet"];
+            /** @description the one that was worked on */
+            version: number;
+            reason: string;
+        };
+        LadderSheet: {
+            steps: {
+                id: string;
+                title: string;
+                moves: string[];
+                level: number;
+                needs: string[];
+                criterion: components["schemas"]["LadderCriterion"];
+                supervised: boolean;
+            }[];
+        };
+        LadderVersion: {
+            version: number;
+            author: string;
+            reason: string;
+            at: string;
         };
         LatestComment: {
             take_id: number;
@@ -2003,6 +3247,29 @@ export interface components {
             headline: string;
             /** @description why the fault that was put in does not come out by its own name */
             told_otherwise: string | null;
+        };
+        LessonForm: {
+            title: string;
+            purpose: string;
+            steps: components["schemas"]["LessonStep"][];
+            minutes: number | null;
+            batteries: number | null;
+            wanted_on: string | null;
+            operators: number[];
+            /** @description the one that was worked on; only where one is changed */
+            version?: number;
+        };
+        LessonStep: {
+            /**
+             * @description A lesson as a trainer sets it. Without a purpose there is none.
+             * @enum {string}
+             */
+            kind: "read" | "spot" | "rehearse" | "practise" | "fly" | "debrief";
+            /** @description empty where it does not matter */
+            move: string;
+            shot_id: number | null;
+            passes: number;
+            note: string;
         };
         LightDay: {
             place: components["schemas"]["LightPlace"];
@@ -2063,6 +3330,56 @@ export interface components {
             duration_s: number;
             sha256: string;
         };
+        Logbook: {
+            operator: components["schemas"]["Person"];
+            totals: components["schemas"]["LogbookTotals"];
+            /** @description the latest twelve with takes, oldest first */
+            months: components["schemas"]["LogbookMonth"][];
+            /** @description the latest first */
+            entries: components["schemas"]["OwnEntry"][];
+            /** @description minutes of practice a day that they want to reach */
+            goal_min: number | null;
+            /** @description of the latest four weeks, each, oldest first */
+            days: components["schemas"]["LogbookDay"][];
+        };
+        LogbookDay: {
+            /** @description on the clock of the school */
+            date: string;
+            minutes: number;
+        };
+        LogbookMonth: {
+            /** @description such as 2026-11 */
+            month: string;
+            takes: number;
+            automated: number;
+            practised: number;
+        };
+        LogbookTotals: {
+            takes: number;
+            /** @description with a craft */
+            by_hand: number;
+            practised: number;
+            automated: number;
+            /** @description minutes of takes with a craft */
+            taken_min: number;
+            /** @description minutes of passes in Fly */
+            practised_min: number;
+            /** @description or to the right */
+            clockwise: number;
+            counterclockwise: number;
+            slow: number;
+            /** @description on which anything was flown */
+            days: number;
+            moves: number;
+            entries: number;
+            entered_min: number;
+            /** @description of the entries made by hand */
+            batteries: number;
+        };
+        LoopStretch: {
+            from_s: number;
+            to_s: number;
+        };
         Loss: {
             /** @description of the score */
             part: string;
@@ -2075,6 +3392,11 @@ export interface components {
             petal: "ease" | "flow" | "hold" | "line" | "frame";
             points: number;
         };
+        MadeToken: {
+            /** @description shown once */
+            secret: string;
+            token: components["schemas"]["Token"];
+        };
         MappedColumn: {
             column: string;
             unit?: string;
@@ -2082,6 +3404,19 @@ export interface components {
         Measured: {
             value: number;
             sd: number;
+        };
+        Member: {
+            id: number;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "trainer" | "operator" | "viewer";
+            disabled: boolean;
+            second_factor: boolean;
+            /** @description empty for none */
+            cohort: string;
+            /** @description who trains them */
+            trainer_id: number | null;
         };
         Mend: {
             text: string;
@@ -2108,6 +3443,8 @@ export interface components {
             caution: string | null;
             faults: components["schemas"]["MoveFault"][];
             parameters: components["schemas"]["Parameter"][];
+            /** @description what the trade calls it beside its name */
+            called: string[];
         };
         MoveFault: {
             id: string;
@@ -2120,9 +3457,55 @@ export interface components {
             group: number;
             optional: boolean;
         };
+        NameToken: {
+            /** @description What a bearer token is for, what it may do, and how long it is good. */
+            name: string;
+            /**
+             * @description look, or change things too
+             * @enum {string}
+             */
+            scope: "read" | "write";
+            /** @description until its end */
+            days: number;
+        };
         NamedTake: {
             name: string;
             take: components["schemas"]["Take"];
+        };
+        NewKey: {
+            /** @description in base 32, for typing */
+            key: string;
+            /** @description what an authenticator reads from a picture of it */
+            uri: string;
+        };
+        Next: {
+            /** @enum {string} */
+            place: "desk" | "hall" | "field";
+            /** @description that was reckoned with */
+            gust_mps: number | null;
+            gust_simulated: boolean;
+            /** @description left until the sun has gone */
+            light_min: number | null;
+            /** @description as said */
+            battery_min: number | null;
+            /** @description why nothing is flown now */
+            grounded: string | null;
+            /** @description one or two */
+            said: components["schemas"]["Suggestion"][];
+            weighed: components["schemas"]["Suggestion"][];
+        };
+        NextStep: {
+            /** @enum {string} */
+            kind: "without-help" | "other-way" | "gusts";
+            said: string;
+            wind: components["schemas"]["Wind"] | null;
+        };
+        Notice: {
+            said: string;
+            /** @description UTC */
+            at: string;
+            /** @description of the page where it stands */
+            path: string;
         };
         Observer: {
             id: string;
@@ -2137,7 +3520,28 @@ export interface components {
         Operator: {
             id: number;
             name: string;
-            takes: number;
+        };
+        OwnEntry: {
+            id: number;
+            /** @description UTC */
+            flown_at: string;
+            minutes: number;
+            batteries: number;
+            craft: string;
+            place: string;
+            text: string;
+        };
+        OwnEntryForm: {
+            /**
+             * Format: date-time
+             * @description A flight without a log.
+             */
+            flown_at: string;
+            minutes: number;
+            batteries?: number;
+            craft?: string;
+            place?: string;
+            text?: string;
         };
         OwnNumbers: {
             rate: number;
@@ -2155,6 +3559,14 @@ export interface components {
             left: string[];
             right: string[];
         };
+        Pair: {
+            plan: components["schemas"]["Plan"];
+            site: components["schemas"]["SiteDocument"];
+            good: components["schemas"]["LessonFlight"];
+            bad: components["schemas"]["LessonFlight"];
+            /** @description faults that it may be flown with */
+            choices: components["schemas"]["SpotChoice"][];
+        };
         Parameter: {
             id: string;
             label: string;
@@ -2171,9 +3583,26 @@ export interface components {
                 [key: string]: number | string;
             };
         };
+        PassScore: {
+            take: number;
+            score: number;
+        };
         Person: {
             id: number;
             name: string;
+        };
+        PersonalCopy: {
+            id: number;
+            /** @description whose data */
+            of: string;
+            /** @enum {string} */
+            state: "waiting" | "writing" | "ready" | "failed";
+            done: number;
+            /** @description takes and logs */
+            total: number;
+            bytes: number;
+            at: string;
+            until: string;
         };
         Phases: {
             onset_s: number;
@@ -2187,6 +3616,11 @@ export interface components {
             distance_m: number;
             height_m: number;
             hold_s: number;
+        };
+        PilotPlace: {
+            east_m: number;
+            north_m: number;
+            up_m: number;
         };
         PlaceReading: {
             id: string;
@@ -2226,6 +3660,8 @@ export interface components {
                 [key: string]: number | string;
             } | null;
             cues: components["schemas"]["Cue"][];
+            /** @description that one would write down */
+            numbers: components["schemas"]["PlanNumber"][];
             frames: components["schemas"]["Frame"][];
             findings: components["schemas"]["Finding"][];
             /** @description what can be pulled on the sheets */
@@ -2276,6 +3712,17 @@ export interface components {
             id: string;
             name: string;
         };
+        PlanNumber: {
+            /** @description such as turn_rate_dps; the same one stands twice where it changes: at its start, then at its end */
+            id: string;
+            name: string;
+            value: number;
+            unit: string;
+            /** @description second of the recording at which it holds; null where it is of the whole shot */
+            at_s: number | null;
+            /** @description of the finger that brings it, -1 to 1 */
+            travel: number | null;
+        };
         PlanSubject: {
             east_m: number;
             north_m: number;
@@ -2303,6 +3750,42 @@ export interface components {
             title: string;
             variant: string | null;
         };
+        PracticeNote: {
+            device: string;
+            aids: string[];
+            broken_off: boolean;
+            seed: number;
+            /** @description of the session; empty where nobody said */
+            purpose: string;
+        };
+        PracticePass: {
+            id: number;
+            uuid: string;
+            take: components["schemas"]["Take"] | null;
+            /** @description of the judgement; null where there is none */
+            headline: string | null;
+            /** @description second of the recording at which the costliest fault is worst */
+            worst_s: number | null;
+            /** @description what it was, and what to try */
+            worst: string | null;
+            /** @description what ended the flight before its pilot did */
+            ended: string | null;
+            /** @description of the flight */
+            ended_at_s: number | null;
+            broken_off: boolean;
+            /** @description whether the camera recorded long enough for a pass */
+            recorded: boolean;
+            /** @description why a recorded pass has no judgement */
+            said: string | null;
+            /** @description of the same exercise today, the latest last */
+            passes: components["schemas"]["PassScore"][];
+            best: number | null;
+            best_reason: string | null;
+            /** @description about the worst second */
+            loop: components["schemas"]["LoopStretch"] | null;
+            /** @description once there are enough passes */
+            next: components["schemas"]["NextStep"] | null;
+        };
         Preferences: {
             /**
              * @description How someone likes things shown, and how they hold their sticks.
@@ -2315,6 +3798,10 @@ export interface components {
             stick_mode?: 1 | 2 | 3 | 4;
             /** @enum {string} */
             wheel_up?: "push" | "pull";
+            /** @description a summary, once a week */
+            weekly_mail?: boolean;
+            /** @description minutes of practice a day */
+            goal_min?: number | null;
         };
         Press: {
             finger: string;
@@ -2334,11 +3821,33 @@ export interface components {
             title: string;
             status: number;
             detail: string;
+            /** @description its number in the log */
+            request?: string | null;
             errors: {
                 place: string;
                 message: string;
                 expected: string;
             }[];
+        };
+        Progress: {
+            operator: components["schemas"]["Person"];
+            score: components["schemas"]["Standing"] | null;
+            petals: components["schemas"]["Standing"][];
+            fingers: components["schemas"]["Standing"][];
+            /** @description the one flown most first */
+            moves: components["schemas"]["Standing"][];
+            /** @description by hand with a craft, oldest first, as on a move of middling difficulty */
+            takes: components["schemas"]["ProgressTake"][];
+        };
+        ProgressTake: {
+            id: number;
+            at: string;
+            move: string;
+            uncertainty: number;
+            /** @description by measure, 0 to 100 and a little beyond */
+            marks: {
+                [key: string]: number;
+            };
         };
         /** @description a handle of the plan, put somewhere or nudged by so many steps */
         Pull: {
@@ -2357,6 +3866,16 @@ export interface components {
                 up: number;
             };
         };
+        ReadBack: {
+            /** @description flights without a log */
+            added: number;
+            /** @description lines that stood here already */
+            known: number;
+            /** @description lines without a moment or a length that can be */
+            unread: number;
+            /** @description the first of those, as a text editor counts */
+            lines: number[];
+        };
         Reading: {
             reveal: components["schemas"]["RevealReading"];
             depth: components["schemas"]["DepthReading"];
@@ -2365,6 +3884,57 @@ export interface components {
             edit: components["schemas"]["EditReading"];
             variants: components["schemas"]["Variant"][];
             passes: components["schemas"]["PlannedPass"][];
+        };
+        /** @description larkspur/recording/1 (docs/formats.md): travel in thousandths, one a step */
+        Recording: {
+            /** @enum {string} */
+            schema: "larkspur/recording/1";
+            id: string;
+            sheet: string;
+            step_s: number;
+            fingers: components["schemas"]["Travel"];
+            recorded?: number[][];
+            automated?: number[][];
+            aids?: {
+                [key: string]: boolean;
+            };
+            device: {
+                /** @enum {string} */
+                kind: "keyboard" | "gamepad" | "touch" | "mouse" | "mixed" | "none";
+                name?: string;
+            };
+            broken_off?: boolean;
+            /** @description what the session was for */
+            purpose?: string;
+            answered?: {
+                /** @enum {string} */
+                action: "descend" | "return" | "hold";
+                step: number;
+            } | null;
+        };
+        RecordingSent: {
+            /** @description A recording of the fingers, with the exercise as it was given out. */
+            envelope: string;
+            seal: string;
+            recording: components["schemas"]["Recording"];
+            made_at: string;
+        };
+        Rehearsal: {
+            clean: boolean;
+            fingers: components["schemas"]["RehearsedFinger"][];
+        };
+        RehearsedFinger: {
+            finger: string;
+            rests: boolean;
+            clean: boolean;
+            /** @description behind its stave; negative early */
+            late_s: number | null;
+            /** @description how much of the written travel was pressed */
+            gain: number | null;
+            snap: number | null;
+            leak: number;
+            said: string;
+            faults: string[];
         };
         RememberedColumns: {
             id: number;
@@ -2734,6 +4304,20 @@ export interface components {
             seconds: number;
             metres: number;
         };
+        Running: {
+            /** @enum {string} */
+            word: "well" | "poor" | "down";
+            /** @description whether logs wait longer than they should */
+            late: boolean;
+            /** @description whether new files can be taken */
+            room: boolean;
+            /** @description that were seen within a minute */
+            workers: number;
+            /** @description logs that should go on and show no sign of it */
+            stalled: number;
+            /** @description how long the oldest log has been under way */
+            oldest_s: number | null;
+        };
         Samples: {
             t: number[];
             east_m: number[];
@@ -2752,6 +4336,52 @@ export interface components {
         /** @description somebody else saved first: the version that they saved */
         SavedFirst: components["schemas"]["Problem"] & {
             version: number;
+        };
+        SayOfStep: {
+            /** @description What is said of an operator's step: their own word, a sign-off, who stands by. */
+            operator: number;
+            /** @enum {string} */
+            kind: "word" | "doubt" | "sign-off" | "withdrawal" | "supervisor";
+            /** @description a reason, or who stands by */
+            text?: string;
+            /** @description signed off though the evidence is not enough */
+            overrule?: boolean;
+        };
+        School: {
+            name: string;
+            /** @description of its clock */
+            zone: string;
+            /**
+             * @description of whoever comes to it
+             * @enum {string}
+             */
+            units: "metric" | "feet";
+            /** @description whether everyone needs one */
+            second_factor: boolean;
+            demo: boolean;
+            /** @description whether the demo school is on this server */
+            demo_beside: boolean;
+        };
+        SchoolForm: {
+            /** @description What a school is called, its clock, the units of whoever comes to it, and whether everyone needs a second factor. */
+            name: string;
+            zone: string;
+            /** @enum {string} */
+            units: "metric" | "feet";
+            second_factor: boolean;
+        };
+        SchoolLadder: {
+            /** @description 0 while it is the one that comes with the application */
+            version: number;
+            document: components["schemas"]["LadderSheet"];
+            /** @description of its steps, by id */
+            names: {
+                [key: string]: string;
+            };
+            /** @description the latest first */
+            versions: components["schemas"]["LadderVersion"][];
+            /** @description of the ladders to begin with */
+            orders: string[];
         };
         Score: {
             method: string;
@@ -2790,6 +4420,18 @@ export interface components {
         Sensor: {
             width: number;
             height: number;
+        };
+        SetUpForm: {
+            /** @description as bin/start printed it */
+            code: string;
+            school: string;
+            zone: string;
+            /** @enum {string} */
+            units: "metric" | "feet";
+            name: string;
+            /** Format: email */
+            email: string;
+            password: string;
         };
         SheetAxes: {
             climb: components["schemas"]["SheetAxis"];
@@ -2834,11 +4476,20 @@ export interface components {
             wind: components["schemas"]["Wind"];
             brief: components["schemas"]["Brief"];
             takes: number;
+            version: number;
             updated_at: string;
+            /** @description whether what is kept of it can't be read: it can only be removed */
+            damaged: boolean;
+        };
+        ShotChanged: components["schemas"]["Problem"] & {
+            version: number;
+            latest: components["schemas"]["Shot"];
         };
         ShotDraft: components["schemas"]["PlanDraft"] & {
             /** @description A draft that is kept, under a title. */
             title: string;
+            /** @description that was worked on; of a shot that exists */
+            version?: number;
         } & components["schemas"]["PlanDraft"];
         ShotFile: {
             rig_id: number;
@@ -2863,6 +4514,18 @@ export interface components {
             email: string;
             password: string;
             remember?: boolean;
+            /** @description of the second factor, where there is one */
+            code?: string | null;
+        };
+        SignedIn: {
+            id: number;
+            address: string;
+            /** @description what the browser calls itself */
+            agent: string;
+            since: string;
+            seen: string;
+            /** @description whether it is this one */
+            current: boolean;
         };
         SinceChange: {
             before: number;
@@ -2993,10 +4656,103 @@ export interface components {
             /** @description by itself */
             moves?: boolean;
         };
+        SpareCodes: {
+            codes: string[];
+        };
         Spot: {
             east_m: number;
             north_m: number;
             up_m: number;
+        };
+        SpotChoice: {
+            id: string;
+            name: string;
+        };
+        SpotVerdict: {
+            /**
+             * @description by the moment
+             * @enum {string}
+             */
+            outcome: "hit" | "miss" | "false-alarm" | "correct-rejection";
+            fault: string | null;
+            name: string | null;
+            finger: string | null;
+            from_s: number | null;
+            to_s: number | null;
+            /** @description whether the fault was named rightly too; null where there was none, or nothing was said */
+            named: boolean | null;
+            /** @description whether the finger was */
+            fingered: boolean | null;
+            record: components["schemas"]["Detection"];
+        };
+        Spotting: {
+            id: number;
+            plan: components["schemas"]["Plan"];
+            site: components["schemas"]["SiteDocument"];
+            samples: components["schemas"]["Samples"];
+            /** @description as they were, by finger */
+            fingers: {
+                [key: string]: number[];
+            };
+            /** @description what it may be */
+            choices: components["schemas"]["SpotChoice"][];
+            record: components["schemas"]["Detection"];
+        };
+        Standing: {
+            /** @description score, a petal, a finger, or a move */
+            id: string;
+            name: string;
+            /** @description 0 to 100 */
+            mean: number;
+            /** @description half the width of the interval of 90 %, points */
+            sure: number;
+            takes: number;
+            /** @enum {string} */
+            heading: "coming" | "slipping" | "still" | "unsure";
+            going: string;
+            stuck: boolean;
+            /** @description points over that many days; null with too few takes */
+            change: number | null;
+            /** @description half the width of its interval of 90 % */
+            change_sure: number | null;
+            over_days: number;
+            /** @description at each take, oldest first */
+            band: components["schemas"]["BandPoint"][];
+        };
+        Step: {
+            id: string;
+            name: string;
+            level: number;
+            /** @description how many steps lead to it at most */
+            rank: number;
+            /** @description ids of steps */
+            needs: string[];
+            moves: components["schemas"]["StepMove"][];
+            /** @enum {string} */
+            state: "closed" | "open" | "in-work" | "enough" | "settled" | "signed" | "stale";
+            state_name: string;
+            /** @description whether what builds on it is open */
+            passed: boolean;
+            /** @description of the evidence that is asked, 0 to 1 */
+            share: number;
+            missing: string[];
+            /** @description ids of takes */
+            counting: number[];
+            /** @description day on which it is to be shown again */
+            due: string | null;
+            is_due: boolean;
+            supervised: boolean;
+            supervisor: string;
+            /** @description the operator says that it feels settled */
+            word: boolean;
+            own_word: boolean;
+            /** @description whether a trainer's sign-off is asked */
+            sign_off: boolean;
+            /** @description UTC */
+            signed_on: string | null;
+            overruled: boolean;
+            /** @description whether a sign-off now would go against what is known */
+            lacks: boolean;
         };
         StepFit: {
             finger: string;
@@ -3010,6 +4766,23 @@ export interface components {
             lag_s: components["schemas"]["Measured"];
             stop_way: components["schemas"]["Measured"];
             stop_s: number;
+        };
+        StepMove: {
+            id: string;
+            name: string;
+        };
+        StepSaying: {
+            id: number;
+            step: string;
+            /** @enum {string} */
+            kind: "word" | "doubt" | "sign-off" | "withdrawal" | "supervisor";
+            author: string;
+            overruled: boolean;
+            text: string;
+            /** @description UTC */
+            at: string;
+            /** @description ids of takes */
+            rests_on: number[];
         };
         StepTest: {
             mode: string;
@@ -3030,6 +4803,26 @@ export interface components {
             north_m: number[];
             up_m: number[];
         };
+        Suggestion: {
+            /** @description by which it is not wanted today */
+            key: string;
+            /** @enum {string} */
+            kind: "assigned" | "first" | "come-back" | "stuck" | "step" | "again" | "other-way" | "slow" | "fault" | "word";
+            /** @description empty where it does not matter */
+            move: string;
+            /** @enum {string} */
+            activity: "fly" | "practise" | "rehearse" | "spot" | "read";
+            how: string;
+            title: string;
+            evidence: string[];
+            cue: string | null;
+            shot_id: number | null;
+            setting: {
+                [key: string]: string | number;
+            };
+            step: string | null;
+            weight: number;
+        };
         SunDay: {
             /** @enum {string} */
             state: "sets" | "up" | "down";
@@ -3043,6 +4836,10 @@ export interface components {
             stretches: components["schemas"]["SunStretches"];
             /** @description instant, azimuth and altitude in degrees */
             path: (string | number)[][];
+        };
+        SunPlace: {
+            azimuth_deg: number;
+            altitude_deg: number;
         };
         SunStretches: {
             night: components["schemas"]["TimeStretch"][];
@@ -3072,6 +4869,8 @@ export interface components {
             /** @description flown by automation for the most part; no credit to the hands */
             automated: boolean;
             comments: number;
+            /** @description how it was flown in Fly; null where a craft flew it */
+            practised: components["schemas"]["PracticeNote"] | null;
         };
         TakeDetail: components["schemas"]["Take"] & {
             judgement: components["schemas"]["Score"];
@@ -3090,7 +4889,7 @@ export interface components {
         TakeLog: {
             file_name: string;
             /** @enum {string} */
-            source: "imported" | "simulated";
+            source: "imported" | "simulated" | "practised";
             samples: number;
             rate_hz: number;
             notes: components["schemas"]["LogNote"][];
@@ -3139,14 +4938,29 @@ export interface components {
         };
         Today: {
             /** @description an operator's own */
-            advice: components["schemas"]["Advice"] | null;
-            /** @description of a trainer */
+            next: components["schemas"]["Next"] | null;
+            /** @description of the operator */
+            standing: components["schemas"]["TypicalTake"] | null;
+            /** @description of a trainer, who needs them most first */
             class: components["schemas"]["ClassMember"][];
             /** @description the latest */
             takes: components["schemas"]["Take"][];
             /** @description the one worked on last */
             shot: components["schemas"]["Shot"] | null;
             comment: components["schemas"]["LatestComment"] | null;
+            /** @description what came back, the latest first */
+            notices: components["schemas"]["Notice"][];
+        };
+        Token: {
+            id: number;
+            name: string;
+            /**
+             * @description what it may do: look, or change things too
+             * @enum {string}
+             */
+            scope: "read" | "write";
+            until: string | null;
+            used: string | null;
         };
         Tolerance: {
             place_percent: number;
@@ -3166,17 +4980,25 @@ export interface components {
             lon: number;
             alt_m?: number;
         };
-        Trend: {
-            operator: string;
-            points: components["schemas"]["TrendPoint"][];
+        TrailPage: {
+            steps: components["schemas"]["TrailStep"][];
+            /** @description where the next page begins */
+            before: number | null;
         };
-        TrendPoint: {
-            take: number;
-            flown_at: string;
-            score: number;
-            uncertainty: number;
-            /** @description of this take and the four before it */
-            median: number | null;
+        TrailStep: {
+            id: number;
+            at: string;
+            who: string;
+            /** @description in words */
+            did: string;
+            address: string;
+        };
+        Travel: {
+            climb: number[];
+            turn: number[];
+            run: number[];
+            slide: number[];
+            tilt: number[];
         };
         TypicalTake: {
             takes: number;
@@ -3194,7 +5016,7 @@ export interface components {
             name: string;
             email: string;
             /** @enum {string} */
-            role: "trainer" | "operator";
+            role: "trainer" | "operator" | "viewer";
             school: string;
             crop_budget: number;
             comfort: components["schemas"]["Band"];
@@ -3207,6 +5029,10 @@ export interface components {
             units: "metric" | "feet";
             /** @enum {string} */
             theme: "light" | "dark" | "field";
+            /** @description whether it is the demo school */
+            demo: boolean;
+            /** @description whether the school wants a second factor that is not set up yet */
+            second_factor_due: boolean;
         };
         Variant: {
             id: string;
@@ -3293,6 +5119,81 @@ export interface components {
             /** @description the one in which it is used here */
             ours: string;
         };
+        World: {
+            hash: string;
+            /** @enum {string} */
+            model: "positioning" | "free" | "levelling" | "rates";
+            response: components["schemas"]["ResponseSheet"];
+            craft: components["schemas"]["WorldCraft"];
+            air: components["schemas"]["WorldAir"];
+            ground: components["schemas"]["WorldGround"];
+            start: components["schemas"]["WorldStart"];
+            uprights: components["schemas"]["WorldUpright"][];
+            lines: components["schemas"]["WorldLine"][];
+            battery_s: number;
+            reserve_s: number;
+        };
+        WorldAir: {
+            knot_steps: number;
+            east_mps: number[];
+            north_mps: number[];
+            draught: components["schemas"]["WorldDraught"] | null;
+        };
+        WorldCraft: {
+            radius_m: number;
+            airspeed_mps: number;
+            /** @description time in which drag alone takes its speed through the air */
+            coast_s: number;
+            gust_coupling: number;
+            /** @description above the craft's own level */
+            gimbal_stop_deg: number;
+            /** @description of the lean that its motion needs, taken in a step */
+            lean_share: number;
+            gravity_mps2: number;
+            landing_sink_mps: number;
+            landing_speed_mps: number;
+            most_lean_deg: number;
+            /** @description of a fixed camera, above the craft's own level */
+            camera_deg: number | null;
+        };
+        WorldDraught: {
+            east_m: number;
+            north_m: number;
+            radius_m: number;
+            east_mps: number;
+            north_mps: number;
+        };
+        WorldGround: {
+            least_m: number;
+            cell_m: number;
+            /** @description from south to north, each from west to east */
+            rows: number[][];
+        };
+        WorldLine: {
+            name: string;
+            /** @description east, north and height */
+            points: number[][];
+        };
+        WorldStart: {
+            east_m: number;
+            north_m: number;
+            up_m: number;
+            heading_deg: number;
+            tilt_deg: number;
+            east_mps: number;
+            north_mps: number;
+            climb_mps: number;
+            turn_dps: number;
+            tilt_dps: number;
+        };
+        WorldUpright: {
+            id: string;
+            name: string;
+            base_m: number;
+            top_m: number;
+            /** @description east and north of its corners */
+            ring: number[][];
+        };
     };
     responses: never;
     parameters: never;
@@ -3302,6 +5203,352 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How the account is guarded */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account"];
+                };
+            };
+        };
+    };
+    removeAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Everything of you is removed, for good */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The password is wrong, or nobody else runs the school */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    current: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed; other sessions are ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not right, or not good enough */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    confirmSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    code: string;
+                };
+            };
+        };
+        responses: {
+            /** @description It counts from now on; codes for when the device is lost */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpareCodes"];
+                };
+            };
+            /** @description Not a code of this key */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description A key, shown once; it counts when a code of it was given */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewKey"];
+                };
+            };
+            /** @description There is one already, or the password is wrong */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    endSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Taken off */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The password is wrong */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    signIns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Where you are signed in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignedIn"][];
+                };
+            };
+        };
+    };
+    endOtherSignIns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All others are ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endSignIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                signIn: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    personalCopies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Copies of your data that were made or are on their way */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonalCopy"][];
+                };
+            };
+        };
+    };
+    copyMyData: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is made in the background */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonalCopy"];
+                };
+            };
+        };
+    };
+    takePersonalCopy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                copy: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    goToSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    token: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description You are there, with your record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["User"];
+                };
+            };
+            /** @description The link is used or too old */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     columnMappings: {
         parameters: {
             query?: never;
@@ -3792,6 +6039,132 @@ export interface operations {
             };
         };
     };
+    makeCalendarLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The link, shown once; one made before is closed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedLink"];
+                };
+            };
+        };
+    };
+    closeCalendarLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The link leads nowhere from now on */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    firstStart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Whether a school is there */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstStart"];
+                };
+            };
+        };
+    };
+    setUpSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetUpForm"];
+            };
+        };
+        responses: {
+            /** @description It is there, and you are in */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["User"];
+                };
+            };
+            /** @description Something is missing, or a school is there already */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtDemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    code: string;
+                };
+            };
+        };
+        responses: {
+            /** @description It is being loaded */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddedDemo"];
+                };
+            };
+            /** @description A school is there already */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     chooseHouse: {
         parameters: {
             query?: never;
@@ -3847,6 +6220,65 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Houses"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    houseStyle: {
+        parameters: {
+            query?: {
+                /** @description id; for those who see the class */
+                operator?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is held, and every question */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseStyle"];
+                };
+            };
+        };
+    };
+    holdStyle: {
+        parameters: {
+            query?: {
+                /** @description id: held otherwise for this one */
+                operator?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoldStyle"];
+            };
+        };
+        responses: {
+            /** @description What is held now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseStyle"];
                 };
             };
             /** @description Trainers only */
@@ -3940,6 +6372,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Import"];
+                };
+            };
+        };
+    };
+    cancelImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Nothing more is done with it, and its upload is gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It has ended */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4060,6 +6521,206 @@ export interface operations {
             };
         };
     };
+    tryImportAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is read again */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description It did not fail */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    invitations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those that can still be taken */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invitation"][];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** Format: email */
+                    email: string;
+                    /** @enum {string} */
+                    role: "trainer" | "operator" | "viewer";
+                    send?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Its link is shown once */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invitation"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBackInvitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitation: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Good no longer */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeInvitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    token: string;
+                    name: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description You are in */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["User"];
+                };
+            };
+            /** @description It is used or too old, or the password is not good enough */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readInvitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    token: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What it invites to */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitedTo"];
+                };
+            };
+            /** @description It is used or too old */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     judging: {
         parameters: {
             query?: never;
@@ -4113,6 +6774,410 @@ export interface operations {
             };
             /** @description Beyond its limits */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keptFilters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One’s own, by name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptFilter"][];
+                };
+            };
+        };
+    };
+    keepFilter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    /** @description as the list of takes is asked */
+                    filter: {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description Kept; one of the same name is replaced */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptFilter"];
+                };
+            };
+            /** @description It asks for nothing */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dropFilter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                filter: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not yours */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ladder: {
+        parameters: {
+            query?: {
+                /** @description id; for those who see the class */
+                operator?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every step with its state */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ladder"];
+                };
+            };
+        };
+    };
+    sayOfStep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SayOfStep"];
+            };
+        };
+        responses: {
+            /** @description The ladder as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ladder"];
+                };
+            };
+            /** @description Not yours to say */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The evidence is not enough */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    certificate: {
+        parameters: {
+            query?: {
+                /** @description id; for those who see the class */
+                operator?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is passed, and what it rests on, A4 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    schoolLadder: {
+        parameters: {
+            query?: {
+                /** @description one of the orders to begin with, in place of the school’s own */
+                order?: "foundation" | "axes" | "controls";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is edited */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolLadder"];
+                };
+            };
+        };
+    };
+    saveLadder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LadderForm"];
+            };
+        };
+        responses: {
+            /** @description The next version */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolLadder"];
+                };
+            };
+            /** @description Somebody saved first */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ladderEffects: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LadderForm"];
+            };
+        };
+        responses: {
+            /** @description What the change would do to whom */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderEffect"][];
+                };
+            };
+        };
+    };
+    lessons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those of the school, or given to whoever asks; the latest first, sixty at most */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GivenLesson"][];
+                };
+            };
+        };
+    };
+    giveLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonForm"];
+            };
+        };
+        responses: {
+            /** @description It is given */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GivenLesson"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonForm"];
+            };
+        };
+        responses: {
+            /** @description The next version */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GivenLesson"];
+                };
+            };
+            /** @description Somebody saved first */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is withdrawn; what was flown for it stays */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    answerLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    ticked: number[];
+                    comment: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What was read or talked over, and what is said of it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GivenLesson"];
+                };
+            };
+            /** @description Not given to you */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4179,6 +7244,142 @@ export interface operations {
             };
             /** @description The camera has no such setting */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    logbook: {
+        parameters: {
+            query?: {
+                /** @description id; for those who see the class */
+                operator?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Totals, months and own entries */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Logbook"];
+                };
+            };
+        };
+    };
+    logbookFile: {
+        parameters: {
+            query?: {
+                /** @description id; for those who see the class */
+                operator?: number;
+                as?: "csv" | "pdf" | "ics";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every take and entry, a line each (RFC 4180); or its days, on paper or as iCalendar (RFC 5545) */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    readLogbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What it held that was not here is here */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadBack"];
+                };
+            };
+            /** @description No logbook */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    enterFlight: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnEntryForm"];
+            };
+        };
+        responses: {
+            /** @description It is in the logbook */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnEntry"];
+                };
+            };
+        };
+    };
+    removeEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not yours */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4409,6 +7610,191 @@ export interface operations {
             };
         };
     };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everybody of the school */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Member"][];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    role?: "trainer" | "operator" | "viewer";
+                    disabled?: boolean;
+                    cohort?: string;
+                    trainer_id?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Member"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody would run the school */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everything of them is removed, for good */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody would run the school */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    to: number;
+                };
+            };
+        };
+        responses: {
+            /** @description What changed hands */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandedOver"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    copyPersonsData: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is made in the background; find it in your account */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonalCopy"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     compose: {
         parameters: {
             query?: never;
@@ -4462,6 +7848,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description It can’t be drawn */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDraft"];
+            };
+        };
+        responses: {
+            /** @description The same move where it flies as it is: the mode, the place and the parameters to begin with */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstDraft"];
                 };
             };
             /** @description It can’t be drawn */
@@ -4532,6 +7951,372 @@ export interface operations {
             };
             /** @description It can’t be drawn */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setExercise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExerciseWanted"];
+            };
+        };
+        responses: {
+            /** @description The exercise */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Exercise"];
+                };
+            };
+            /** @description It can’t be flown */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepRecording: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordingSent"];
+            };
+        };
+        responses: {
+            /** @description Flown again and judged; sent again it is answered the same */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticePass"];
+                };
+            };
+            /** @description It is no whole recording of what was set */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    recordingFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The recording with its exercise (larkspur/recording/1) */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    rehearse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordingSent"];
+            };
+        };
+        responses: {
+            /** @description Judged finger by finger; counted apart from flying */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rehearsal"];
+                };
+            };
+            /** @description It is no whole recording */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pair: {
+        parameters: {
+            query?: {
+                /** @description the first of the move’s typical ones where left out */
+                fault?: string;
+            };
+            header?: never;
+            path: {
+                shot: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Flown clean, and with one fault */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pair"];
+                };
+            };
+        };
+    };
+    spot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    shot_id: number;
+                    /** @description to choose from; the move’s typical ones where left out */
+                    faults?: string[];
+                    /** @description those that one makes oneself most often */
+                    own?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description A take with a hidden fault, or with none */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Spotting"];
+                };
+            };
+        };
+    };
+    answerSpotting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                spotting: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description null: nothing was wrong */
+                    at_s?: number | null;
+                    fault?: string | null;
+                    finger?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description What was hidden */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpotVerdict"];
+                };
+            };
+        };
+    };
+    spottingRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How well one’s eye has told so far */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Detection"];
+                };
+            };
+        };
+    };
+    progress: {
+        parameters: {
+            query?: {
+                /** @description id; for those who see the class */
+                operator?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How somebody stands */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
+    next: {
+        parameters: {
+            query?: {
+                /** @description id; for those who see the class */
+                operator?: number;
+                place?: "desk" | "hall" | "field";
+                gust_mps?: number;
+                battery_min?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One or two things to do today, and what else was weighed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Next"];
+                };
+            };
+        };
+    };
+    notToday: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    key: string;
+                };
+            };
+        };
+        responses: {
+            /** @description It is not suggested today, and weighs less for two weeks */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    classPicture: {
+        parameters: {
+            query?: {
+                /** @description those of it alone */
+                cohort?: string;
+                /** @description id: whom they train */
+                trainer?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who stands where, and who needs the trainer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Group"];
+                };
+            };
+            /** @description Not for operators */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compareCohorts: {
+        parameters: {
+            query: {
+                one: string;
+                other: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Their means, how far apart they are, and how sure that is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cohorts"];
+                };
+            };
+            /** @description Not for operators */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4927,6 +8712,202 @@ export interface operations {
             };
         };
     };
+    running: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How the server does */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Running"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    school: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its settings */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["School"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolForm"];
+            };
+        };
+        responses: {
+            /** @description Changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["School"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trail: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was done, the latest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrailPage"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addDemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is being loaded */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddedDemo"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is one */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeDemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone with everything in it */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     signIn: {
         parameters: {
             query?: never;
@@ -5135,6 +9116,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Shot"];
+                };
+            };
+            /** @description Somebody kept it first */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShotChanged"];
                 };
             };
         };
@@ -5558,6 +9548,23 @@ export interface operations {
                 shot?: number;
                 /** @description flown with any rig of this craft */
                 craft?: number;
+                /** @description where its shot is flown */
+                site?: number;
+                /** @description score */
+                least?: number;
+                /** @description score */
+                most?: number;
+                move?: string;
+                flown?: "hand" | "automated" | "practised";
+                mode?: "slow" | "standard" | "fast";
+                direction?: string;
+                /** @description mean wind of its log or its plan, m/s, from and to before: 3-6, or 6-; or unknown */
+                air?: string;
+                fault?: string;
+                /** @description a date */
+                from?: string;
+                /** @description a date, itself counted */
+                to?: string;
                 cursor?: string;
             };
             header?: never;
@@ -5573,30 +9580,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakePage"];
-                };
-            };
-        };
-    };
-    trend: {
-        parameters: {
-            query?: {
-                /** @description id; trainers only */
-                operator?: number;
-                shot?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Scores over time, oldest first */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Trend"][];
                 };
             };
         };
@@ -5794,6 +9777,24 @@ export interface operations {
             };
         };
     };
+    seenNotices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What came back until now is not shown again */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     operators: {
         parameters: {
             query?: never;
@@ -5823,6 +9824,26 @@ export interface operations {
             };
         };
     };
+    tokens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Your tokens, without their secret */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Token"][];
+                };
+            };
+        };
+    };
     makeToken: {
         parameters: {
             query?: never;
@@ -5832,22 +9853,47 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    name: string;
-                };
+                "application/json": components["schemas"]["NameToken"];
             };
         };
         responses: {
-            /** @description Shown once */
+            /** @description Its secret, shown once */
             201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        token: string;
-                    };
+                    "application/json": components["schemas"]["MadeToken"];
                 };
+            };
+            /** @description Without name, scope or end */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    endToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Good no longer */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -10,7 +10,7 @@ type Props = InputHTMLAttributes<HTMLInputElement> & {
 export function Field({ label, problem, ...rest }: Props) {
   const id = useId();
   return (
-    <div className="grid gap-1">
+    <div className="grid gap-1 min-w-0">
       <label htmlFor={id} className="text-sm">
         {label}
       </label>
@@ -18,7 +18,7 @@ export function Field({ label, problem, ...rest }: Props) {
         id={id}
         aria-invalid={problem !== undefined}
         aria-describedby={problem === undefined ? undefined : `${id}-problem`}
-        className={`min-h-11 px-3 rounded-md border bg-card text-ink ${problem === undefined ? 'border-line' : 'border-brick'}`}
+        className={`min-h-11 w-full min-w-0 px-3 rounded-md border bg-card text-ink ${problem === undefined ? 'border-line' : 'border-brick'}`}
         {...rest}
       />
       {problem !== undefined && (

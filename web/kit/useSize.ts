@@ -7,6 +7,8 @@ export function useSize<T extends HTMLElement>(): [RefObject<T | null>, { width:
   useLayoutEffect(() => {
     const element = ref.current;
     if (element === null) return;
+    // What is drawn for a size never holds its place at that size: a tablet is turned.
+    element.style.contain = 'inline-size';
     const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
     measure();
     const observer = new ResizeObserver(measure);

@@ -33,6 +33,7 @@ export function TakeRow({ take, showOperator }: { take: Schemas['Take']; showOpe
             {day(take.flown_at, take.zone)} {hour(take.flown_at, take.zone)}
             {take.direction === '' ? '' : `, ${take.direction}`}
             {take.automated ? ', flown by automation' : ''}
+            {take.practised === null ? '' : ', practised here'}
             {take.comments > 0
               ? `, ${take.comments === 1 ? 'one comment' : `${take.comments} comments`}`
               : ''}

@@ -12,6 +12,7 @@ import { Sheet } from '~/kit/Sheet';
 import { Skeleton } from '~/kit/Skeleton';
 import { useKeys } from '~/kit/useKeys';
 import { KeyList } from './KeyList';
+import { RunningNotice } from './RunningNotice';
 import { SessionProvider, useSession } from './session';
 
 const STATIONS = [
@@ -31,13 +32,15 @@ export function Shell() {
   return (
     <SessionProvider user={me.data}>
       <Strip />
+      {me.data.second_factor_due && location.pathname !== '/account' && <Navigate to="/account" replace />}
+      {me.data.role === 'trainer' && <RunningNotice />}
       <Outlet />
     </SessionProvider>
   );
 }
 
 function Strip() {
-  const { user } = useSession();
+  const { user, seesClass } = useSession();
   const [keys, setKeys] = useState(false);
   const [settings, setSettings] = useState(false);
   const navigate = useNavigate();
@@ -78,7 +81,7 @@ function Strip() {
         ))}
       </nav>
       <div className="flex items-center gap-2 min-h-14">
-        {user.role === 'trainer' && <WhoseWork />}
+        {seesClass && <WhoseWork />}
         <button
           type="button"
           className="flex items-center gap-2 min-h-11 px-2 text-sm text-ink-soft cursor-pointer rounded-md hover:text-ink"
@@ -87,7 +90,7 @@ function Strip() {
           <span>
             {user.name}
             <span className="hidden xl:inline">
-              {user.role === 'trainer' ? ', trainer' : `, sticks mode ${user.stick_mode}`}
+              {seesClass ? `, ${user.role}` : `, sticks mode ${user.stick_mode}`}
             </span>
           </span>
           <Settings2 size={18} aria-label="Your settings" />
@@ -178,6 +181,16 @@ function Preferences({ open, onClose }: { open: boolean; onClose: () => void }) 
         onChange={(mode) => change.mutate({ stick_mode: Number(mode) as 1 | 2 | 3 | 4 })}
         options={['1', '2', '3', '4'].map((mode) => ({ value: mode, label: mode }))}
       />
+      <div className="flex flex-wrap gap-x-5">
+        <Link to="/account" className="min-h-11 content-center" onClick={onClose}>
+          Your account
+        </Link>
+        {user.role === 'trainer' && (
+          <Link to="/school" className="min-h-11 content-center" onClick={onClose}>
+            The school and its people
+          </Link>
+        )}
+      </div>
       <Button onClick={() => leave.mutate()}>
         <LogOut size={18} aria-hidden />
         Sign out

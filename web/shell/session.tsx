@@ -8,6 +8,8 @@ type Session = {
   units: Units;
   /** The operator whose work a trainer looks at; undefined shows the whole class. */
   whose: number | undefined;
+  /** Whether the work of the whole school is shown to them: trainers and viewers. */
+  seesClass: boolean;
   setWhose: (operator: number | undefined) => void;
 };
 
@@ -23,7 +25,8 @@ export function SessionProvider({ user, children }: { user: Schemas['User']; chi
   useEffect(() => {
     sessionStorage.setItem('whose', String(whose ?? ''));
   }, [whose]);
-  const session = { user, units: user.units, whose: user.role === 'trainer' ? whose : undefined, setWhose };
+  const seesClass = user.role !== 'operator';
+  const session = { user, units: user.units, whose: seesClass ? whose : undefined, setWhose, seesClass };
   return <Context.Provider value={session}>{children}</Context.Provider>;
 }
 

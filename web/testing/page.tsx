@@ -2,7 +2,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { MemoryRouter } from 'react-router';
+import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
 import type { Schemas } from '~/api/client';
 import { SessionProvider } from '~/shell/session';
@@ -28,7 +28,7 @@ export function draw(children: ReactNode, user: Partial<Schemas['User']> = {}) {
   return render(
     <QueryClientProvider client={client}>
       <SessionProvider user={aUser(user)}>
-        <MemoryRouter>{children}</MemoryRouter>
+        <RouterProvider router={createMemoryRouter([{ path: '*', element: children }])} />
       </SessionProvider>
     </QueryClientProvider>,
   );
@@ -36,10 +36,10 @@ export function draw(children: ReactNode, user: Partial<Schemas['User']> = {}) {
 
 type Reply = { status?: number; body: unknown };
 
-/** Answers the API in the given way ("GET /shots"); what was asked is kept. */
+/** Answers the API in the given way ("GET /shots", whatever its query, unless one with it is given); keeps what was asked. */
 export function answer(replies: Record<string, Reply>): Asked[] {
   return serve(({ method, path }) => {
-    const reply = replies[`${method} ${path}`];
+    const reply = replies[`${method} ${path}`] ?? replies[`${method} ${path.split('?')[0]}`];
     if (reply === undefined) throw new Error(`Nobody answers ${method} ${path}`);
     return json(reply.body, reply.status);
   });

@@ -24,6 +24,7 @@ export function aTake(change: Partial<Schemas['Take']> = {}): Schemas['Take'] {
     decision: null,
     automated: false,
     comments: 0,
+    practised: null,
     ...change,
   };
 }
@@ -91,6 +92,8 @@ export function aUser(change: Partial<Schemas['User']> = {}): Schemas['User'] {
     stick_mode: 2,
     wheel_up: 'push',
     theme: 'light',
+    demo: false,
+    second_factor_due: false,
     units: 'metric',
     ...change,
   };

@@ -24,7 +24,8 @@ export function serve(reply: (asked: Asked) => Response | Promise<Response>): As
   return asked;
 }
 
-export const json = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status });
+export const json = (body: unknown, status = 200) =>
+  new Response(status === 204 ? null : JSON.stringify(body), { status });
 
 /** A refusal as the server writes it. */
 export const refusal = (detail: string, status = 422, place = '') =>

@@ -80,5 +80,8 @@ return [
 
     'calendar.slot' => "Battery {battery}, {passes, plural, one {# pass} other {# passes}}.\nSet the return height to {height:0} above take-off.",
     'calendar.must' => '{title} (must)',
+    'calendar.logbook-day' => 'Flying: {takes, plural, one {# take} other {# takes}}',
+    'calendar.logbook-day-of' => '{hand} by hand, {practised} in Fly, {automated} by automation; {minutes:1} min of takes.',
+    'calendar.lesson' => 'Lesson wanted: {title}',
     'calendar.alarm' => 'Pre-flight list',
 ];

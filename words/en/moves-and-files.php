@@ -24,6 +24,7 @@ return [
     'fields.number-number' => '[number, number]',
     'fields.must-list-numbers' => 'This must be a list of numbers.',
     'fields.json-array-numbers' => 'a JSON array of numbers',
+    'fields.must-whole' => 'This must be a whole number.',
     'fields.must-true-false' => 'This must be true or false.',
     'fields.true-false' => 'true or false',
     'fields.number-more' => 'a number of {least}{unit} or more',

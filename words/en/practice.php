@@ -5,21 +5,7 @@
 declare(strict_types=1);
 
 return [
-    'practice.fly-your-first-orbit' => 'Fly your first orbit',
-    'practice.take-yours-yet-orbit' => 'There is no take of yours yet. An orbit shows all five petals at once.',
-    'practice.fly-orbit-you-know' => 'Fly an orbit you know, slowly',
-    'practice.your-last-take-days' => 'Your last take is {away:0} days old. Find the hand again before you try anything new.',
-    'practice.work-on' => 'Work on {petal}',
-    'practice.your-last-takes-shortest' => 'In your last {count, plural, one {take} other {# takes}} {petal} is the shortest petal: median {median:0}, and {good:0} or more is what lets a take through.',
-    'practice.same-orbit' => 'The same orbit, {less}',
-    'practice.every-petal-more-but' => 'Every petal is at {median:0} or more, but you have {fewer, plural, =0 {no keeper} one {one keeper} other {# keepers}} {less} and {keepers} {more}. Every move is drilled both ways.',
     'practice.thumbs-swap-sides-say' => 'The thumbs swap sides: say which way each goes before you record.',
-    'practice.tighter-circle' => 'A tighter circle',
-    'practice.tighter-circle-m' => 'A tighter circle: {radius:1}',
-    'practice.every-petal-more-you' => 'Every petal is at {median:0} or more and you have {oneWay} keepers one way, {otherWay} the other. Nearer in, depth is stronger and every slip shows.',
-    'practice.slower-before-near-needs' => 'Slower than before: near needs less pace for the same picture.',
-    'practice.was-three-before-coming' => 'It was {median:0} in the three before: it is coming.',
-    'practice.was-three-before-slipping' => 'It was {median:0} in the three before: it is slipping.',
     'since-change.too-few-takes-tell' => 'Too few takes to tell: {before} before and {after} since, of moves flown with both. From {fewest} each side on it can be said.',
     'since-change.scores-rose-since-give' => 'Scores rose by {change:1} since, give or take {margin:1}.',
     'since-change.scores-fell-since-give' => 'Scores fell by {change:1} since, give or take {margin:1}.',

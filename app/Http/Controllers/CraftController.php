@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Actions\KeepCraft;
 use App\Documents\CraftDocument;
 use App\Documents\StepTestDocument;
@@ -88,6 +89,8 @@ final class CraftController extends Controller
     {
         $this->authorize('update', $craft);
 
+        Trail::note('craft-changed', $craft->name);
+
         return $this->answer(CraftDocument::of($keep(
             $craft, $request->document(), $request->measured() ?? $craft->measured, $request->integer('version'), $this->user($request),
         ), $this->user($request)));
@@ -100,7 +103,10 @@ final class CraftController extends Controller
             new OA\Property(property: 'log', description: 'full stick, held, let go: each finger alone', type: 'string', format: 'binary'),
             new OA\Property(property: 'mode', type: 'string', enum: ['slow', 'standard', 'fast']),
         ], type: 'object'))), responses: [
-            new OA\Response(response: 200, description: 'What was measured, and the craft as it would be with it; nothing is kept', content: new OA\JsonContent(ref: '#/components/schemas/StepTest')),
+            new OA\Response(
+                response: 200, description: 'What was measured, and the craft as it would be with it; nothing is kept',
+                content: new OA\JsonContent(ref: '#/components/schemas/StepTest'),
+            ),
             new OA\Response(response: 422, description: 'No step in it', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function stepTest(StepTestRequest $request, Craft $craft): JsonResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Actions\LogEntries;
 use App\Actions\MakePdf;
 use App\Actions\PlanDay;
@@ -40,7 +41,7 @@ final class DayController extends Controller
         $user = $this->user($request);
         $query = FlightDay::query()->with(['site', 'operator']);
         $query->orderByDesc('date')->orderByDesc('id');
-        if (! $user->isTrainer()) {
+        if (! $user->seesClass()) {
             $query->where('operator_id', $user->id);
         } elseif ($request->integer('operator') > 0) {
             $query->where('operator_id', $request->integer('operator'));
@@ -99,7 +100,7 @@ final class DayController extends Controller
     {
         $this->authorize('update', $day);
 
-        return $this->answer($this->detail($day->saveOver($request->integer('version'), $this->filled($request)), $plan));
+        return $this->answer($this->detail($day->saveOver($request->integer('version'), $this->filled($request, $day)), $plan));
     }
 
     #[OA\Delete(path: '/days/{day}', operationId: 'removeDay', parameters: [new OA\Parameter(
@@ -110,6 +111,7 @@ final class DayController extends Controller
     public function destroy(FlightDay $day): Response
     {
         $this->authorize('update', $day);
+        Trail::note('removed-day', $day->title);
         $day->delete();
 
         return new Response(status: 204);
@@ -142,6 +144,7 @@ final class DayController extends Controller
     {
         $this->authorize('view', $day);
         $day->load('site');
+        Trail::note('file-taken', self::name($day).'.ics');
 
         return new Response(
             $write($day, $plan($day)), 200,
@@ -161,6 +164,7 @@ final class DayController extends Controller
     {
         $this->authorize('view', $day);
         $day->load(['site', 'operator']);
+        Trail::note('file-taken', self::name($day).'.pdf');
 
         return new Response(
             $pdf(
@@ -173,22 +177,42 @@ final class DayController extends Controller
     }
 
     /** @return array<string, mixed> */
-    private function filled(DayForm $request): array
+    private function filled(DayForm $request, ?FlightDay $day = null): array
     {
         $site = Site::query()->findOrFail($request->integer('site_id'));
         $document = $request->document();
-        // Only shots of the school can be flown, and only at this site.
-        $wanted = array_column(is_array($document['shots'] ?? null) ? $document['shots'] : [], 'shot_id');
-        $known = Shot::query()->where('site_id', $site->id)->whereIn('id', $wanted)->pluck('id')->all();
-        $document['shots'] = array_values(array_filter(
-            is_array($document['shots'] ?? null) ? $document['shots'] : [],
-            static fn (mixed $one): bool => is_array($one) && in_array($one['shot_id'] ?? null, $known, true),
-        ));
+        $document['shots'] = $this->shots(is_array($document['shots'] ?? null) ? $document['shots'] : [], $site, $day);
 
         return [
             'title' => $request->string('title')->toString(), 'date' => $request->string('date')->toString(), 'site_id' => $site->id,
             'document' => $document,
+            ...$request->has('purpose') ? ['purpose' => $request->string('purpose')->trim()->toString()] : [],
         ];
+    }
+
+    /**
+     * Shots that can be flown at this site. One that is gone leaves the day; one that is somebody else's is refused, unless a trainer put
+     * it
+     * there.
+     *
+     * @param  array<array-key, mixed>  $wanted
+     * @return list<mixed>
+     */
+    private function shots(array $wanted, Site $site, ?FlightDay $day): array
+    {
+        $before = $day === null ? [] : array_column(is_array($day->document['shots'] ?? null) ? $day->document['shots'] : [], 'shot_id');
+        $query = Shot::query()->where('site_id', $site->id);
+        $query->whereIn('id', array_column($wanted, 'shot_id'));
+        $known = $query->get()->keyBy('id');
+        foreach ($known as $shot) {
+            if (! in_array($shot->id, $before, true)) {
+                $this->authorize('view', $shot);
+            }
+        }
+
+        return array_values(array_filter(
+            $wanted, static fn (mixed $one): bool => is_array($one) && is_int($one['shot_id'] ?? null) && $known->has($one['shot_id']),
+        ));
     }
 
     private function detail(FlightDay $day, PlanDay $plan): DayDetail

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
+use App\Documents\HouseStyleDocument;
 use App\Http\Requests\ChooseHouse;
+use App\Http\Requests\HoldStyle;
+use App\Http\Requests\ProgressWanted;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -22,9 +26,11 @@ final class HouseController extends Controller
     ])]
     public function school(ChooseHouse $request): JsonResponse
     {
-        $this->authorize('see-class');
+        $this->authorize('run-school');
         $school = $this->user($request)->school;
         $school->update(['house_style' => [...$school->house_style, 'house' => $request->string('house')->toString()]]);
+
+        Trail::note('house-chosen', $request->string('house')->toString());
 
         return $this->houses($this->user($request));
     }
@@ -39,10 +45,54 @@ final class HouseController extends Controller
     ])]
     public function operator(ChooseHouse $request, User $operator): JsonResponse
     {
-        $this->authorize('see-class');
+        $this->authorize('run-school');
         $operator->update(['house' => $request->filled('house') ? $request->string('house')->toString() : null]);
 
+        Trail::note('house-chosen', $operator->name.' '.$request->string('house')->toString());
+
         return $this->houses($operator->load('school'));
+    }
+
+    #[OA\Get(path: '/house-style', operationId: 'houseStyle', parameters: [
+        new OA\Parameter(
+            name: 'operator', description: 'id; for those who see the class', in: 'query', schema: new OA\Schema(type: 'integer'),
+        ),
+    ], responses: [new OA\Response(
+        response: 200, description: 'What is held, and every question', content: new OA\JsonContent(ref: '#/components/schemas/HouseStyle'),
+    )])]
+    public function style(ProgressWanted $request): JsonResponse
+    {
+        $operator = $request->operator();
+
+        return $this->answer(HouseStyleDocument::of($this->user($request), $operator->role === User::OPERATOR ? $operator : null));
+    }
+
+    #[OA\Put(path: '/house-style', operationId: 'holdStyle', parameters: [
+        new OA\Parameter(
+            name: 'operator', description: 'id: held otherwise for this one', in: 'query', schema: new OA\Schema(type: 'integer'),
+        ),
+    ], requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(ref: '#/components/schemas/HoldStyle'),
+    ), responses: [
+        new OA\Response(
+            response: 200, description: 'What is held now', content: new OA\JsonContent(ref: '#/components/schemas/HouseStyle'),
+        ),
+        new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function hold(HoldStyle $request): JsonResponse
+    {
+        $this->authorize('run-school');
+        $user = $this->user($request);
+        $operator = $request->has('operator') ? User::query()->findOrFail($request->integer('operator')) : null;
+        if ($operator === null) {
+            $style = $request->style($user->school->training());
+            $user->school->update(['house_style' => [...$user->school->house_style, 'training' => $style->toArray()]]);
+        } else {
+            $operator->update(['training' => $request->boolean('as_school') ? null : $request->style($operator->training())->toArray()]);
+        }
+        Trail::note('style-held', $operator->name ?? $user->school->name);
+
+        return $this->answer(HouseStyleDocument::of($user->refresh(), $operator));
     }
 
     private function houses(User $user): JsonResponse

@@ -4,21 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Actions\ConfirmColumns;
 use App\Actions\NameMove;
 use App\Actions\SayReading;
 use App\Documents\ImportDocument;
+use App\Files\Vault;
 use App\Http\Requests\ColumnsRequest;
 use App\Http\Requests\NameMoveRequest;
 use App\Http\Requests\SayReadingRequest;
 use App\Http\Requests\UploadLog;
-use App\Jobs\ReadUpload;
 use App\Models\Import;
 use App\Models\Shot;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Larkspur\Fact;
+use Larkspur\Refusal;
 use OpenApi\Attributes as OA;
 use RuntimeException;
 
@@ -131,28 +134,68 @@ final class ImportController extends Controller
         ),
         new OA\Response(response: 413, description: 'Larger than 256 MB', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function store(UploadLog $request): JsonResponse
+    public function store(UploadLog $request, Vault $vault): JsonResponse
     {
         $user = $this->user($request);
-        $shot = $request->filled('shot_id') ? Shot::query()->findOrFail($request->integer('shot_id')) : null;
-        if ($shot !== null) {
-            $this->authorize('fly', $shot);
-        }
+        $shot = $request->filled('shot_id') ? $this->seen(Shot::class, $request->integer('shot_id'), 'fly') : null;
         $file = $request->log();
         $path = 'uploads/'.Str::uuid()->toString().'.upload';
         $stream = fopen($file->getPathname(), 'rb');
         if ($stream === false) {
             throw new RuntimeException('The upload can’t be opened.');
         }
-        Storage::writeStream($path, $stream);
+        $vault->keep($path, $stream);
         fclose($stream);
-        $import = Import::query()->create([
-            'owner_id' => $shot->operator_id ?? $user->id, 'sender_id' => $user->id, 'shot_id' => $shot?->id,
-            'file_name' => Str::limit(basename($file->getClientOriginalName()), 200, ''),
-            'path' => $path, 'bytes' => $file->getSize(), 'flown_at' => $request->date('flown_at') ?? now(),
-        ]);
-        ReadUpload::dispatch($import->id);
+        $import = DB::transaction(static function () use ($user, $shot, $request, $file, $path): Import {
+            $import = Import::query()->create([
+                'owner_id' => $shot->operator_id ?? $user->id, 'sender_id' => $user->id, 'shot_id' => $shot?->id,
+                'file_name' => $request->fileName(), 'path' => $path, 'bytes' => $file->getSize(),
+                'flown_at' => $request->date('flown_at') ?? now(),
+            ]);
+            $import->queue();
+
+            return $import;
+        });
 
         return $this->answer(ImportDocument::of($import->refresh()), 202);
+    }
+
+    #[OA\Post(path: '/imports/{import}/again', operationId: 'tryImportAgain', parameters: [new OA\Parameter(
+        name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(response: 202, description: 'It is read again', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+        new OA\Response(
+            response: 422, description: 'It did not fail', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
+    ])]
+    public function again(Import $import): JsonResponse
+    {
+        $this->authorize('view', $import);
+        if ($import->state !== Import::FAILED) {
+            throw new Refusal(Fact::of('import.did-not-fail'), 'import');
+        }
+        $import->queue();
+
+        return $this->answer(ImportDocument::of($import->refresh()), 202);
+    }
+
+    #[OA\Delete(path: '/imports/{import}', operationId: 'cancelImport', parameters: [new OA\Parameter(
+        name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(response: 204, description: 'Nothing more is done with it, and its upload is gone'),
+        new OA\Response(response: 422, description: 'It has ended', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function destroy(Import $import, Vault $vault): JsonResponse
+    {
+        $this->authorize('view', $import);
+        // A worker that is at it finds its lease gone, and keeps nothing.
+        $left = Import::query()->whereKey($import->id)->whereIn('state', [...Import::OPEN, Import::REFUSED])->delete();
+        if ($left === 0) {
+            throw new Refusal(Fact::of('import.has-ended'), 'import');
+        }
+        Trail::note('removed-import', $import->file_name);
+        $vault->drop($import->path);
+
+        return $this->answer(null, 204);
     }
 }

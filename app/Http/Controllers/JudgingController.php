@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Http\Requests\JudgingForm;
 use Documents\Score\JudgingStyleDocument;
 use Illuminate\Http\JsonResponse;
@@ -36,9 +37,11 @@ final class JudgingController extends Controller
     ])]
     public function update(JudgingForm $request): JsonResponse
     {
-        $this->authorize('see-class');
+        $this->authorize('run-school');
         $school = $this->user($request)->school;
         $school->judge($request->style());
+
+        Trail::note('judging-changed');
 
         return $this->answer(JudgingStyleDocument::of($school->judging()));
     }

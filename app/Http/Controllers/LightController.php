@@ -34,7 +34,7 @@ final class LightController extends Controller
         $site = Site::query()->findOrFail($request->integer('site_id'));
         $plan = null;
         if ($request->filled('move')) {
-            $rig = Rig::query()->findOrFail($request->integer('rig_id'));
+            $rig = $this->seen(Rig::class, $request->integer('rig_id'));
             $plan = Planner::plan($draft($site, $rig, $this->user($request), $request->draft())['shot']);
         }
 
@@ -56,6 +56,6 @@ final class LightController extends Controller
     ])]
     public function exposure(ExposureWanted $request, TellExposure $tell): JsonResponse
     {
-        return $this->answer($tell(Rig::query()->with('model')->findOrFail($request->integer('rig_id')), $request->wanted()));
+        return $this->answer($tell($this->seen(Rig::class, $request->integer('rig_id'))->load('model'), $request->wanted()));
     }
 }

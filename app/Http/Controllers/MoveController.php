@@ -11,6 +11,7 @@ use Documents\Move\LessonDocument;
 use Documents\Move\MoveDocument;
 use Documents\Move\Word;
 use Illuminate\Http\JsonResponse;
+use Larkspur\Controls\StickMode;
 use Larkspur\Move\Catalogue;
 use Larkspur\Training\Lesson;
 use OpenApi\Attributes as OA;
@@ -52,8 +53,12 @@ final class MoveController extends Controller
     ])]
     public function lesson(AskLesson $request, string $move): JsonResponse
     {
-        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
-        $plan = Lesson::planned($move, $rig->document, $request->string('mode', 'standard')->toString(), $rig->camera);
+        $rig = $this->seen(Rig::class, $request->integer('rig_id'));
+        $user = $this->user($request);
+        $plan = Lesson::planned(
+            $move, $rig->document, $request->string('mode', 'standard')->toString(), $rig->camera, StickMode::from($user->stick_mode),
+            $user->wheel_up !== 'pull',
+        );
         $fault = $request->filled('fault') ? $request->string('fault')->toString() : null;
 
         return $this->answer(LessonDocument::of(Lesson::flown($plan, $fault), self::STRIDE));
@@ -61,7 +66,12 @@ final class MoveController extends Controller
 
     #[OA\Get(
         path: '/combinations', operationId: 'combinations',
-        responses: [new OA\Response(response: 200, description: 'Every way in which the five fingers may be pressed at once, and which move it is', content: new OA\JsonContent(ref: '#/components/schemas/Combinations'))],
+        responses: [
+            new OA\Response(
+                response: 200, description: 'Every way in which the five fingers may be pressed at once, and which move it is',
+                content: new OA\JsonContent(ref: '#/components/schemas/Combinations'),
+            ),
+        ],
     )]
     public function combinations(): JsonResponse
     {

@@ -77,7 +77,7 @@ final class OutsideController extends Controller
     {
         $request->validate([
             'lat' => ['required', 'numeric', 'between:-89.9,89.9'], 'lon' => ['required', 'numeric', 'between:-180,180'],
-            'at' => ['required', 'date'],
+            'at' => ['required', 'bail', 'string', 'date'],
         ]);
 
         return [new GeoPoint($request->float('lat'), $request->float('lon')), (float) strtotime($request->string('at')->toString())];

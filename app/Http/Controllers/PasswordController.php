@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\GoodPassword;
+use App\Accounts\SignIns;
+use App\Accounts\Trail;
 use App\Http\Requests\ForgotPassword;
 use App\Http\Requests\ResetPassword;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Password;
-use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
@@ -39,14 +41,18 @@ final class PasswordController extends Controller
             'token', 'email', 'password',
         ], properties: [
             new OA\Property(property: 'token', type: 'string'), new OA\Property(property: 'email', type: 'string', format: 'email'),
-            new OA\Property(property: 'password', type: 'string', minLength: 10),
+            new OA\Property(property: 'password', type: 'string', minLength: GoodPassword::SHORTEST),
         ], type: 'object')
     ), responses: [new OA\Response(response: 204, description: 'Changed')])]
-    public function reset(ResetPassword $request): JsonResponse
+    public function reset(ResetPassword $request, SignIns $signIns): JsonResponse
     {
-        $status = Password::reset($request->only('token', 'email', 'password'), static function (User $user, string $password): void {
-            $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
+        $status = Password::reset($request->only(
+            'token', 'email', 'password',
+        ), static function (User $user, string $password) use ($signIns): void {
+            $user->forceFill(['password' => $password])->save();
             $user->tokens()->delete();
+            $signIns->endAll($user);
+            Trail::note('password-changed', 'by a link', $user);
         });
         if ($status !== Password::PASSWORD_RESET) {
             throw ValidationException::withMessages(['email' => 'This link has been used or is too old. Ask for a new one.']);

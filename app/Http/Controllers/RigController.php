@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Actions\AdviseRig;
 use App\Actions\CompareRigs;
 use App\Actions\ReadRig;
@@ -41,17 +42,17 @@ final class RigController extends Controller
     public function index(Request $request): JsonResponse
     {
         $user = $this->user($request);
-        $whose = $user->isTrainer() ? ($request->integer('operator') > 0 ? $request->integer('operator') : null) : $user->id;
+        $whose = $user->seesClass() ? ($request->integer('operator') > 0 ? $request->integer('operator') : null) : $user->id;
         $latest = Rig::query()->selectRaw('max(id)')->groupBy('craft_id', 'operator_id');
         $rigs = Rig::query()->with('operator')
             ->when(
-                ! $user->isTrainer() || $whose !== null,
+                ! $user->seesClass() || $whose !== null,
                 static fn (Builder $query) => $query->where(
                     static fn (Builder $own) => $own->whereNull('operator_id')->orWhere('operator_id', $whose),
                 ),
             );
         $rigs->whereIn('id', $latest)->orderByRaw('operator_id is null'.(
-            $user->isTrainer() && $whose === null ? ' desc' : ''
+            $user->seesClass() && $whose === null ? ' desc' : ''
         ))->orderBy('id')->limit(200);
 
         return $this->answer(array_map(RigDocument::of(...), $rigs->get()->all()));
@@ -75,7 +76,10 @@ final class RigController extends Controller
     #[OA\Post(path: '/rigs/{rig}/reading', operationId: 'readRig', parameters: [new OA\Parameter(
         name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
     )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/RigDraft')), responses: [
-        new OA\Response(response: 200, description: 'What the settings mean in a mode; nothing is kept. Of a drag the dragged finger alone', content: new OA\JsonContent(ref: '#/components/schemas/RigReading')),
+        new OA\Response(
+            response: 200, description: 'What the settings mean in a mode; nothing is kept. Of a drag the dragged finger alone',
+            content: new OA\JsonContent(ref: '#/components/schemas/RigReading'),
+        ),
         new OA\Response(
             response: 422, description: 'They mean nothing, or the craft can’t',
             content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
@@ -131,7 +135,7 @@ final class RigController extends Controller
         $this->authorize('view', $rig);
         $user = $this->user($request);
         $shots = Shot::query()->with(['site', 'rig', 'operator.school'])->when(
-            ! $user->isTrainer(), static fn (Builder $query) => $query->where('operator_id', $user->id),
+            ! $user->seesClass(), static fn (Builder $query) => $query->where('operator_id', $user->id),
         );
         $shots->whereIn('id', $request->array('shots'))->orderBy('id');
         $house = $request->filled('house') ? House::from($request->string('house')->toString()) : ($rig->operator ?? $user)->housed();
@@ -166,9 +170,12 @@ final class RigController extends Controller
         $operator = $request->filled('operator_id') ? User::query()->findOrFail($request->integer('operator_id')) : null;
         $this->authorize('saveFor', [Rig::class, $operator]);
 
-        return $this->answer(RigDetail::of($save(
+        $saved = $save(
             $operator, $rig, $request->settings() ?? [], $request->focal(), $request->string('reason')->toString(), $this->user($request),
-        ), $this->user($request)), 201);
+        );
+        Trail::note('rig-saved', $saved->craft.($operator === null ? '' : ' of '.$operator->name).", version $saved->version");
+
+        return $this->answer(RigDetail::of($saved, $this->user($request)), 201);
     }
 
     #[OA\Get(path: '/rigs/{rig}/history', operationId: 'rigHistory', parameters: [new OA\Parameter(
@@ -202,9 +209,8 @@ final class RigController extends Controller
     ])]
     public function comparison(Request $request, Rig $rig, CompareRigs $compare): JsonResponse
     {
-        $other = Rig::query()->findOrFail($request->integer('with'));
         $this->authorize('view', $rig);
-        $this->authorize('view', $other);
+        $other = $this->seen(Rig::class, $request->integer('with'));
         $mode = $request->string('mode')->toString();
 
         return $this->answer($compare($rig, $other, in_array($mode, \Larkspur\Rig\Rig::MODES, true) ? $mode : 'standard'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Actions\ImportRig;
 use App\Actions\PrintFieldCard;
 use App\Documents\RigDetail;
@@ -22,11 +23,15 @@ final class RigFileController extends Controller
     #[OA\Get(path: '/rigs/{rig}/file', operationId: 'rigFile', parameters: [new OA\Parameter(
         name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
     )], responses: [
-        new OA\Response(response: 200, description: 'The rig and its craft as one file (docs/schemas/rig-1.schema.json)', content: new OA\JsonContent(ref: '#/components/schemas/RigFile')),
+        new OA\Response(
+            response: 200, description: 'The rig and its craft as one file (docs/schemas/rig-1.schema.json)',
+            content: new OA\JsonContent(ref: '#/components/schemas/RigFile'),
+        ),
     ])]
     public function show(Rig $rig): JsonResponse
     {
         $this->authorize('view', $rig);
+        Trail::note('file-taken', self::name($rig).'.rig.json');
         $craft = $rig->load('model')->model->sheet();
         $file = new RigFile($craft, $rig->sheet(), $rig->camera['focal_mm'] ?? $craft->camera->focals[0], $rig->reason);
 
@@ -37,7 +42,10 @@ final class RigFileController extends Controller
     #[OA\Post(path: '/rig-files', operationId: 'importRig', requestBody: new OA\RequestBody(
         required: true, content: new OA\JsonContent(ref: '#/components/schemas/RigFile'),
     ), responses: [
-        new OA\Response(response: 201, description: 'Taken in as a rig of yours, or of the school where a trainer sends it', content: new OA\JsonContent(ref: '#/components/schemas/RigDetail')),
+        new OA\Response(
+            response: 201, description: 'Taken in as a rig of yours, or of the school where a trainer sends it',
+            content: new OA\JsonContent(ref: '#/components/schemas/RigDetail'),
+        ),
         new OA\Response(
             response: 422, description: 'Another schema, or more than its craft can do',
             content: new OA\JsonContent(ref: '#/components/schemas/Problem'),

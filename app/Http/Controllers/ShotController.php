@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Actions\CompareTakes;
 use App\Actions\DraftShot;
 use App\Actions\FlyShot;
@@ -42,8 +43,8 @@ final class ShotController extends Controller
     public function index(Request $request): JsonResponse
     {
         $user = $this->user($request);
-        $query = Shot::query()->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at');
-        if (! $user->isTrainer()) {
+        $query = Shot::query()->with(['site', 'rig', 'operator.school'])->withCount('takes')->latest('updated_at');
+        if (! $user->seesClass()) {
             $query->where('operator_id', $user->id);
         } elseif ($request->integer('operator') > 0) {
             $query->where('operator_id', $request->integer('operator'));
@@ -65,7 +66,7 @@ final class ShotController extends Controller
     {
         $this->authorize('view', $shot);
 
-        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator'])->loadCount('takes')));
+        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator.school'])->loadCount('takes')));
     }
 
     #[OA\Post(path: '/shots', operationId: 'saveShot', requestBody: new OA\RequestBody(
@@ -79,22 +80,26 @@ final class ShotController extends Controller
         $user = $this->user($request);
         $shot = new Shot(['operator_id' => $user->id]);
         $shot->setRelation('operator', $user);
-        $this->fill($shot, $request, $draft);
+        $shot->fill($this->drafted($shot, $request, $draft))->save();
 
-        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator'])->loadCount('takes')), 201);
+        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator.school'])->loadCount('takes')), 201);
     }
 
     #[OA\Put(path: '/shots/{shot}', operationId: 'changeShot', parameters: [new OA\Parameter(
         name: 'shot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
     )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShotDraft')), responses: [
         new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Shot')),
+        new OA\Response(
+            response: 409, description: 'Somebody kept it first', content: new OA\JsonContent(ref: '#/components/schemas/ShotChanged'),
+        ),
     ])]
     public function update(SaveShot $request, Shot $shot, DraftShot $draft): JsonResponse
     {
         $this->authorize('update', $shot);
-        $this->fill($shot->load('operator'), $request, $draft);
+        $kept = $this->drafted($shot->load('operator'), $request, $draft);
+        $shot = $shot->saveOver($request->integer('version'), $kept);
 
-        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator'])->loadCount('takes')));
+        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator.school'])->loadCount('takes')));
     }
 
     #[OA\Delete(path: '/shots/{shot}', operationId: 'removeShot', parameters: [new OA\Parameter(
@@ -110,6 +115,7 @@ final class ShotController extends Controller
         if ($takes > 0) {
             throw new Refusal(Fact::of('shot.was-flown', takes: $takes), 'shot', Fact::of('expected.shot-without-takes'));
         }
+        Trail::note('removed-shot', $shot->title);
         $shot->delete();
 
         return new Response(status: 204);
@@ -154,21 +160,25 @@ final class ShotController extends Controller
         return $this->answer($compare($shot));
     }
 
-    private function fill(Shot $shot, SaveShot $request, DraftShot $draft): void
+    /** @return array<string, mixed> what is kept of it */
+    private function drafted(Shot $shot, SaveShot $request, DraftShot $draft): array
     {
         $site = Site::query()->findOrFail($request->integer('site_id'));
-        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
+        $rig = $this->seen(Rig::class, $request->integer('rig_id'));
         $operator = $shot->operator;
         assert($operator instanceof User);
+        // It is printed for whoever flies it: they must be one who sees it too.
+        $this->authorizeForUser($operator, 'view', $rig);
         $drafted = $draft($site, $rig, $operator, $request->draft());
         // Every parameter is fixed when a shot is kept, so that its takes are judged against what was planned that day.
         $intent = Planner::plan($drafted['shot'])->move->intent;
-        $shot->fill([
+
+        return [
             'school_id' => $operator->school_id, 'site_id' => $site->id, 'rig_id' => $rig->id,
             'title' => $request->string('title')->toString(),
             'mode' => $request->string('mode')->toString(), 'move' => $intent->move,
             'intent' => [...$drafted['intent'], 'parameters' => $intent->parameters], 'wind' => $drafted['shot']->wind->toArray(),
             ...$request->filled('brief') ? ['brief' => Brief::read(Fields::of($request->array('brief'), 'brief'))->toArray()] : [],
-        ])->save();
+        ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Actions\ImportShot;
 use App\Actions\MakePdf;
 use App\Actions\WriteShot;
@@ -20,15 +21,24 @@ use Illuminate\Support\Str;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
+use Larkspur\Choreography\ShotNumbers;
 use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\FlightDay\Batteries;
 use Larkspur\FlightDay\Cautions;
 use OpenApi\Attributes as OA;
+use Words\Speaker;
 
 /** Shots on paper and as files in open formats. */
 final class ShotFileController extends Controller
 {
+    /** What is read at arm's length; the rest stands on the screen. */
+    private const ON_CARD = [
+        'turn_rate_dps', 'lap_s', 'hold_arc_deg', 'run_in_m', 'ease_out_m', 'height_above_takeoff_m', 'height_above_ground_m', 'distance_m',
+        'tilt_start_deg', 'tilt_end_deg', 'tilt_rate_most_dps', 'trigger_height_m', 'trigger_s', 'settling_tilt_deg', 'release_s',
+        'slip_dps', 'seconds_in_frame',
+    ];
+
     private const TYPES = [
         'json' => 'application/json', 'geojson' => 'application/geo+json', 'kml' => 'application/xml', 'gpx' => 'application/gpx+xml',
         'csv' => 'text/csv; charset=utf-8', 'vtt' => 'text/vtt; charset=utf-8',
@@ -50,6 +60,7 @@ final class ShotFileController extends Controller
     {
         $this->authorize('view', $shot);
         $name = self::name($shot).($format === 'json' ? '.shot.json' : ".$format");
+        Trail::note('file-taken', $name);
 
         return new Response($write($shot->load(['site', 'rig', 'operator.school']), $format), 200, [
             'Content-Type' => self::TYPES[$format] ?? 'text/plain', 'Content-Disposition' => "attachment; filename=\"{$name}\"",
@@ -72,6 +83,7 @@ final class ShotFileController extends Controller
         $speaker = Spoken::to($plan->shot->sticks);
         $values = [
             'shot' => $shot, 'plan' => Wire::document(PlanDocument::of($plan, 10), $speaker),
+            'numbers' => self::numbers($plan, $speaker),
             'cautions' => array_map($speaker->say(...), self::cautions($shot, $plan)),
             'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y'),
         ];
@@ -94,13 +106,34 @@ final class ShotFileController extends Controller
     public function store(Request $request, ImportShot $import): JsonResponse
     {
         $request->validate(['rig_id' => ['required', 'integer'], 'shot' => ['required', 'array']]);
-        $rig = Rig::query()->findOrFail($request->integer('rig_id'));
-        $this->authorize('view', $rig);
+        $rig = $this->seen(Rig::class, $request->integer('rig_id'));
         $shot = $import(
             $this->user($request), $rig, Fields::of($request->json('shot')), is_array($request->json('shot')) ? $request->json('shot') : [],
         );
 
-        return $this->answer(ShotDocument::of($shot->load(['site', 'rig', 'operator'])->loadCount('takes')), 201);
+        return $this->answer(ShotDocument::of($shot), 201);
+    }
+
+    /**
+     * What is written down of a shot beside its parameters: what it is called, and its value at the start and at the end.
+     *
+     * @return array<string, string>
+     */
+    private static function numbers(Plan $plan, Speaker $speaker): array
+    {
+        $numbers = [];
+        foreach (ShotNumbers::of($plan) as $number) {
+            if (in_array($number->id, self::ON_CARD, true)) {
+                // From the one to the other, in few words.
+                $tilt = in_array($number->id, ['tilt_start_deg', 'tilt_end_deg'], true);
+                $name = $speaker->say($tilt ? Fact::of('number.tilt_deg') : $number->name());
+                $value = $speaker->say(Fact::of('number.value', value: $number->quantity));
+                $before = $numbers[$name] ?? $value;
+                $numbers[$name] = $before === $value ? $value : "$before to $value";
+            }
+        }
+
+        return $numbers;
     }
 
     /**

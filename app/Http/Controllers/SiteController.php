@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Actions\SaveSite;
 use App\Documents\SiteDocument;
 use App\Documents\SiteNameDocument;
@@ -107,6 +108,7 @@ final class SiteController extends Controller
         if ($shots + $days > 0) {
             throw new Refusal(Fact::of('site.is-used', shots: $shots, days: $days), 'site', Fact::of('expected.unused-site'));
         }
+        Trail::note('removed-site', $site->name);
         $site->delete();
 
         return new Response(status: 204);
@@ -115,7 +117,10 @@ final class SiteController extends Controller
     #[OA\Post(path: '/site-readings', operationId: 'readSite', requestBody: new OA\RequestBody(
         required: true, content: new OA\JsonContent(ref: '#/components/schemas/SiteDocument'),
     ), responses: [
-        new OA\Response(response: 200, description: 'What is wrong with a drawing, and the nearest that is right', content: new OA\JsonContent(ref: '#/components/schemas/SiteReading')),
+        new OA\Response(
+            response: 200, description: 'What is wrong with a drawing, and the nearest that is right',
+            content: new OA\JsonContent(ref: '#/components/schemas/SiteReading'),
+        ),
     ])]
     public function reading(Request $request): JsonResponse
     {
@@ -165,6 +170,8 @@ final class SiteController extends Controller
     ])]
     public function file(Site $site): Response
     {
+        Trail::note('file-taken', Str::slug($site->name).'.geojson');
+
         return new Response(
             ShotGeoJson::ofSite($site->sheet()), 200,
             [

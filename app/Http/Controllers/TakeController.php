@@ -4,23 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Trail;
 use App\Actions\ReplayTake;
 use App\Documents\CommentDocument;
 use App\Documents\TakeDetail;
 use App\Documents\TakeDocument;
 use App\Documents\TakePage;
-use App\Documents\TrendDocument;
+use App\Files\Vault;
 use App\Http\Requests\CommentRequest;
 use App\Http\Requests\DecideRequest;
 use App\Http\Requests\TakeList;
 use App\Models\Comment;
-use App\Models\Rig;
 use App\Models\Take;
 use Documents\Replay\ReplayDocument;
 use Documents\Rig\BobIndexDocument;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Storage;
 use Larkspur\Controls\StickMode;
 use Larkspur\Telemetry\Analysis\BobIndex;
 use Larkspur\Telemetry\Formats;
@@ -32,15 +31,26 @@ final class TakeController extends Controller
 {
     private const PAGE = 30;
 
-    /** Takes whose scores are drawn over time. */
-    private const TREND = 120;
-
     #[OA\Get(path: '/takes', operationId: 'takes', parameters: [
         new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(name: 'shot', in: 'query', schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(
             name: 'craft', description: 'flown with any rig of this craft', in: 'query', schema: new OA\Schema(type: 'integer'),
         ),
+        new OA\Parameter(name: 'site', description: 'where its shot is flown', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'least', description: 'score', in: 'query', schema: new OA\Schema(type: 'number')),
+        new OA\Parameter(name: 'most', description: 'score', in: 'query', schema: new OA\Schema(type: 'number')),
+        new OA\Parameter(name: 'move', in: 'query', schema: new OA\Schema(type: 'string')),
+        new OA\Parameter(name: 'flown', in: 'query', schema: new OA\Schema(type: 'string', enum: ['hand', 'automated', 'practised'])),
+        new OA\Parameter(name: 'mode', in: 'query', schema: new OA\Schema(type: 'string', enum: ['slow', 'standard', 'fast'])),
+        new OA\Parameter(name: 'direction', in: 'query', schema: new OA\Schema(type: 'string')),
+        new OA\Parameter(
+            name: 'air', description: 'mean wind of its log or its plan, m/s, from and to before: 3-6, or 6-; or unknown', in: 'query',
+            schema: new OA\Schema(type: 'string'),
+        ),
+        new OA\Parameter(name: 'fault', in: 'query', schema: new OA\Schema(type: 'string')),
+        new OA\Parameter(name: 'from', description: 'a date', in: 'query', schema: new OA\Schema(type: 'string')),
+        new OA\Parameter(name: 'to', description: 'a date, itself counted', in: 'query', schema: new OA\Schema(type: 'string')),
         new OA\Parameter(name: 'cursor', in: 'query', schema: new OA\Schema(type: 'string')),
     ], responses: [new OA\Response(
         response: 200, description: 'A page, newest first', content: new OA\JsonContent(ref: '#/components/schemas/TakePage'),
@@ -50,26 +60,6 @@ final class TakeController extends Controller
         $page = $this->listed($request)->with(['operator', 'shot'])->withCount('comments')->cursorPaginate(self::PAGE);
 
         return $this->answer(new TakePage(TakeDocument::each($page->items()), $page->nextCursor()?->encode()));
-    }
-
-    #[OA\Get(path: '/trend', operationId: 'trend', parameters: [
-        new OA\Parameter(name: 'operator', description: 'id; trainers only', in: 'query', schema: new OA\Schema(type: 'integer')),
-        new OA\Parameter(name: 'shot', in: 'query', schema: new OA\Schema(type: 'integer')),
-    ], responses: [new OA\Response(
-        response: 200, description: 'Scores over time, oldest first',
-        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Trend')),
-    )])]
-    public function trend(TakeList $request): JsonResponse
-    {
-        $latest = $this->listed($request)->with('operator');
-        // What automation flew says nothing about the hands.
-        $latest->where('automated', false)->limit(self::TREND);
-        $trends = [];
-        foreach ($latest->get()->reverse()->groupBy('operator_id') as $takes) {
-            $trends[] = TrendDocument::of($takes[0]->operator->name, array_values($takes->all()));
-        }
-
-        return $this->answer($trends);
     }
 
     #[OA\Get(path: '/takes/{take}', operationId: 'take', parameters: [new OA\Parameter(
@@ -133,13 +123,19 @@ final class TakeController extends Controller
             content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary')),
         ),
     ])]
-    public function log(Take $take): StreamedResponse
+    public function log(Take $take, Vault $vault): StreamedResponse
     {
         $this->authorize('view', $take);
 
         $log = $take->load('log')->log;
 
-        return Storage::download($log->path(), $log->file_name, ['Content-Type' => Formats::mediaType($log->file_name)]);
+        Trail::note('log-taken', $log->file_name);
+        $stream = $vault->open($log);
+
+        return response()->streamDownload(static function () use ($stream): void {
+            fpassthru($stream);
+            fclose($stream);
+        }, $log->file_name, ['Content-Type' => Formats::mediaType($log->file_name), 'Content-Length' => (string) $log->bytes]);
     }
 
     #[OA\Patch(path: '/takes/{take}', operationId: 'decide', parameters: [new OA\Parameter(
@@ -181,7 +177,7 @@ final class TakeController extends Controller
     }
 
     /**
-     * The takes that this person may see and asked for, newest first.
+     * Those that somebody may see, as they ask for them, newest first.
      *
      * @return Builder<Take>
      */
@@ -190,19 +186,12 @@ final class TakeController extends Controller
         $user = $this->user($request);
         $query = Take::query();
         $query->orderByDesc('flown_at')->orderByDesc('id');
-        if (! $user->isTrainer()) {
+        if (! $user->seesClass()) {
             $query->where('operator_id', $user->id);
         } elseif ($request->integer('operator') > 0) {
             $query->where('operator_id', $request->integer('operator'));
         }
-        if ($request->integer('shot') > 0) {
-            $query->where('shot_id', $request->integer('shot'));
-        }
 
-        if ($request->integer('craft') > 0) {
-            $query->whereIn('rig_id', Rig::query()->where('craft_id', $request->integer('craft'))->select('id'));
-        }
-
-        return $query;
+        return $request->narrow($query);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\AdviseOperator;
 use App\Documents\ClassMember;
 use App\Documents\LatestComment;
+use App\Documents\NextDocument;
 use App\Documents\OperatorDocument;
 use App\Documents\ShotDocument;
 use App\Documents\TakeDocument;
@@ -15,10 +15,14 @@ use App\Models\Comment;
 use App\Models\Shot;
 use App\Models\Take;
 use App\Models\User;
-use Documents\Person;
-use Documents\Training\AdviceDocument;
+use App\Progress\Notices;
+use App\Progress\OperatorRecord;
+use App\Progress\SuggestNext;
+use Documents\Training\TypicalTake;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Larkspur\Training\Group\GroupPicture;
+use Larkspur\Training\Next\Circumstances;
 use OpenApi\Attributes as OA;
 
 /** What to do next, and the class as its trainer sees it. */
@@ -30,23 +34,35 @@ final class TodayController extends Controller
             response: 200, description: 'What to practise next, and why', content: new OA\JsonContent(ref: '#/components/schemas/Today'),
         )],
     )]
-    public function today(Request $request, AdviseOperator $advise): JsonResponse
+    public function today(Request $request, SuggestNext $suggest): JsonResponse
     {
         $user = $this->user($request);
-        $takes = Take::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
+        $takes = Take::query()->when(! $user->seesClass(), static fn ($query) => $query->where('operator_id', $user->id))
             ->with(['operator', 'shot'])->withCount('comments');
         $takes->orderByDesc('flown_at')->orderByDesc('id')->limit(6);
-        $comment = $user->isTrainer() ? null : Comment::query()
+        $comment = $user->seesClass() ? null : Comment::query()
             ->whereHas('take', static fn ($query) => $query->where('operator_id', $user->id))
             ->with('author')->latest('id')->first();
-        $shot = Shot::query()->when(! $user->isTrainer(), static fn ($query) => $query->where('operator_id', $user->id))
-            ->with(['site', 'rig', 'operator'])->withCount('takes')->latest('updated_at')->first();
+        $shot = Shot::query()->when(! $user->seesClass(), static fn ($query) => $query->where('operator_id', $user->id))
+            ->with(['site', 'rig', 'operator.school'])->withCount('takes')->latest('updated_at')->first();
+        $record = $user->seesClass() ? null : OperatorRecord::of($user);
 
         return $this->answer(new TodayDocument(
-            $user->isTrainer() ? null : AdviceDocument::of($advise($user, now())), $user->isTrainer() ? $this->classAdvice($advise) : [],
+            $record === null ? null : NextDocument::of($suggest($user, $record, Circumstances::FIELD)),
+            $record === null ? null : TypicalTake::of($record->standings), $record === null ? $this->needs() : [],
             TakeDocument::each($takes->get()), $shot === null ? null : ShotDocument::of($shot),
-            $comment === null ? null : LatestComment::of($comment),
+            $comment === null ? null : LatestComment::of($comment), Notices::of($user),
         ));
+    }
+
+    #[OA\Post(path: '/notices/seen', operationId: 'seenNotices', responses: [
+        new OA\Response(response: 204, description: 'What came back until now is not shown again'),
+    ])]
+    public function seenNotices(Request $request): JsonResponse
+    {
+        $this->user($request)->forceFill(['notices_seen_at' => now()])->save();
+
+        return $this->answer(null, 204);
     }
 
     #[OA\Get(path: '/operators', operationId: 'operators', responses: [
@@ -59,29 +75,19 @@ final class TodayController extends Controller
     public function operators(Request $request): JsonResponse
     {
         $this->authorize('see-class');
-        $counts = Take::query()->selectRaw('operator_id, count(*) as takes')->groupBy('operator_id')->pluck('takes', 'operator_id');
         $operators = [];
-        foreach ($this->class() as $operator) {
-            $operators[] = new OperatorDocument($operator->id, $operator->name, (int) ($counts[$operator->id] ?? 0));
+        foreach (User::operators() as $operator) {
+            $operators[] = new OperatorDocument($operator->id, $operator->name);
         }
 
         return $this->answer($operators);
     }
 
     /** @return list<ClassMember> */
-    private function classAdvice(AdviseOperator $advise): array
+    private function needs(): array
     {
-        $class = [];
-        foreach ($this->class() as $operator) {
-            $class[] = new ClassMember(new Person($operator->id, $operator->name), AdviceDocument::of($advise($operator, now())));
-        }
-
-        return $class;
-    }
-
-    /** @return list<User> operators of the school, by name */
-    private function class(): array
-    {
-        return array_values(User::query()->where('role', User::OPERATOR)->get()->sortBy('name')->all());
+        return array_map(
+            ClassMember::of(...), GroupPicture::byNeed(OperatorRecord::each(User::operators()), now()->getTimestamp() / 86400),
+        );
     }
 }

@@ -18,11 +18,18 @@ use OpenApi\Attributes as OA;
 ], type: 'object')]
 final class AskAdvice extends RigReading
 {
+    use CountsFirst;
+
     public function rules(): array
     {
         return [
             ...parent::rules(), 'shots' => ['required', 'array', 'min:1', 'max:40'], 'shots.*' => ['integer'],
             'house' => ['sometimes', 'in:limit-the-machine,middle,trust-the-fingers'],
         ];
+    }
+
+    protected function most(): array
+    {
+        return ['shots' => 40];
     }
 }

@@ -9,6 +9,8 @@ use Illuminate\Foundation\Http\FormRequest;
 /** What the columns of an upload are. Whether that is enough is core's to say. */
 final class ColumnsRequest extends FormRequest
 {
+    use CountsFirst;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -28,5 +30,10 @@ final class ColumnsRequest extends FormRequest
             static fn (array $column): array => array_filter($column, static fn (?string $value): bool => $value !== null && $value !== ''),
             $columns,
         );
+    }
+
+    protected function most(): array
+    {
+        return ['columns' => 40];
     }
 }

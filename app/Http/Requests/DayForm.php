@@ -45,6 +45,7 @@ use OpenApi\Attributes as OA;
 ], type: 'object')]
 #[OA\Schema(schema: 'DayForm', required: ['title', 'date', 'site_id', 'document'], properties: [
     new OA\Property(property: 'title', type: 'string', maxLength: 120), new OA\Property(property: 'date', type: 'string'),
+    new OA\Property(property: 'purpose', description: 'what the day is for; asked before it is opened in the field', type: 'string', maxLength: 400),
     new OA\Property(property: 'site_id', type: 'integer'),
     new OA\Property(property: 'operator_id', description: 'whose day it is; a trainer’s to say', type: 'integer', nullable: true),
     new OA\Property(property: 'document', ref: '#/components/schemas/DayDocument'),
@@ -52,6 +53,8 @@ use OpenApi\Attributes as OA;
 ], type: 'object')]
 final class DayForm extends FormRequest
 {
+    use CountsFirst;
+
     private const TIME = 'regex:/^[0-3]\d:[0-5]\d$/';
 
     /** @return array<string, mixed> */
@@ -59,7 +62,9 @@ final class DayForm extends FormRequest
     {
         return [
             ...self::limits(),
-            'title' => ['required', 'string', 'max:120'], 'date' => ['required', 'date_format:Y-m-d'], 'site_id' => ['required', 'integer'],
+            'title' => ['required', 'string', 'max:120'], 'purpose' => ['sometimes', 'nullable', 'string', 'max:400'],
+            'date' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
+            'site_id' => ['required', 'integer'],
             'operator_id' => ['sometimes', 'nullable', 'integer'], 'version' => ['sometimes', 'integer'],
             'document' => ['required', 'array'], 'document.from' => ['required', 'string', self::TIME],
             'document.to' => ['required', 'string', self::TIME],
@@ -106,5 +111,10 @@ final class DayForm extends FormRequest
         }
 
         return $document;
+    }
+
+    protected function most(): array
+    {
+        return ['document.shots' => 60, 'document.filters' => 12, 'document.kelvins' => 12, 'document.permission' => 12];
     }
 }

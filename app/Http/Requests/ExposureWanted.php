@@ -22,6 +22,8 @@ use OpenApi\Attributes as OA;
 ], type: 'object')]
 final class ExposureWanted extends FormRequest
 {
+    use CountsFirst;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -52,5 +54,10 @@ final class ExposureWanted extends FormRequest
         $wanted = array_diff_key((array) $this->validated(), ['rig_id' => 1]);
 
         return $wanted;
+    }
+
+    protected function most(): array
+    {
+        return ['filters' => 20];
     }
 }

@@ -27,6 +27,8 @@ use OpenApi\Attributes as OA;
 )]
 final class FieldEntries extends FormRequest
 {
+    use CountsFirst;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -34,7 +36,7 @@ final class FieldEntries extends FormRequest
             'entries' => ['present', 'array', 'max:500'], 'entries.*.uuid' => ['required', 'uuid'],
             'entries.*.kind' => ['required', Rule::in(DayEntry::KINDS)], 'entries.*.item' => ['required', 'string', 'max:80'],
             'entries.*.payload' => ['present', 'array'], 'entries.*.device' => ['required', 'string', 'max:40'],
-            'entries.*.made_at' => ['required', 'date'],
+            'entries.*.made_at' => ['bail', 'required', 'string', 'date', 'after:2000-01-01'],
         ];
     }
 
@@ -49,5 +51,10 @@ final class FieldEntries extends FormRequest
         $valid = $this->safe(['entries']);
 
         return $valid['entries'];
+    }
+
+    protected function most(): array
+    {
+        return ['entries' => 500];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Accounts\GoodPassword;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A new password, with the token of the mail. */
@@ -13,9 +14,11 @@ final class ResetPassword extends FormRequest
     public function rules(): array
     {
         return [
-            'token' => ['required', 'string'],
+            'token' => ['required', 'string', 'max:255'],
             'email' => ['required', 'string', 'email', 'max:255'],
-            'password' => ['required', 'string', 'min:10', 'max:255'],
+            'password' => [
+                'required', 'string', new GoodPassword(is_string($this->input('email')) ? [explode('@', $this->input('email'))[0]] : []),
+            ],
         ];
     }
 }

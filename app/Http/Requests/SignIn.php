@@ -12,6 +12,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'email', type: 'string', format: 'email'),
     new OA\Property(property: 'password', type: 'string'),
     new OA\Property(property: 'remember', type: 'boolean'),
+    new OA\Property(property: 'code', description: 'of the second factor, where there is one', type: 'string', nullable: true),
 ], type: 'object')]
 final class SignIn extends FormRequest
 {
@@ -22,6 +23,7 @@ final class SignIn extends FormRequest
             'email' => ['required', 'string', 'email', 'max:255'],
             'password' => ['required', 'string', 'max:255'],
             'remember' => ['boolean'],
+            'code' => ['sometimes', 'nullable', 'string', 'max:20'],
         ];
     }
 

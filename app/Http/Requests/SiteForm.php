@@ -17,6 +17,8 @@ use OpenApi\Attributes as OA;
 ], type: 'object')]
 final class SiteForm extends FormRequest
 {
+    use CountsFirst;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -34,5 +36,10 @@ final class SiteForm extends FormRequest
         $drawn = $this->safe(['name', 'about', 'document', 'subjects']);
 
         return [...$drawn, 'about' => $drawn['about'] ?? ''];
+    }
+
+    protected function most(): array
+    {
+        return ['subjects' => 60];
     }
 }

@@ -27,6 +27,9 @@ final readonly class DepthNotes
     /** Nothing in the picture lies farther than this as far as depth is concerned, m. */
     private const FAR = 3000.0;
 
+    /** A layer that crosses less of the picture than this in a second stands still to the eye, widths. */
+    private const STILL = 1e-3;
+
     /** Below this ratio of picture speeds there is little depth (our judgement: a "significant" gap is what practice asks for). */
     private const SIGNIFICANT = 3.0;
 
@@ -109,7 +112,7 @@ final readonly class DepthNotes
     /** Picture speed of the near layer over that of the far one; null where one of them is missing or stands still. */
     public function ratio(): ?float
     {
-        return $this->near === null || $this->far === null || $this->far['speed'] < 1e-5
+        return $this->near === null || $this->far === null || $this->far['speed'] < self::STILL
             ? null
             : $this->near['speed'] / $this->far['speed'];
     }
@@ -138,7 +141,7 @@ final readonly class DepthNotes
             'depth.feels-like-eye-level', pace: Quantity::metresPerSecond($this->pace), height: Quantity::metres($this->height),
             felt: Quantity::metresPerSecond($this->felt * 1.6),
         );
-        $out[] = is_finite($this->crossing) && $this->crossing < 999
+        $out[] = $this->crossing <= Checks::STANDS
             ? Fact::of(
                 'depth.what-stands-still-crosses', crossing: Quantity::seconds($this->crossing),
                 rule: Quantity::seconds(Checks::CROSSING),

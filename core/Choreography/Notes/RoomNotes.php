@@ -4,25 +4,18 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography\Notes;
 
+use Larkspur\Choreography\Opening;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\SiteChecks;
 use Larkspur\Fact;
-use Larkspur\Geo\Position;
 use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\MovePlan;
 use Larkspur\Site\Area;
-use Larkspur\Site\Solid;
 
 /** How much room a path has: to everything that stands near it, in gaps, behind a backward flight, above ground, to people. */
 final readonly class RoomNotes
 {
-    /** How far the craft may be from where it believes to be, m (common practice for positioning under open sky; no published source). */
-    public const POSITION_ERROR = 1.5;
-
-    /** What lies so far beside the path makes no gap, m. */
-    private const GAP = 8.0;
-
     /** Slower than this backward is no backward flight, m/s. */
     private const BACKWARD = 0.3;
 
@@ -30,13 +23,12 @@ final readonly class RoomNotes
 
     /**
      * @param  list<array{id: string, name: string, distance: float, at: float, margin: float}>  $solids  nearest first
-     * @param  ?array{left: string, right: string, width: float, needed: float, at: float}  $gap
      * @param  ?array{metres: float, name: ?string}  $behind  free way behind where it ends a backward stretch; the name is of what
      *     stands there
      * @param  array{least: float, most: float, launch: float, ceiling: float}  $height
      */
     private function __construct(
-        public array $solids, public ?array $gap, public ?array $behind, public array $height, public float $farthest,
+        public array $solids, public ?Opening $gap, public ?array $behind, public array $height, public float $farthest,
         public float $sightLine, public ?float $people, public float $peopleLeast,
     ) {
     }
@@ -45,14 +37,24 @@ final readonly class RoomNotes
     {
         $shot = $plan->shot;
         $solids = [];
-        foreach ($shot->site->solids as $solid) {
-            [$distance, $at] = SiteChecks::nearest($solid, $plan->move);
-            $solids[] = [
-                'id' => $solid->id, 'name' => $solid->name, 'distance' => $distance, 'at' => $at,
-                'margin' => SiteChecks::margin($shot, $solid),
-            ];
+        // Those that may be nearest come first: of the others most can't be among the few that are told.
+        $bounds = array_map(SiteChecks::bound($plan->move), $shot->site->solids);
+        asort($bounds);
+        foreach ($bounds as $k => $bound) {
+            $enough = $solids[self::NEAREST - 1]['distance'] ?? INF;
+            if ($bound > $enough) {
+                break;
+            }
+            $solid = $shot->site->solids[$k];
+            [$distance, $at] = SiteChecks::nearest($solid, $plan->move, $enough);
+            if ($distance < INF) {
+                $solids[] = [
+                    'id' => $solid->id, 'name' => $solid->name, 'distance' => $distance, 'at' => $at,
+                    'margin' => SiteChecks::margin($shot, $solid),
+                ];
+                usort($solids, static fn (array $a, array $b): int => $a['distance'] <=> $b['distance']);
+            }
         }
-        usort($solids, static fn (array $a, array $b): int => $a['distance'] <=> $b['distance']);
         $flight = $plan->move->flight;
         [$least, $most, $farthest, $people] = [INF, -INF, 0.0, null];
         for ($i = 0, $n = $flight->count(); $i < $n; $i += 10) {
@@ -65,64 +67,10 @@ final readonly class RoomNotes
         }
 
         return new self(
-            array_slice($solids, 0, self::NEAREST), self::gap($plan), self::behind($plan),
+            array_slice($solids, 0, self::NEAREST), Opening::on($shot, $plan->move), self::behind($plan),
             ['least' => $least, 'most' => $most, 'launch' => Statistics::greatest($flight->up), 'ceiling' => $shot->site->ceiling],
             $farthest, $shot->site->sightLine, $people, $shot->site->people,
         );
-    }
-
-    /**
-     * The narrowest place between something on the left of the way and something on the right.
-     *
-     * @return ?array{left: string, right: string, width: float, needed: float, at: float}
-     */
-    private static function gap(Plan $plan): ?array
-    {
-        $flight = $plan->move->flight;
-        $narrowest = null;
-        for ($i = 10, $n = $flight->count(); $i < $n; $i += 10) {
-            $place = $flight->position($i);
-            $way = $place->minus($flight->position($i - 10));
-            if ($way->ground() < 0.02) {
-                continue;
-            }
-            $sides = ['left' => null, 'right' => null];
-            foreach ($plan->shot->site->solids as $solid) {
-                if ($solid->leastDistance($place) > self::GAP || $place->up > $solid->body->top()) {
-                    continue;
-                }
-                $distance = $solid->distance($place);
-                $side = self::sideOf($solid, $place, $way);
-                if ($distance <= self::GAP && ($sides[$side] === null || $distance < $sides[$side][0])) {
-                    $sides[$side] = [$distance, $solid->name];
-                }
-            }
-            if ($sides['left'] !== null && $sides['right'] !== null) {
-                $width = $sides['left'][0] + $sides['right'][0];
-                if ($narrowest === null || $width < $narrowest['width']) {
-                    $narrowest = [
-                        'left' => $sides['left'][1], 'right' => $sides['right'][1], 'width' => $width, 'needed' => self::needed($plan),
-                        'at' => $flight->t[$i],
-                    ];
-                }
-            }
-        }
-
-        return $narrowest;
-    }
-
-    /** @return 'left'|'right' */
-    private static function sideOf(Solid $solid, Position $place, Position $way): string
-    {
-        $to = $solid->body->middle()->minus($place);
-
-        return $way->east * $to->north - $way->north * $to->east > 0 ? 'left' : 'right';
-    }
-
-    /** A gap takes the craft, its error of position to both sides, and the margin that any path keeps to both sides. */
-    private static function needed(Plan $plan): float
-    {
-        return $plan->shot->rig->width + 2 * self::POSITION_ERROR + 2 * SiteChecks::CLEARANCE;
     }
 
     /**
@@ -164,10 +112,10 @@ final readonly class RoomNotes
         $out = [];
         if ($this->gap !== null) {
             $out[] = Fact::of(
-                'room.between-craft-error-position', left: $this->gap['left'], right: $this->gap['right'],
-                width: Quantity::metres($this->gap['width']), needed: Quantity::metres($this->gap['needed']),
+                'room.between-craft-error-position', left: $this->gap->left, right: $this->gap->right,
+                width: Quantity::metres($this->gap->width), needed: Quantity::metres($this->gap->needed),
             );
-            $out[] = Fact::of($this->gap['width'] >= $this->gap['needed'] ? 'room.it-fits' : 'room.do-not-plan-way');
+            $out[] = Fact::of($this->gap->fits() ? 'room.it-fits' : 'room.do-not-plan-way');
         }
         if ($this->behind !== null) {
             $out[] = $this->behind['name'] === null

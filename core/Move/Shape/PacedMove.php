@@ -217,10 +217,36 @@ abstract readonly class PacedMove implements Move
     /** The tilt that looks at the subject from a distance and a height above its foot (those stated win), whole degrees. */
     protected static function lookingAt(Intent $intent, float $distance, float $height): float
     {
-        $distance = $intent->number('distance_m') ?? $distance;
-        $height = $intent->number('height_m') ?? $height;
+        return self::lookingFrom($intent, $intent->number('distance_m') ?? $distance, $intent->number('height_m') ?? $height);
+    }
 
-        return $intent->subject === null ? -6.0 : round(atan2(self::above($intent) - $height, max(1.0, $distance)) / Angle::DEGREE);
+    /**
+     * The tilt that has the subject in the picture where a straight way has led in the end, whole degrees.
+     *
+     * @param  array<string, float|string>  $usual  by id, where the intent leaves it open: distance_m, length_m, height_m, climb_m
+     * @param  int  $outward  1 for a way away from the subject, -1 for one toward it
+     * @param  float  $v  where in it: 0 the middle, +0.5 the upper edge
+     */
+    protected static function lookingInTheEnd(Intent $intent, array $usual, int $outward, float $v = 0.0): float
+    {
+        $of = static fn (string $id): float => $intent->number($id) ?? (float) ($usual[$id] ?? 0.0);
+
+        return self::lookingFrom($intent, $of('distance_m') + $outward * $of('length_m'), $of('height_m') + $of('climb_m'), $v);
+    }
+
+    /**
+     * The tilt that has the subject in the picture from just there, whole degrees.
+     *
+     * @param  float  $v  where in it: 0 the middle, +0.5 the upper edge
+     */
+    private static function lookingFrom(Intent $intent, float $distance, float $height, float $v = 0.0): float
+    {
+        if ($intent->subject === null) {
+            return -6.0;
+        }
+        $sight = atan2(self::above($intent) - $height, max(1.0, $distance));
+
+        return max(-90.0, round(($sight - atan(2 * $v * $intent->lens->halfHeight)) / Angle::DEGREE));
     }
 
     /**

@@ -40,12 +40,15 @@ final readonly class AscentLateTilt extends Played
 
     protected function usual(Intent $intent, ModeTune $mode): array
     {
-        return [
+        $usual = [
             'length_m' => 20.0, 'climb_m' => 22.0,
             'pace_mps' => min(self::comfortable($mode, Finger::Run, 1.4), self::comfortable($mode, Finger::Climb, 1.2)),
-            'tilt_after_s' => 7.0, 'tilt_end_deg' => -30.0,
-            'distance_m' => 42.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => 0.0,
+            'tilt_after_s' => 7.0, 'distance_m' => 42.0, 'height_m' => 3.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+            'tilt_start_deg' => 0.0,
         ];
+
+        // The summit settles on the lower third, what lies beyond it above.
+        return [...$usual, 'tilt_end_deg' => min(-10.0, self::lookingInTheEnd($intent, $usual, -1, -1 / 6))];
     }
 
     protected function strokes(Intent $intent, Pace $pace): array

@@ -39,8 +39,11 @@ final readonly class FlyOver extends SubjectHeldLine
 
     protected function usual(Intent $intent, ModeTune $mode): array
     {
+        // On until it lies below: past that the lens would have to look behind itself.
         return [
-            'length_m' => 45.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 3.0), 'distance_m' => 60.0, 'height_m' => 22.0,
+            'length_m' => max(5.0, round(0.88 * ($intent->number('distance_m') ?? 50.0), 1)),
+            'pace_mps' => self::comfortable($mode, Finger::Run, 2.2),
+            'distance_m' => 50.0, 'height_m' => 28.0,
             'start_bearing_deg' => 0.0,
         ];
     }

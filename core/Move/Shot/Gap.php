@@ -39,7 +39,7 @@ final readonly class Gap extends Played
     protected function usual(Intent $intent, ModeTune $mode): array
     {
         return [
-            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.6), 'gap_m' => 5.0,
+            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 1.6), 'gap_m' => 7.5,
             'height_m' => max(1.0, round(self::above($intent), 1)), 'heading_deg' => 0.0, 'tilt_start_deg' => 0.0,
         ];
     }

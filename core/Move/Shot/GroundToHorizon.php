@@ -43,7 +43,7 @@ final readonly class GroundToHorizon extends Played
         return [
             'length_m' => 40.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.8), 'tilt_after_s' => 1.0,
             'tilt_end_deg' => self::horizonOnThird($intent), 'climb_m' => 0.0,
-            'distance_m' => 60.0, 'height_m' => 14.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -70.0,
+            'distance_m' => 60.0, 'height_m' => 14.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -90.0,
         ];
     }
 

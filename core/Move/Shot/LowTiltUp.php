@@ -40,10 +40,13 @@ final readonly class LowTiltUp extends Played
 
     protected function usual(Intent $intent, ModeTune $mode): array
     {
-        return [
-            'length_m' => 8.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 0.7), 'tilt_after_s' => 1.0, 'tilt_end_deg' => -6.0,
+        $usual = [
+            'length_m' => 8.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 0.7), 'tilt_after_s' => 1.0,
             'distance_m' => 24.0, 'height_m' => 2.2, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => -60.0,
         ];
+
+        // Up to what it discloses, however high that stands.
+        return [...$usual, 'tilt_end_deg' => max(-6.0, self::lookingInTheEnd($intent, $usual, -1, 1 / 6))];
     }
 
     protected function strokes(Intent $intent, Pace $pace): array

@@ -40,10 +40,15 @@ final readonly class OverTheEdge extends Played
 
     protected function usual(Intent $intent, ModeTune $mode): array
     {
-        return [
-            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 3.5, 'tilt_end_deg' => -40.0,
-            'distance_m' => 42.0, 'height_m' => 16.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => 4.0,
+        $usual = [
+            'length_m' => 30.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 3.5, 'distance_m' => 42.0,
+            // Above what it looks down onto.
+            'height_m' => round(max(16.0, self::above($intent) + 13.0), 1),
+            'start_bearing_deg' => 0.0, 'heading_deg' => 0.0, 'tilt_start_deg' => 4.0,
         ];
+
+        // Down until that stands in the middle.
+        return [...$usual, 'tilt_end_deg' => min(-15.0, self::lookingInTheEnd($intent, $usual, -1))];
     }
 
     protected function strokes(Intent $intent, Pace $pace): array

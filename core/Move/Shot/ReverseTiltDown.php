@@ -40,12 +40,14 @@ final readonly class ReverseTiltDown extends Played
 
     protected function usual(Intent $intent, ModeTune $mode): array
     {
-        return [
-            'length_m' => 28.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0, 'tilt_end_deg' => -45.0,
-            'climb_m' => 0.0,
-            'distance_m' => 8.0, 'height_m' => 12.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
+        $usual = [
+            'length_m' => 20.0, 'pace_mps' => self::comfortable($mode, Finger::Run, 2.0), 'tilt_after_s' => 1.0, 'climb_m' => 0.0,
+            'distance_m' => 4.0, 'height_m' => 22.0, 'start_bearing_deg' => 0.0, 'heading_deg' => 0.0,
             'tilt_start_deg' => self::horizonOnThird($intent),
         ];
+
+        // It ends on the subject, wherever its own way has brought it by then.
+        return [...$usual, 'tilt_end_deg' => self::lookingInTheEnd($intent, $usual, 1)];
     }
 
     protected function strokes(Intent $intent, Pace $pace): array

@@ -87,6 +87,10 @@ final readonly class Leak extends NamedFault
         [$from, $to] = $take->take->holdTimes();
         $faults = [];
         foreach ($take->sticks?->leaks($from, $to) ?? [] as ['finger' => $finger, 'share' => $share, 'at' => $at]) {
+            // What the figure itself moves together is no thumb that presses along.
+            if (in_array($finger, $take->drill->together ?? [], true)) {
+                continue;
+            }
             if (! in_array($finger->axis()->value, $seen, true) && (
                 $take->take->judging->role($finger->axis()) === Role::Still || self::rests($finger, $take)
             )) {

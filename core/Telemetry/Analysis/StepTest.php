@@ -33,6 +33,9 @@ final class StepTest
 
     private const REST = 1.0;
 
+    /** Presses of a finger that are fitted: more of them say no more. */
+    private const PRESSES = 12;
+
     /** Longest part of the rest that is looked at, s. */
     private const LOOKED_AT = 8.0;
 
@@ -55,6 +58,9 @@ final class StepTest
         }
         $fits = [];
         foreach ($steps as [$finger, $sign, $from, $to, $until]) {
+            if (count($fits[$finger->value] ?? []) >= self::PRESSES) {
+                continue;
+            }
             $one = StepFit::of($finger, $sign, ...self::series($log, $finger, $sign, $from, $to, $until));
             if ($one !== null) {
                 $fits[$finger->value][] = $one;

@@ -10,9 +10,11 @@
         }
     }
     // Where it would not fit on one page, pictures and cues make room: the staves, the numbers and the cautions stay.
-    $frames = array_chunk($plan['frames'], 3);
-    $frameWidth = [42, 37, 33, 30][$tight];
-    $cues = [4, 3, 2, 0][$tight];
+    $frames = array_chunk($plan['frames'], $tight < 2 ? 3 : 6);
+    $frameWidth = [38, 30, 20, 20][$tight];
+    // A figure of many legs has more than fit: its first ones, and that there are more.
+    $shown = array_slice($plan['cues'], 0, 9);
+    $cues = array_chunk($shown, (int) ceil(count($shown) / 2));
 @endphp
 <!DOCTYPE html>
 <html lang="en">
@@ -31,7 +33,10 @@
     .word { font-size: 10.5pt; }
     .frames td { border: 0; padding: 0.6mm; text-align: center; font-size: 8.5pt; }
     .cautions { font-size: 10pt; margin: 1.6mm 0 0; padding: 1.2mm 1.6mm; line-height: 1.2; border: 0.5mm solid #B33A26; }
-    .cue { font-size: 9.5pt; margin: 0.6mm 0; line-height: 1.15; }
+    .numbers { font-size: {{ [9.5, 9, 8.5, 8][$tight] }}pt; margin: 1mm 0; line-height: 1.2; }
+    .cue { font-size: {{ [9, 8.5, 8.5, 8][$tight] }}pt; margin: 0.5mm 0; line-height: 1.1; }
+    .cues { margin: 0.6mm 0; }
+    .cues td { width: 50%; vertical-align: top; border: 0; padding: 0 1.5mm 0 0; }
     .foot { font-size: 8pt; color: #5C5878; margin: 1mm 0 0; line-height: 1.1; }
 </style>
 </head>
@@ -44,14 +49,18 @@
         <tr>@foreach ($pair as $label => $value)<td class="name">{{ $label }}</td><td class="value{{ is_numeric($value[0]) || $value[0] === '-' ? '' : ' word' }}">{{ $value }}</td>@endforeach @if (count($pair) === 1)<td class="name"></td><td class="value"></td>@endif</tr>
     @endforeach
 </table>
+<p class="numbers">@foreach ($numbers as $name => $value){{ $loop->first ? '' : ' · ' }}{{ $name }} <b>{{ $value }}</b>@endforeach</p>
 <table class="frames">
     @foreach ($frames as $row)
         <tr>@foreach ($row as $frame)<td><img src="{{ \App\Paper\FrameSvg::image($frame, $plan['camera']['aspect']) }}" style="width: {{ $frameWidth }}mm"><br>{{ number_format($frame['t'], 1) }} s</td>@endforeach</tr>
     @endforeach
 </table>
-@foreach (collect($plan['cues'])->where('finger', '!=', '')->take($cues) as $cue)
-    <p class="cue"><b>{{ number_format($cue['t'], 1) }} s</b> {{ $cue['text'] }}</p>
-@endforeach
+<table class="cues"><tr>
+    @foreach ($cues as $half)
+        <td>@foreach ($half as $cue)<p class="cue"><b>{{ number_format($cue['t'], 1) }} s{{ $cue['thumb'] === null ? '' : ' '.$cue['thumb'] }}</b> {{ $cue['text'] }}</p>@endforeach</td>
+    @endforeach
+</tr></table>
+@if (count($plan['cues']) > count($shown))<p class="foot">And {{ count($plan['cues']) - count($shown) }} more: they are on the thumb sheet above.</p>@endif
 <div class="cautions">
     @foreach ($cautions as $caution)<div>{{ $caution }}</div>@endforeach
 </div>

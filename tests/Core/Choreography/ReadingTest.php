@@ -250,6 +250,30 @@ final class ReadingTest extends TestCase
         self::assertFalse($tight['gap']['ok']);
         self::assertStringContainsString('Do not plan a way through it', implode(' ', array_map(said(...), $tight['sentences'])));
         self::assertNull(RoomNotes::of(self::plan('push-in', $way))->gap);
+        // Common practice, no published source: no fly-through is planned without room for the craft, its error and a margin.
+        $finding = static fn (Plan $plan): ?Finding => array_values(array_filter(
+            $plan->findings, static fn (Finding $one): bool => $one->id === 'gap',
+        ))[0] ?? null;
+        $narrow = $finding(self::plan('push-in', $way, $posts(2.0)));
+        self::assertSame([Finding::BROKEN, []], [$narrow?->state, $narrow?->mend], 'What stands there can’t be set wider.');
+        self::assertEqualsWithDelta(4.0, $narrow->value ?? 0.0, 0.1);
+        self::assertSame(Finding::OK, $finding(self::plan('push-in', $way, $posts(4.5)))?->state);
+        $dialled = $finding(self::plan('gap', ['gap_m' => 3.0]));
+        self::assertSame(Finding::BROKEN, $dialled?->state);
+        self::assertSame(Finding::OK, $finding(self::plan('gap', $dialled->mend))?->state, 'Its mend mends it.');
+        self::assertNull($finding(self::plan('push-in', $way)));
+    }
+
+    public function test_lower_than_a_craft_holds_its_height_is_broken_and_no_landing_is(): void
+    {
+        $height = static fn (Plan $plan): ?Finding => array_values(array_filter(
+            $plan->findings, static fn (Finding $one): bool => $one->id === 'height',
+        ))[0] ?? null;
+        $low = $height(self::plan('push-in', ['height_m' => 0.3]));
+        self::assertSame(Finding::BROKEN, $low?->state);
+        self::assertSame(Finding::OK, $height(self::plan('push-in', $low->mend))?->state, 'Its mend mends it.');
+        self::assertSame(Finding::NOTE, $height(self::plan('push-in', ['height_m' => 1.0]))?->state);
+        self::assertNotSame(Finding::BROKEN, $height(self::plan('landing', []))?->state);
     }
 
     public function test_what_lies_behind_a_backward_flight_is_said(): void

@@ -24,6 +24,7 @@ use PHPUnit\Framework\TestCase;
 use Tests\Core\MoveDraw;
 use Tests\Core\Sweep;
 use Words\Glossary;
+use Words\TradeWords;
 
 use function Tests\said;
 
@@ -226,6 +227,21 @@ final class LibraryTest extends TestCase
             self::assertGreaterThanOrEqual(2, count($word['meanings']), $word['word']);
             self::assertNotSame('', $word['ours']);
         }
+    }
+
+    public function test_the_trades_words_lead_to_moves_that_there_are(): void
+    {
+        foreach (TradeWords::all() as $word => $moves) {
+            self::assertSame([], array_diff($moves, Catalogue::ids()), $word);
+        }
+        // Common practice, no published source.
+        $called = static fn (string $word): array => array_values(array_filter(
+            Catalogue::ids(), static fn (string $id): bool => str_contains(implode(' ', TradeWords::of($id)), $word),
+        ));
+        foreach (['jib', 'crane', 'truck', 'parallax', 'boom', 'counter-tilt', 'arc', 'selfie pull-away'] as $word) {
+            self::assertNotSame([], $called($word), $word);
+        }
+        self::assertSame(['pull-away'], $called('selfie'));
     }
 
     public function test_an_unknown_move_is_refused_with_those_there_are(): void

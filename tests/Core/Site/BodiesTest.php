@@ -116,18 +116,18 @@ final class BodiesTest extends TestCase
         $wood = Solid::over('', 'wood', self::places(self::L), 9.0, 3.0);
         $noise = new SeededNoise(21);
         $hits = 0;
-        for ($k = 0; $k < 600; $k++) {
+        for ($k = 0; $k < 300; $k++) {
             $a = new Position($noise->between(-8, 18), $noise->between(-8, 18), $noise->between(0.1, 12));
             $b = new Position($noise->between(-8, 18), $noise->between(-8, 18), $noise->between(0.1, 12));
             foreach ([[$yard, 0.0, 4.0], [$wood, 3.0, 9.0]] as [$solid, $foot, $top]) {
                 $walked = $near = false;
-                for ($s = 0.0; $s <= 1.0; $s += 0.0005) {
+                for ($s = 0.0; $s <= 1.0 && ! $walked; $s += 0.001) {
                     $p = new Position(
                         $a->east + $s * ($b->east - $a->east), $a->north + $s * ($b->north - $a->north), $a->up + $s * ($b->up - $a->up),
                     );
                     $within = $p->up > $foot && $p->up < $top && Outline::contains(self::places(self::L), $p->east, $p->north);
-                    $walked = $walked || $within;
-                    $near = $near || $solid->distance($p) < 0.03;
+                    $walked = $within;
+                    $near = $near || $solid->distance($p) < 0.06;
                 }
                 if ($walked || ! $near) {
                     // What only grazes a corner may go either way.
@@ -136,7 +136,7 @@ final class BodiesTest extends TestCase
                 }
             }
         }
-        self::assertGreaterThan(100, $hits);
+        self::assertGreaterThan(50, $hits);
         self::assertFalse($wood->stands(new Position(-5, 2, 1.5), new Position(15, 2, 1.5)), 'under the crowns the view is free');
         self::assertEqualsWithDelta(1.5, $wood->distance(new Position(2, 2, 1.5)), 1e-9);
     }

@@ -2,13 +2,14 @@
 // one clock; what cost most, what can be used, what the trainer said, and whether it is kept.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Pause, Play } from 'lucide-react';
-import { useState } from 'react';
-import { Link, Navigate, useParams, useSearchParams } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { answered, api, type Schemas } from '~/api/client';
 import { useReplay, useSite, useTake, useTakes } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
+import { saidOfPractice } from '~/kit/practised';
 import { Skeleton } from '~/kit/Skeleton';
 import { useKeys } from '~/kit/useKeys';
 import { usePlayback } from '~/kit/usePlayback';
@@ -28,11 +29,11 @@ import { Points } from './Points';
 export default function DebriefStation() {
   const { take } = useParams();
   const { whose } = useSession();
-  const latest = useTakes(whose);
+  const latest = useTakes({ operator: whose });
   if (take !== undefined) return <OneTake key={take} id={Number(take)} />;
   if (latest.isPending) return <Skeleton className="h-[70vh] m-5" />;
   const first = latest.data?.pages[0]?.takes[0];
-  if (first) return <Navigate to={`/debrief/${first.id}`} replace />;
+  if (first) return <Latest id={first.id} />;
   return (
     <main className="p-5 grid gap-3 justify-items-start">
       <h1>Nothing to debrief yet</h1>
@@ -42,6 +43,15 @@ export default function DebriefStation() {
       </Link>
     </main>
   );
+}
+
+/** The latest take, under its own address; whoever has gone on meanwhile is not pulled back by it. */
+function Latest({ id }: { id: number }) {
+  const navigate = useNavigate();
+  useEffect(() => {
+    if (window.location.pathname === '/debrief') navigate(`/debrief/${id}`, { replace: true });
+  }, [id, navigate]);
+  return <Skeleton className="h-[70vh] m-5" />;
 }
 
 function OneTake({ id }: { id: number }) {
@@ -144,11 +154,12 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
         <div>
           <h1>{take.title}</h1>
           <p className="m-0 text-sm text-ink-soft">
-            {user.role === 'trainer' ? `${take.operator.name}, ` : ''}
+            {user.role !== 'operator' ? `${take.operator.name}, ` : ''}
             {day(take.flown_at, take.zone)} {hour(take.flown_at, take.zone)}
             {take.craft === '' ? '' : `, ${take.craft} version ${take.rig_version}, ${take.mode} mode`}
             {wind == null ? '' : `, wind ${withUnit(wind, 'm/s', units)}`}
             {take.log.source === 'simulated' ? ', simulated' : ''}
+            {take.practised === null ? '' : `, ${saidOfPractice(take.practised)}`}
           </p>
         </div>
         <div className="flex gap-2">

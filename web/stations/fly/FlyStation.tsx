@@ -1,78 +1,51 @@
-// Fly: two ways to a take. A simulated operator flies the thumb sheet, or logs of real passes are brought in.
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import { answered, api, type Schemas } from '~/api/client';
+// Fly: where a move is learnt before a battery is spent on it. Practise with the sticks, rehearse dry, train the eye; and the ways to a
+// take without them: a simulated operator, and logs of real passes.
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { findShots, useShot, useShots } from '~/api/queries';
-import { Button, buttonLook } from '~/kit/Button';
-import { Card } from '~/kit/Card';
-import { Dial } from '~/kit/Dial';
-import { Notice } from '~/kit/Notice';
-import { Pick } from '~/kit/Pick';
+import { Choice } from '~/kit/Choice';
 import { PickFrom } from '~/kit/PickFrom';
 import { Skeleton } from '~/kit/Skeleton';
 import { useSession } from '~/shell/session';
+import { Choose } from './Choose';
 import { ImportLogs } from './ImportLogs';
-import { Slips } from './Slips';
+import { SimulatedOperator } from './SimulatedOperator';
+import { SpotIt } from './SpotIt';
 
-const OPERATORS = [
-  { id: 'steady', name: 'Steady', habit: 'Small tremble, quiet holds, corrects early.' },
-  { id: 'hurried', name: 'Hurried', habit: 'Takes a third of the ease, holds unevenly, corrects too hard.' },
-  { id: 'flicker', name: 'Flicker', habit: 'Lets the springs stop the sticks, and kicks the turn once.' },
-  { id: 'drifter', name: 'Drifter', habit: 'Turns too little, sees it late, lets the circle wander.' },
+const WAYS = [
+  { value: 'sticks', label: 'Sticks in hand' },
+  { value: 'eye', label: 'Spot it' },
+  { value: 'logs', label: 'Logs and simulated hands' },
 ] as const;
 
-const LEVELS = ['novice', 'beginner', 'intermediate', 'advanced', 'expert'] as const;
-
-type Operator = (typeof OPERATORS)[number]['id'] | (typeof LEVELS)[number];
-
-const anySeed = () => 1 + Math.floor(999 * Math.random());
+type Way = (typeof WAYS)[number]['value'];
 
 export default function FlyStation() {
   const { shot: param } = useParams();
-  const { whose, units } = useSession();
+  const [search, setSearch] = useSearchParams();
+  const { whose } = useSession();
   const shots = useShots(whose);
   const navigate = useNavigate();
-  const client = useQueryClient();
-  const [operator, setOperator] = useState<Operator>('steady');
-  const [slips, setSlips] = useState<Schemas['Slip'][]>([]);
-  const [wind, setWind] = useState({ mean_mps: 2, from_deg: 240 });
   const asked = useShot(param === undefined ? undefined : Number(param));
   const shot = asked.data ?? (param === undefined ? shots.data?.[0] : undefined);
-  // Each flight is another one, unless a seed is asked for again.
-  const [seed, setSeed] = useState(anySeed);
-
-  const fly = useMutation({
-    mutationFn: (id: number) =>
-      answered(
-        api.POST('/shots/{shot}/flights', {
-          params: { path: { shot: id } },
-          body: {
-            operator,
-            seed,
-            slips,
-            wind: { ...wind, gust_mps: Math.round(15 * wind.mean_mps) / 10 },
-          },
-        }),
-      ),
-    onSuccess: (done) => {
-      for (const key of ['takes', 'today', 'shots', 'imports'])
-        void client.invalidateQueries({ queryKey: [key] });
-      setSeed(anySeed());
-      if (done.takes[0] !== undefined) navigate(`/debrief/${done.takes[0]}`);
-    },
-  });
+  const way = (WAYS.find((one) => one.value === search.get('by'))?.value ?? 'sticks') as Way;
   if (shots.error) throw shots.error;
   if (asked.error) throw asked.error;
   if (!shots.data || (param !== undefined && !asked.data)) return <Skeleton className="h-[70vh] m-5" />;
   return (
-    <main className="p-5 grid gap-3 lg:grid-cols-2 items-start max-w-6xl mx-auto">
-      <div className="lg:col-span-2 flex flex-wrap gap-3 items-end justify-between">
+    <main className="p-5 grid gap-3 items-start max-w-6xl mx-auto">
+      <div className="flex flex-wrap gap-3 items-end justify-between">
         <div>
           <h1>Fly</h1>
-          <p className="m-0 text-sm text-ink-soft">
-            Both ways end in the same place: a log, cut into takes and judged.
-          </p>
+          <p className="m-0 text-sm text-ink-soft">Learn a move before a battery is spent on it.</p>
+        </div>
+        <div className="w-[30rem] max-w-full">
+          <Choice
+            label="How"
+            hideLabel
+            value={way}
+            onChange={(by) => setSearch({ by }, { replace: true })}
+            options={[...WAYS]}
+          />
         </div>
         {shots.data.length > 0 && (
           <div className="w-80 max-w-full">
@@ -81,99 +54,19 @@ export default function FlyStation() {
               now={shot ? { value: String(shot.id), label: shot.title } : null}
               latest={shots.data.map((item) => ({ value: String(item.id), label: item.title }))}
               find={findShots(whose)}
-              onChange={(value) => navigate(`/fly/${value}`, { replace: true })}
+              onChange={(value) => navigate(`/fly/${value}?by=${way}`, { replace: true })}
             />
           </div>
         )}
       </div>
-      <Card className="p-5 grid gap-4">
-        <h2>A simulated operator flies it</h2>
-        <p className="m-0 text-sm text-ink-soft">
-          Simulated: no craft moves. Every fault acts on a finger, as yours would.
-        </p>
-        {shot === undefined ? (
-          <>
-            <p className="m-0">There is no shot to fly yet.</p>
-            <Link className={buttonLook(true)} to="/plan/new">
-              Plan one
-            </Link>
-          </>
-        ) : (
-          <>
-            <fieldset className="border-0 p-0 m-0 grid gap-2">
-              <legend className="text-sm mb-1">Who flies</legend>
-              {OPERATORS.map((item) => (
-                <label
-                  key={item.id}
-                  className={`grid grid-cols-[auto_5.5rem_1fr] gap-3 items-center min-h-11 px-3 py-1 rounded-md border cursor-pointer ${operator === item.id ? 'border-larkspur bg-haze' : 'border-line'}`}
-                >
-                  <input
-                    type="radio"
-                    name="operator"
-                    value={item.id}
-                    checked={operator === item.id}
-                    onChange={() => setOperator(item.id)}
-                    className="accent-larkspur size-4"
-                  />
-                  <span className="font-semibold">{item.name}</span>
-                  <span className="text-sm text-ink-soft">{item.habit}</span>
-                </label>
-              ))}
-            </fieldset>
-            <Pick
-              label="Or somebody of a level, another one for each seed"
-              empty="One of the four above"
-              value={(LEVELS as readonly string[]).includes(operator) ? operator : ''}
-              onChange={(level) => setOperator(level as Operator)}
-              options={LEVELS.map((level) => ({
-                value: level,
-                label: `${level.charAt(0).toUpperCase()}${level.slice(1)}`,
-              }))}
-            />
-            <Slips slips={slips} onChange={setSlips} units={units} />
-            <Dial
-              label="Wind at 10 m"
-              value={wind.mean_mps}
-              unit="m/s"
-              least={0}
-              most={12}
-              step={0.5}
-              units={units}
-              onChange={(mean_mps) => setWind({ ...wind, mean_mps })}
-            />
-            <Dial
-              label="Wind from"
-              value={wind.from_deg}
-              unit="deg"
-              least={0}
-              most={359}
-              step={5}
-              places={0}
-              units={units}
-              onChange={(from_deg) => setWind({ ...wind, from_deg })}
-            />
-            <Dial
-              label="Seed: the same seed flies the same flight"
-              value={seed}
-              unit=""
-              least={1}
-              most={999}
-              step={1}
-              places={0}
-              units={units}
-              onChange={(value) => setSeed(Math.max(1, Math.round(value)))}
-            />
-            {fly.error && <Notice error={fly.error} />}
-            {fly.data && fly.data.state === 'refused' && (
-              <Notice text={`${fly.data.place}: ${fly.data.message}`} />
-            )}
-            <Button primary onClick={() => fly.mutate(shot.id)} disabled={fly.isPending}>
-              {fly.isPending ? 'Flying…' : `Fly “${shot.title}”`}
-            </Button>
-          </>
-        )}
-      </Card>
-      <ImportLogs shot={shot} />
+      {way === 'sticks' && <Choose shot={shot} key={shot?.id ?? 'none'} />}
+      {way === 'eye' && <SpotIt shot={shot} key={shot?.id ?? 'none'} />}
+      {way === 'logs' && (
+        <div className="grid gap-3 lg:grid-cols-2 items-start">
+          <SimulatedOperator shot={shot} />
+          <ImportLogs shot={shot} />
+        </div>
+      )}
     </main>
   );
 }

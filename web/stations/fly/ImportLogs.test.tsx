@@ -14,6 +14,8 @@ const arrived = (change: Partial<Schemas['Import']> = {}): Schemas['Import'] => 
   state: 'done',
   bytes: 1000,
   bytes_read: 1000,
+  age_s: null,
+  stalled: false,
   message: '',
   place: '',
   expected: '',
@@ -180,5 +182,39 @@ describe('logs that are sent', () => {
     choose(large);
     expect(await screen.findByText(/day.csv has 300 MB/)).toBeTruthy();
     expect(got).toHaveLength(0);
+  });
+});
+
+describe('logs that are under way', () => {
+  const way = (change: Partial<Schemas['Import']>) =>
+    show([arrived({ state: 'judging', takes: [], age_s: 3, ...change })]);
+
+  it('say how long, once that is long enough to wonder, and can be stopped then', async () => {
+    const page = way({});
+    expect(await screen.findByText('judging')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Don’t read it' })).toBeNull();
+    page.unmount();
+    way({ age_s: 150 });
+    expect(await screen.findByText('judging, 3 min')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Don’t read it' })).toBeTruthy();
+    expect(screen.queryByText(/Nothing has moved here/)).toBeNull();
+  });
+
+  it('say that nothing moves where nothing does', async () => {
+    way({ age_s: 150, stalled: true });
+    expect(await screen.findByText(/Nothing has moved here for a while/)).toBeTruthy();
+  });
+
+  it('are read again on request where the work on them broke off', async () => {
+    const asked = answer({
+      'GET /imports': { body: [arrived({ id: 7, state: 'failed', takes: [], message: 'It broke off.' })] },
+      'GET /column-mappings': { body: [] },
+      'GET /remembered-readings': { body: [] },
+      'POST /imports/7/again': { body: arrived({ id: 7, state: 'waiting', takes: [] }) },
+    });
+    draw(<ImportLogs shot={undefined} />);
+    expect(await screen.findByText(/It broke off\. Nothing of it stands in the logbook yet/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Read it again' }));
+    await waitFor(() => expect(asked.map((one) => one.path)).toContain('/imports/7/again'));
   });
 });

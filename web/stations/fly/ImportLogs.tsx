@@ -8,11 +8,15 @@ import { useImports } from '~/api/queries';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Columns } from './Columns';
+
 import { NameMove } from './NameMove';
 import { PlaceQuestion } from './PlaceQuestion';
 import { Remembered } from './Remembered';
+import { Bar, Failed, OnItsWay } from './UnderWay';
 
 const ENDED: Schemas['Import']['state'][] = ['done', 'refused'];
+
+const UNDER_WAY: Schemas['Import']['state'][] = ['waiting', 'reading', 'judging'];
 
 const LARGEST = 256 * 1024 * 1024;
 
@@ -80,6 +84,8 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
   // What waits for an answer, or is on its way, stands before what has ended.
   const open = (imports.data ?? []).filter((item) => !ENDED.includes(item.state));
   const ended = (imports.data ?? []).filter((item) => ENDED.includes(item.state));
+  const reading = open.filter((item) => UNDER_WAY.includes(item.state)).length;
+  const failed = open.filter((item) => item.state === 'failed').length;
   const asked = open.filter((item) => item.state === 'columns' || item.state === 'place').length;
   const toCome = leaving ? sending.filter((item) => item.problem === null).length : 0;
   return (
@@ -133,7 +139,8 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
         <p className="m-0 text-sm" aria-live="polite">
           {[
             toCome === 0 ? '' : `${toCome} to be sent`,
-            open.length === asked ? '' : `${open.length - asked} being read`,
+            reading === 0 ? '' : `${reading} being read`,
+            failed === 0 ? '' : `${failed} failed`,
             asked === 0 ? '' : `${asked} ${asked === 1 ? 'waits' : 'wait'} for your answer`,
           ]
             .filter((words) => words !== '')
@@ -170,20 +177,6 @@ export function ImportLogs({ shot }: { shot: Schemas['Shot'] | undefined }) {
   );
 }
 
-function Bar({ share, words }: { share: number; words: string }) {
-  return (
-    <div className="grid grid-cols-[1fr_auto] gap-3 items-center">
-      <progress
-        className="w-full h-2 appearance-none bg-haze rounded-full overflow-hidden [&::-webkit-progress-bar]:bg-haze [&::-webkit-progress-value]:bg-larkspur [&::-moz-progress-bar]:bg-larkspur"
-        max={1}
-        value={share}
-        aria-label={words}
-      />
-      <span className="text-ink-soft">{words}</span>
-    </div>
-  );
-}
-
 /** Logs that wait for the same answer are asked about once. */
 function askedOnce(items: Schemas['Import'][]): { item: Schemas['Import']; same: string[] }[] {
   const asked = new Map<string, { item: Schemas['Import']; same: string[] }>();
@@ -217,14 +210,8 @@ function Arrived({ item, same }: { item: Schemas['Import']; same: string[] }) {
           </span>
         )}
       </div>
-      {item.state === 'reading' || item.state === 'waiting' ? (
-        <Bar
-          share={item.bytes > 0 ? item.bytes_read / item.bytes : 0}
-          words={item.state === 'waiting' ? 'waiting' : 'reading'}
-        />
-      ) : item.state === 'judging' ? (
-        <Bar share={1} words="judging" />
-      ) : null}
+      {UNDER_WAY.includes(item.state) && <OnItsWay item={item} />}
+      {item.state === 'failed' && <Failed item={item} />}
       {item.state === 'columns' && item.columns && <Columns item={item} question={item.columns} />}
       {item.state === 'place' && <PlaceQuestion item={item} />}
       {same.length > 0 && (

@@ -19,7 +19,12 @@ export function Cues({ cues, onTime }: Props) {
               onClick={() => onTime(cue.t)}
             >
               <span className="figure text-ink-soft">{clock(cue.t)}</span>
-              <span style={cue.finger === '' ? undefined : { color: `var(--${cue.finger})` }}>
+              <span>
+                {cue.thumb && (
+                  <span className="font-semibold" style={{ color: `var(--${cue.finger})` }}>
+                    {cue.thumb}:{' '}
+                  </span>
+                )}
                 {cue.text}
               </span>
             </button>

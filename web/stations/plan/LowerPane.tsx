@@ -1,4 +1,4 @@
-// The lower card of a worksheet: the part to play, what the lens sees, or one of the readings.
+// The lower card of a worksheet: the part to play, the numbers to write down, what the lens sees, or one of the readings.
 import { Tabs } from 'radix-ui';
 import { lazy, Suspense } from 'react';
 import type { Schemas } from '~/api/client';
@@ -6,6 +6,8 @@ import { useGround } from '~/api/queries';
 import { Card } from '~/kit/Card';
 import { Skeleton } from '~/kit/Skeleton';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
+import { useSession } from '~/shell/session';
+import { Numbers } from './Numbers';
 import { Readings, type ReadingView } from './Readings';
 import type { Planning } from './usePlan';
 
@@ -13,6 +15,7 @@ const CameraWindow = lazy(() => import('~/stage/CameraWindow'));
 
 const VIEWS = {
   sheet: 'Thumb sheet',
+  numbers: 'Numbers',
   lens: 'Lens',
   reveal: 'Reveal',
   depth: 'Depth',
@@ -37,6 +40,7 @@ type Props = {
 };
 
 export function LowerPane({ view, onView, plan, reading, site, time, onTime, pull, onVariant }: Props) {
+  const { units } = useSession();
   return (
     <Card className="min-h-72 lg:min-h-0 grid" label={VIEWS[view]}>
       <Tabs.Root
@@ -61,7 +65,8 @@ export function LowerPane({ view, onView, plan, reading, site, time, onTime, pul
           {plan && view === 'lens' && (
             <Lens plan={plan} reading={reading} site={site} time={time} onTime={onTime} />
           )}
-          {plan && view !== 'sheet' && view !== 'lens' && (
+          {plan && view === 'numbers' && <Numbers numbers={plan.numbers} units={units} onTime={onTime} />}
+          {plan && view !== 'sheet' && view !== 'numbers' && view !== 'lens' && (
             <Readings view={view as ReadingView} plan={plan} reading={reading} onVariant={onVariant} />
           )}
         </Tabs.Content>

@@ -7,6 +7,7 @@ import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Dial } from '~/kit/Dial';
+import { KEPT } from '~/kit/Leaving';
 import { Pick } from '~/kit/Pick';
 import { PickFrom } from '~/kit/PickFrom';
 import { Remove } from '~/kit/Remove';
@@ -194,7 +195,7 @@ export function SetUp(props: Props) {
           onRemoved={() => {
             for (const key of ['shots', 'days', 'day', 'today'])
               void client.invalidateQueries({ queryKey: [key] });
-            navigate('/plan/new');
+            navigate('/plan/new', { state: KEPT });
           }}
         />
       )}

@@ -1,4 +1,4 @@
-// A shot to take along: on paper and in open formats; and one that comes back from a file.
+// A shot to take along: on paper and in open formats; another like it; and one that comes back from a file.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
@@ -16,7 +16,14 @@ const FORMATS = [
   { id: 'vtt', name: 'Cues, WebVTT' },
 ];
 
-export function TakeAlong({ shot, rigId }: { shot: Schemas['Shot'] | null; rigId: number }) {
+type Props = {
+  shot: Schemas['Shot'] | null;
+  rigId: number;
+  /** Keeps it as a shot of its own beside the one it was. */
+  onAnother: (() => void) | undefined;
+};
+
+export function TakeAlong({ shot, rigId, onAnother }: Props) {
   const file = useRef<HTMLInputElement>(null);
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -75,6 +82,7 @@ export function TakeAlong({ shot, rigId }: { shot: Schemas['Shot'] | null; rigId
           event.target.value = '';
         }}
       />
+      {onAnother && <Button onClick={onAnother}>Keep it as another shot</Button>}
       <Button onClick={() => file.current?.click()} disabled={take.isPending}>
         Take a shot file in
       </Button>

@@ -1,19 +1,24 @@
 // A shot worked out on its sheets. Every pull asks the server; path, thumb sheet, frames and checks follow.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { answered, api, type Problem, type Schemas } from '~/api/client';
+import { useEffect, useEffectEvent, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { answered, api, Problem, type Schemas } from '~/api/client';
 import { useSite } from '~/api/queries';
+import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
+import { KEPT, Leaving } from '~/kit/Leaving';
 import { Notice } from '~/kit/Notice';
 import { useKeys } from '~/kit/useKeys';
 import { FrameStrip } from '~/pictures/FrameStrip';
+import { useSession } from '~/shell/session';
+import { day, hour } from '~/units';
 import { BriefCard, NO_BRIEF } from './BriefCard';
 import { Combine } from './Combine';
 import { Cues } from './Cues';
-import type { Draft, Values } from './draft';
+import { type Draft, draftOf, type Values } from './draft';
 import { Findings } from './Findings';
 import { FrameIt } from './FrameIt';
+import { forget, useUnkept } from './keptDraft';
 import { LowerPane, type LowerView } from './LowerPane';
 import { SetUp } from './SetUp';
 import { Shape } from './Shape';
@@ -33,11 +38,15 @@ type Props = {
 
 const NONE: Schemas['Parameter'][] = [];
 
+/** What happened on this device is told on its own clock. */
+const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
 export function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
   const [title, setTitle] = useState(shot?.title ?? '');
   const [time, setTime] = useState<number | null>(null);
   const [lower, setLower] = useState<LowerView>('sheet');
-  const { draft, change, pull, plan, expectation, reading, problem, busy } = usePlan(first);
+  const { user } = useSession();
+  const { draft, change, pull, undo, redo, plan, expectation, reading, problem, busy } = usePlan(first);
   const site = useSite(draft.site_id).data;
   const moveNow = moves.find((item) => item.id === draft.move);
   const parameters = moveNow?.parameters ?? NONE;
@@ -51,22 +60,37 @@ export function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
     site?.subjects.find((subject) => subject.id === draft.subject_id)?.name ?? 'a place of your own';
   const manner =
     typeof values.direction === 'string' ? values.direction : (moveNow?.name ?? draft.move).toLowerCase();
-  const suggested = `${place}, ${manner}`;
+  const suggested = untaken(`${place}, ${manner}`, shots, shot?.id);
 
-  const { keepIt, flyIt, keeping, refused } = useKept(shot, () => ({
-    ...draft,
-    parameters: values,
-    title: title.trim() === '' ? suggested : title.trim(),
-  }));
+  const now = JSON.stringify([draft, title]);
+  const [keptAs, setKeptAs] = useState(now);
+  const dirty = now !== keptAs;
+  const { left, letGo } = useUnkept(user.id, shot?.id ?? null, { draft, title }, dirty);
+  const called = title.trim() === '' ? suggested : title.trim();
+  const { keepIt, flyIt, keepAnother, keeping, keptAt, theirs, lookAt, refused } = useKept(
+    shot,
+    () => ({ ...draft, parameters: values, title: called }),
+    () => {
+      setKeptAs(now);
+      letGo();
+    },
+  );
+  const another = () => keepAnother(untaken(called, shots, undefined));
   const opposite = plan?.opposite ?? null;
   const turnRound = () => {
     if (opposite) set(opposite);
   };
-  useKeys({ o: turnRound, k: keepIt, f: flyIt });
+  useKeys({ o: turnRound, k: () => keepIt(), f: flyIt });
+  useSteps(undo, redo);
 
   if (!site) return null;
   return (
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_310px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
+      <Leaving
+        dirty={dirty}
+        what="This shot as it stands here"
+        onLose={() => forget(user.id, shot?.id ?? null)}
+      />
       <TitleBar
         title={title}
         suggested={suggested}
@@ -76,9 +100,12 @@ export function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
         site={site.id}
         move={draft.move}
         onOpposite={opposite ? turnRound : undefined}
-        onKeep={keepIt}
+        onUndo={undo}
+        onRedo={redo}
+        onKeep={() => keepIt()}
         onFly={flyIt}
         waits={keeping || plan === null}
+        kept={dirty ? 'Not kept yet' : keptAt === null ? '' : `Kept at ${hour(keptAt, HERE)}`}
       />
       <div
         className={`grid gap-3 min-w-0 min-h-0 ${lower === 'lens' ? 'lg:grid-rows-[minmax(180px,0.6fr)_minmax(380px,1.6fr)]' : 'lg:grid-rows-[minmax(190px,0.8fr)_auto_minmax(300px,1.25fr)]'}`}
@@ -118,8 +145,46 @@ export function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
         />
       </div>
       <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
+        {left && (
+          <Card className="p-3 grid gap-2" label="Left here">
+            <p className="m-0 text-sm">
+              You left this shot otherwise on {day(left.at, HERE)} at {hour(left.at, HERE)}, and did not keep
+              it.
+            </p>
+            <div className="flex flex-wrap gap-2">
+              <Button
+                primary
+                onClick={() => {
+                  change({ kind: 'put', put: left.draft });
+                  setTitle(left.title);
+                  letGo();
+                }}
+              >
+                Go on with that
+              </Button>
+              <Button onClick={letGo}>Let it go</Button>
+            </div>
+          </Card>
+        )}
         {problem && <Notice text={refusalOf(problem, parameters)} />}
-        {refused && <Notice error={refused} />}
+        {theirs ? (
+          <Card className="p-3 grid gap-2" label="Somebody kept it first">
+            <Notice error={refused} />
+            <Button
+              onClick={() => {
+                change({ kind: 'put', put: draftOf(theirs) });
+                setTitle(theirs.title);
+                lookAt(theirs);
+              }}
+            >
+              Look at theirs
+            </Button>
+            <Button onClick={() => keepIt(theirs.version)}>Keep this over it</Button>
+            <Button onClick={another}>Keep this as another</Button>
+          </Card>
+        ) : (
+          refused && <Notice error={refused} />
+        )}
         <Shape
           set={set}
           values={values}
@@ -161,34 +226,86 @@ export function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
           brief={draft.brief ?? NO_BRIEF}
           onChange={(brief) => change({ kind: 'put', put: { brief } })}
         />
-        <TakeAlong shot={shot} rigId={draft.rig_id} />
+        <TakeAlong shot={shot} rigId={draft.rig_id} onAnother={shot ? another : undefined} />
         {plan && <Cues cues={plan.cues} time={time} onTime={setTime} />}
       </aside>
     </main>
   );
 }
 
-/** Keeps the shot, and goes on to where it is kept or flown. */
-function useKept(shot: Schemas['Shot'] | null, body: () => Schemas['ShotDraft']) {
+/** Keeps the shot, and goes on to where it is kept or flown. What somebody else has kept meanwhile is theirs until it is decided. */
+function useKept(
+  shot: Schemas['Shot'] | null,
+  body: () => Omit<Schemas['ShotDraft'], 'version'>,
+  onKept: () => void,
+) {
   const client = useQueryClient();
   const navigate = useNavigate();
+  const kept = useLocation().state as { kept?: boolean; at?: string } | null;
+  const [keptAt, setKeptAt] = useState<string | null>(kept?.at ?? null);
   const keep = useMutation({
-    mutationFn: () =>
-      shot
-        ? answered(api.PUT('/shots/{shot}', { params: { path: { shot: shot.id } }, body: body() }))
-        : answered(api.POST('/shots', { body: body() })),
+    mutationFn: ({ over, another }: { over?: number; another?: string }) =>
+      shot && another === undefined
+        ? answered(
+            api.PUT('/shots/{shot}', {
+              params: { path: { shot: shot.id } },
+              body: { ...body(), version: over ?? shot.version },
+            }),
+          )
+        : answered(api.POST('/shots', { body: { ...body(), title: another ?? body().title } })),
     onSuccess: (kept) => {
+      onKept();
+      setKeptAt(new Date().toISOString());
       client.setQueryData(['shot', kept.id], kept);
       for (const key of ['shots', 'today']) void client.invalidateQueries({ queryKey: [key] });
     },
   });
+  const here = (shot: Schemas['Shot']) =>
+    navigate(`/plan/${shot.id}`, {
+      replace: true,
+      state: { ...KEPT, at: new Date().toISOString() },
+    });
+  const first = keep.error instanceof Problem && keep.error.status === 409 ? keep.error.details : null;
   return {
-    keepIt: () =>
-      keep.mutate(undefined, { onSuccess: (kept) => navigate(`/plan/${kept.id}`, { replace: true }) }),
-    flyIt: () => keep.mutate(undefined, { onSuccess: (kept) => navigate(`/fly/${kept.id}`) }),
+    keepIt: (over?: number) => keep.mutate({ over }, { onSuccess: here }),
+    keepAnother: (title: string) => keep.mutate({ another: title }, { onSuccess: here }),
+    flyIt: () => keep.mutate({}, { onSuccess: (kept) => navigate(`/fly/${kept.id}`, { state: KEPT }) }),
     keeping: keep.isPending,
+    keptAt,
+    theirs: first === null ? null : (first as unknown as Schemas['ShotChanged']).latest,
+    /** From here on it is theirs that is worked on. */
+    lookAt: (theirs: Schemas['Shot']) => {
+      client.setQueryData(['shot', theirs.id], theirs);
+      keep.reset();
+    },
     refused: keep.error,
   };
+}
+
+/** Ctrl Z takes a step back, with the shift key forth again. */
+function useSteps(undo: (() => void) | null, redo: (() => void) | null): void {
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    const target = event.target as HTMLElement;
+    if (target.closest('input, textarea, [role="dialog"], [role="listbox"]')) return;
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+    event.preventDefault();
+    (event.shiftKey ? redo : undo)?.();
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => onKey(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+}
+
+/** A title that no other shot has: with a number behind it where one does. */
+export function untaken(title: string, shots: Schemas['Shot'][], but: number | undefined): string {
+  const taken = new Set(shots.filter((one) => one.id !== but).map((one) => one.title));
+  const plain = title.replace(/ \d+$/, '');
+  for (let k = 2, next = title; ; k++) {
+    if (!taken.has(next)) return next;
+    next = `${plain} ${k}`;
+  }
 }
 
 /** The server's words, led by the dial that they are about. */

@@ -102,6 +102,26 @@ describe('usePlan', () => {
     expect(result.current.reading).toEqual({ depth: 'first' });
   });
 
+  it('takes steps back and forth; what a hand does without a rest is one', async () => {
+    const { result, to } = await begun();
+    const now = () => (result.current.draft.parameters as Record<string, number>).radius_m;
+    expect([result.current.undo, result.current.redo]).toEqual([null, null]);
+    for (const value of [21, 22, 23]) to(value);
+    await hold(700);
+    act(() => result.current.change({ kind: 'values', values: { height_m: 9 } }));
+    await hold(700);
+    act(() => result.current.undo?.());
+    expect(result.current.draft.parameters).toEqual({ radius_m: 23 });
+    act(() => result.current.undo?.());
+    expect([now(), result.current.undo]).toEqual([20, null]);
+    act(() => result.current.redo?.());
+    expect(now()).toBe(23);
+    to(30);
+    expect(result.current.redo).toBeNull();
+    await answer(1, plan('back'));
+    await waitFor(() => expect(radius(asked.filter((one) => one.path === '/plans').at(-1))).toBe(30));
+  });
+
   it('keeps the last picture beside a refusal', async () => {
     const { result, to } = await begun();
     to(0);

@@ -3,6 +3,7 @@
 // hand rests, and dropped when it moves on.
 import { useEffect, useRef, useState } from 'react';
 import { answered, api, Problem, type Schemas } from '~/api/client';
+import { began, done, redone, undone } from '~/kit/history';
 import { useLatest } from '~/kit/useLatest';
 import { type Change, changed, type Draft } from './draft';
 
@@ -20,6 +21,9 @@ export type Planning = {
   change: (change: Change) => void;
   /** Pulls a handle of the plan. */
   pull: (pull: Pull) => void;
+  /** A step back, and forth again; null where there is none. */
+  undo: (() => void) | null;
+  redo: (() => void) | null;
   plan: Schemas['Plan'] | null;
   /** What the plan on show would score; null until that is known. */
   expectation: Schemas['Expectation'] | null;
@@ -30,22 +34,23 @@ export type Planning = {
 };
 
 export function usePlan(first: Draft): Planning {
-  const [draft, setDraft] = useState(first);
-  const latest = useRef(first);
+  const [history, setHistory] = useState(() => began(first));
+  const draft = history.now;
+  const latest = useRef(history);
+  /** What the hand was at when it last moved, and when: what follows at once is the same step. */
+  const hand = useRef({ at: 0, of: '' });
   /** What a hand did since the last question was sent. */
   const pulled = useRef<Pull | null>(null);
   const { value, problem, busy, ask } = useLatest(async (_: undefined): Promise<Answer> => {
     const pull = pulled.current;
     pulled.current = null;
-    const { move } = latest.current;
-    const body = pull === null ? latest.current : { ...latest.current, pull };
+    const sent = latest.current.now;
+    const body = pull === null ? sent : { ...sent, pull };
     const plan = await answered(api.POST('/plans', { body }));
     // Whatever else was changed meanwhile stays; another move has other parameters.
-    if (plan.pulled && latest.current.move === move) {
-      latest.current = changed(latest.current, { kind: 'values', values: plan.pulled });
-      setDraft(latest.current);
-    }
-    return { plan, draft: latest.current };
+    if (pull !== null && plan.pulled && latest.current.now.move === sent.move)
+      step({ kind: 'values', values: plan.pulled }, `handle ${pull.handle}`);
+    return { plan, draft: latest.current.now };
   }, 'larkspur:redraw');
   const rested = busy || problem !== null ? null : value;
   const expected = useRested(expect, rested, REST);
@@ -53,10 +58,25 @@ export function usePlan(first: Draft): Planning {
 
   useEffect(() => ask(undefined), [ask]);
 
-  const change = (step: Change) => {
-    latest.current = changed(latest.current, step);
+  const go = (next: typeof history) => {
+    latest.current = next;
+    setHistory(next);
+  };
+  /** What one hand does without a rest is one step. */
+  function step(by: Change, of: string) {
+    const now = performance.now();
+    const joins = hand.current.of === of && now - hand.current.at < LONG_REST;
+    hand.current = { at: now, of };
+    go(done(latest.current, changed(latest.current.now, by), joins));
+  }
+  const change = (by: Change) => {
+    step(by, by.kind === 'values' ? Object.keys(by.values).join() : by.kind);
     ask(undefined);
-    setDraft(latest.current);
+  };
+  const turn = (to: typeof undone) => () => {
+    hand.current = { at: 0, of: '' };
+    go(to(latest.current));
+    ask(undefined);
   };
   const pull = (next: Pull) => {
     pulled.current = addedTo(pulled.current, next);
@@ -67,6 +87,8 @@ export function usePlan(first: Draft): Planning {
     draft,
     change,
     pull,
+    undo: history.past.length > 0 ? turn(undone) : null,
+    redo: history.future.length > 0 ? turn(redone) : null,
     plan: value?.plan ?? null,
     expectation: expected !== null && expected.of === value ? expected.said : null,
     reading: read?.said ?? null,

@@ -1,67 +1,87 @@
-// Progress: the logbook, newest first, with the scores over time above it.
-
-import { Link } from 'react-router';
-import { useTakes, useTrend } from '~/api/queries';
-import { Button, buttonLook } from '~/kit/Button';
-import { Card } from '~/kit/Card';
-import { Skeleton } from '~/kit/Skeleton';
-import { TakeRow } from '~/pictures/TakeRow';
+// Progress: who can do what, what is missing, what comes next. The class for those who see it, the ladder, standings and logbook of one
+// operator, and lessons.
+import { useSearchParams } from 'react-router';
+import { useOperators } from '~/api/queries';
+import { Choice } from '~/kit/Choice';
+import { Pick } from '~/kit/Pick';
 import { useSession } from '~/shell/session';
-import { Trend } from './Trend';
+import { ClassRoom } from './ClassRoom';
+import { HouseRoom } from './HouseRoom';
+import { LadderOrder } from './LadderOrder';
+import { LadderRoom } from './LadderRoom';
+import { LessonsRoom } from './LessonsRoom';
+import { LogbookRoom } from './LogbookRoom';
+import { StandingRoom } from './StandingRoom';
+
+const ROOMS = {
+  class: 'Class',
+  ladder: 'Ladder',
+  standing: 'Standing',
+  logbook: 'Logbook',
+  lessons: 'Lessons',
+  order: 'Our ladder',
+  house: 'House style',
+} as const;
+
+type Room = keyof typeof ROOMS;
+
+/** Rooms that show one operator. */
+const OF_ONE: Room[] = ['ladder', 'standing', 'logbook'];
 
 export default function ProgressStation() {
-  const { user, whose } = useSession();
-  const takes = useTakes(whose);
-  const trend = useTrend(whose);
-  const all = takes.data?.pages.flatMap((page) => page.takes) ?? [];
-  if (takes.error ?? trend.error) throw takes.error ?? trend.error;
-  const everyone = user.role === 'trainer' && whose === undefined;
+  const { user, whose, seesClass, setWhose } = useSession();
+  const operators = useOperators(seesClass);
+  const [search, setSearch] = useSearchParams();
+  const rooms: Room[] = !seesClass
+    ? ['ladder', 'standing', 'logbook', 'lessons', 'house']
+    : user.role === 'trainer'
+      ? ['class', 'ladder', 'standing', 'logbook', 'lessons', 'order', 'house']
+      : ['class', 'ladder', 'standing', 'logbook', 'lessons', 'house'];
+  const asked = rooms.find((one) => one === search.get('room'));
+  const room =
+    asked ?? (seesClass && whose === undefined ? 'class' : (rooms.find((one) => one === 'ladder') as Room));
+  const one = operators.data?.find((operator) => operator.id === whose);
+  const needsOne = seesClass && OF_ONE.includes(room) && whose === undefined && room !== 'logbook';
+  const open = (next: Room, operator: number) => {
+    setWhose(operator);
+    setSearch({ room: next });
+  };
   return (
-    <main className="p-5 grid gap-3 max-w-6xl mx-auto">
-      <div>
-        <h1>
-          {everyone
-            ? 'The class’s logbook'
-            : user.role === 'trainer'
-              ? `${all[0]?.operator.name ?? 'Operator'}’s logbook`
-              : 'Your logbook'}
-        </h1>
-        <p className="m-0 text-sm text-ink-soft">
-          One take ranks nobody: watch the line through five of them.
-        </p>
+    <main className="p-5 grid grid-cols-[minmax(0,1fr)] gap-3 max-w-7xl mx-auto">
+      <div className="flex flex-wrap gap-3 items-end justify-between">
+        <h1>{seesClass ? (one?.name ?? 'The class') : 'Your progress'}</h1>
+        <div className="w-[44rem] max-w-full min-w-0">
+          <Choice
+            label="What of it"
+            hideLabel
+            value={room}
+            onChange={(next) => setSearch({ room: next }, { replace: true })}
+            options={rooms.map((value) => ({ value, label: ROOMS[value] }))}
+          />
+        </div>
       </div>
-      {takes.isPending ? (
-        <Skeleton className="h-96" />
-      ) : all.length === 0 ? (
-        <Card className="p-6 grid gap-3 justify-items-start">
-          <h2>No take yet</h2>
-          <p className="m-0">
-            Plan a shot, then fly it: with a simulated operator, or for real, and bring the log in.
-          </p>
-          <Link className={buttonLook(true)} to="/plan">
-            Plan a shot
-          </Link>
-        </Card>
+      {needsOne ? (
+        <div className="max-w-80">
+          <Pick
+            label="Whose"
+            value=""
+            empty="choose an operator"
+            options={(operators.data ?? []).map((operator) => ({
+              value: String(operator.id),
+              label: operator.name,
+            }))}
+            onChange={(value) => setWhose(Number(value))}
+          />
+        </div>
       ) : (
         <>
-          <Card
-            caption="Scores, and the median of five"
-            aside={`the last ${trend.data?.reduce((sum, one) => sum + one.points.length, 0) ?? 0} takes`}
-          >
-            {trend.data ? <Trend trends={trend.data} /> : <Skeleton className="h-36 m-3" />}
-          </Card>
-          <Card label="Takes, newest first">
-            <ul className="m-0 p-0 list-none" data-list="takes">
-              {all.map((take) => (
-                <TakeRow key={take.id} take={take} showOperator={everyone} />
-              ))}
-            </ul>
-          </Card>
-          {takes.hasNextPage && (
-            <Button onClick={() => takes.fetchNextPage()} disabled={takes.isFetchingNextPage}>
-              {takes.isFetchingNextPage ? 'Fetching…' : 'Older takes'}
-            </Button>
-          )}
+          {room === 'class' && <ClassRoom onOpen={open} />}
+          {room === 'ladder' && <LadderRoom operator={whose} />}
+          {room === 'standing' && <StandingRoom operator={whose} />}
+          {room === 'logbook' && <LogbookRoom operator={whose} />}
+          {room === 'lessons' && <LessonsRoom />}
+          {room === 'order' && <LadderOrder />}
+          {room === 'house' && <HouseRoom operator={whose} />}
         </>
       )}
     </main>

@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answered, api, type Schemas } from '~/api/client';
-import { useShots } from '~/api/queries';
+import { titleOf, useShots } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
@@ -45,7 +45,10 @@ export function Advise({ draft }: { draft: RigDraft }) {
   });
   // Until somebody ticks, the list is of the shots that are flown with this craft.
   const left =
-    unticked ?? (shots.data ?? []).filter((shot) => shot.craft !== draft.rig.craft).map((shot) => shot.id);
+    unticked ??
+    (shots.data ?? [])
+      .filter((shot) => shot.damaged || shot.craft !== draft.rig.craft)
+      .map((shot) => shot.id);
   const asked = (shots.data ?? []).filter((shot) => !left.includes(shot.id)).map((shot) => shot.id);
   const key = `${asked.join(' ')} ${draft.mode} ${chosen}`;
   const house = chosen ?? ((advise.data?.house ?? user.house) as House);
@@ -107,7 +110,7 @@ export function Advise({ draft }: { draft: RigDraft }) {
                 }
               />
               <span>
-                {shot.title}
+                {titleOf(shot)}
                 <span className="text-sm text-ink-soft">
                   {whose === undefined && user.role === 'trainer' ? `, ${shot.operator.name}` : ''}
                 </span>

@@ -10,6 +10,7 @@ import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Field } from '~/kit/Field';
+import { KEPT } from '~/kit/Leaving';
 import { Notice } from '~/kit/Notice';
 import { NumberInput } from '~/kit/NumberInput';
 import { Pick } from '~/kit/Pick';
@@ -108,7 +109,7 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
       if (!asNew) return;
       const rigs = await answered(api.GET('/rigs'));
       const made = rigs.find((rig) => rig.craft === name.trim());
-      if (made !== undefined) navigate(`/rig?rig=${made.id}&mode=${mode}`);
+      if (made !== undefined) navigate(`/rig?rig=${made.id}&mode=${mode}`, { state: KEPT });
     },
   });
   const test = useMutation({
@@ -340,7 +341,7 @@ function RigFiles() {
     },
     onSuccess: (rig) => {
       for (const key of ['rigs', 'crafts']) void client.invalidateQueries({ queryKey: [key] });
-      navigate(`/rig?rig=${rig.id}`);
+      navigate(`/rig?rig=${rig.id}`, { state: KEPT });
     },
   });
   return (

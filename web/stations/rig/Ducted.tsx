@@ -189,7 +189,7 @@ function Leans({
 /** Whether the speed of a take was made with throttle. */
 function Bob({ craft }: { craft: number }) {
   const { whose } = useSession();
-  const takes = useTakes(whose, craft);
+  const takes = useTakes({ operator: whose, craft });
   const all = takes.data?.pages.flatMap((page) => page.takes) ?? [];
   const [chosen, setChosen] = useState<string>();
   const take = chosen ?? (all[0] === undefined ? undefined : String(all[0].id));

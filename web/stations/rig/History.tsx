@@ -5,6 +5,7 @@ import { answered, api, type Schemas } from '~/api/client';
 import { useRigHistory } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
+import { KEPT } from '~/kit/Leaving';
 import { Notice } from '~/kit/Notice';
 import { Skeleton } from '~/kit/Skeleton';
 import { day } from '~/units';
@@ -32,7 +33,7 @@ export function History({ draft }: { draft: RigDraft }) {
     },
     onSuccess: (saved) => {
       for (const key of ['rigs', 'shots', 'history']) void client.invalidateQueries({ queryKey: [key] });
-      navigate(`/rig/history?rig=${saved.id}&mode=${draft.mode}`);
+      navigate(`/rig/history?rig=${saved.id}&mode=${draft.mode}`, { state: KEPT });
     },
   });
   if (history.error) throw history.error;

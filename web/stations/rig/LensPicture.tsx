@@ -1,7 +1,7 @@
 // A small picture of a plain moor with posts, as the lens would see it where the stepped craft is: so that a rate is seen and not
 // only read.
 import { useEffect, useRef } from 'react';
-import type { State } from './sheet';
+import type { State } from '~/flight/sheet';
 
 type Props = { state: State; hfov: number; aspect: number; label: string };
 

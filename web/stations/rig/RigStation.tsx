@@ -7,6 +7,7 @@ import type { Schemas } from '~/api/client';
 import { useRig, useRigs } from '~/api/queries';
 import { buttonLook } from '~/kit/Button';
 import { Choice } from '~/kit/Choice';
+import { Leaving } from '~/kit/Leaving';
 import { Pick } from '~/kit/Pick';
 import { Skeleton } from '~/kit/Skeleton';
 import { useSession } from '~/shell/session';
@@ -48,6 +49,12 @@ export default function RigStation() {
   return <Bench key={rig.data.id} rig={rig.data} rigs={rigs.data} />;
 }
 
+/** Whether an address shows the same rig: by its number, or as the first of all where this one is shown so. */
+function isOf(rig: number, search: string): boolean {
+  const named = (of: string) => new URLSearchParams(of).get('rig');
+  return named(search) === String(rig) || (named(search) === null && named(window.location.search) === null);
+}
+
 function Bench({ rig, rigs }: { rig: Schemas['RigDetail']; rigs: Schemas['Rig'][] }) {
   const params = useParams();
   const [search] = useSearchParams();
@@ -57,6 +64,11 @@ function Bench({ rig, rigs }: { rig: Schemas['RigDetail']; rigs: Schemas['Rig'][
   const draft = useRigDraft(rig, mode);
   return (
     <main className="p-5 grid gap-3">
+      <Leaving
+        dirty={draft.changed}
+        what="The rig as you changed it"
+        staysAt={(next) => next.pathname.startsWith('/rig') && isOf(rig.id, next.search)}
+      />
       <Head rig={rig} rigs={rigs} view={view} mode={mode} />
       {view === 'numbers' && <Numbers draft={draft} />}
       {view === 'try' && <TryIt draft={draft} />}

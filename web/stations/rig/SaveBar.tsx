@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router';
 import { answered, api, Problem, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Choice } from '~/kit/Choice';
+import { KEPT } from '~/kit/Leaving';
 import { Notice } from '~/kit/Notice';
 import { Sheet } from '~/kit/Sheet';
 import { useSession } from '~/shell/session';
@@ -47,7 +48,7 @@ export function SaveBar({ draft }: { draft: RigDraft }) {
       for (const key of ['rigs', 'shots', 'shot', 'history', 'me'])
         void client.invalidateQueries({ queryKey: [key] });
       client.setQueryData(['rig', saved.id], saved);
-      navigate(`/rig?rig=${saved.id}&mode=${draft.mode}`, { replace: true });
+      navigate(`/rig?rig=${saved.id}&mode=${draft.mode}`, { replace: true, state: KEPT });
     },
   });
   const conflict =
@@ -136,7 +137,7 @@ export function SaveBar({ draft }: { draft: RigDraft }) {
             onClick={() => {
               save.reset();
               void client.invalidateQueries({ queryKey: ['rigs'] });
-              navigate(`/rig?rig=${conflict.latest.id}&mode=${draft.mode}`);
+              navigate(`/rig?rig=${conflict.latest.id}&mode=${draft.mode}`, { state: KEPT });
             }}
           >
             Take theirs, and let mine go

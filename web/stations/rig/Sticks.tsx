@@ -1,27 +1,10 @@
 // A finger on two virtual sticks and a wheel: pointer and touch on the pads, keys, or a gamepad. Which pad does what follows the
 // stick mode. A pad springs back when it is let go.
 import { useEffect, useEffectEvent, useState } from 'react';
+import { type Axis, KEYS, type Pads } from '~/flight/input';
+import type { Fingers } from '~/flight/sheet';
+import { REST } from '~/flight/sheet';
 import { useHold } from '~/kit/useHold';
-import type { Fingers } from './sheet';
-import { REST } from './sheet';
-
-type Axis = keyof Fingers;
-/** Across and up of the left and the right stick. */
-export type Pads = { left: [Axis, Axis]; right: [Axis, Axis] };
-
-/** Keys of the left stick, the right stick and the wheel, each with its place: across, then up. */
-const KEYS: Record<string, ['left' | 'right' | 'wheel', 0 | 1, 1 | -1]> = {
-  a: ['left', 0, -1],
-  d: ['left', 0, 1],
-  s: ['left', 1, -1],
-  w: ['left', 1, 1],
-  j: ['right', 0, -1],
-  l: ['right', 0, 1],
-  k: ['right', 1, -1],
-  i: ['right', 1, 1],
-  u: ['wheel', 1, 1],
-  m: ['wheel', 1, -1],
-};
 
 /** How far a key presses its stick. */
 const KEYED = 0.5;

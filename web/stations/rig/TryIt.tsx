@@ -4,6 +4,8 @@ import { skipToken, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { answered, api } from '~/api/client';
 import { useRigs } from '~/api/queries';
+import type { Pads } from '~/flight/input';
+import { type Fingers, flick, fly, REST, rates, type Sheet, type State, step, still } from '~/flight/sheet';
 import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Dial } from '~/kit/Dial';
@@ -14,8 +16,7 @@ import { useSession } from '~/shell/session';
 import { figure, shown } from '~/units';
 import { LensPicture } from './LensPicture';
 import { RateTrace, type Trace } from './RateTrace';
-import { type Pads, Sticks } from './Sticks';
-import { type Fingers, flick, fly, REST, rates, type Sheet, type State, step, still } from './sheet';
+import { Sticks } from './Sticks';
 import type { Finger, Mode, RigDraft } from './useRigDraft';
 
 const FINGERS: Finger[] = ['climb', 'turn', 'run', 'slide', 'tilt'];

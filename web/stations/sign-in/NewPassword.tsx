@@ -39,10 +39,10 @@ export default function NewPassword() {
         ) : (
           <>
             <Field
-              label="At least ten characters"
+              label="At least twelve characters"
               type="password"
               autoComplete="new-password"
-              minLength={10}
+              minLength={12}
               required
               value={password}
               onChange={(event) => setPassword(event.target.value)}

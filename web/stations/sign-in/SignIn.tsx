@@ -1,7 +1,7 @@
 // Signing in, and asking for a new password.
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { Navigate, useLocation, useNavigate } from 'react-router';
 import { answered, api, Problem } from '~/api/client';
 import { Button } from '~/kit/Button';
 import { Field } from '~/kit/Field';
@@ -11,11 +11,15 @@ import { PetalMark } from '~/pictures/PetalMark';
 export default function SignIn() {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState('');
   const client = useQueryClient();
   const navigate = useNavigate();
   const location = useLocation();
   const enter = useMutation({
-    mutationFn: () => answered(api.POST('/session', { body: { email, password, remember: true } })),
+    mutationFn: () =>
+      answered(
+        api.POST('/session', { body: { email, password, remember: true, ...(code === '' ? {} : { code }) } }),
+      ),
     onSuccess: (user) => {
       client.clear();
       client.setQueryData(['me'], user);
@@ -25,7 +29,14 @@ export default function SignIn() {
   const forgot = useMutation({
     mutationFn: () => answered(api.POST('/password/forgot', { body: { email } })),
   });
+  const first = useQuery({
+    queryKey: ['first-start'],
+    queryFn: () => answered(api.GET('/first-start')),
+    retry: false,
+  });
   const problem = enter.error instanceof Problem ? enter.error : null;
+  const wantsCode = code !== '' || problem?.at('code') !== undefined;
+  if (first.data?.empty) return <Navigate to={`/set-up${location.hash}`} replace />;
   return (
     <main className="min-h-screen grid place-items-center p-5">
       <form
@@ -61,11 +72,22 @@ export default function SignIn() {
           onChange={(event) => setPassword(event.target.value)}
           required
         />
-        {problem && <Notice error={problem} />}
+        {wantsCode && (
+          <Field
+            label="Code of your second factor, or a spare one"
+            inputMode="numeric"
+            autoComplete="one-time-code"
+            autoFocus
+            value={code}
+            problem={problem?.at('code')}
+            onChange={(event) => setCode(event.target.value)}
+          />
+        )}
+        {problem && problem.at('code') === undefined && <Notice error={problem} />}
         {forgot.isSuccess && (
           <Notice
             tone="leaf"
-            text="If this address is known, a link is on its way. In the demo, mail is written to storage/logs/mail.log."
+            text="If this address is known, a link is on its way. A server without a mail server of its own writes mail to storage/logs/mail-….log; whoever runs it can also give a new password."
           />
         )}
         {forgot.error && <Notice error={forgot.error} />}

@@ -1,4 +1,4 @@
-// Today: what to do next and why, from the operator's own record; for a trainer, the same for the whole class.
+// Today: what to do next and why, from the operator's own record; for a trainer, who of the class needs them.
 import { Link } from 'react-router';
 import type { Schemas } from '~/api/client';
 import { useToday } from '~/api/queries';
@@ -9,65 +9,42 @@ import { PetalMark } from '~/pictures/PetalMark';
 import { TakeRow } from '~/pictures/TakeRow';
 import { useSession } from '~/shell/session';
 import { clock, day } from '~/units';
+import { NextCard } from './NextCard';
+import { Notices } from './Notices';
 
 export default function Today() {
   const { user } = useSession();
   const today = useToday();
   if (today.error) throw today.error;
   if (!today.data) return <Skeleton className="h-[70vh] m-5" />;
-  return user.role === 'trainer' ? <Class today={today.data} /> : <Mine today={today.data} />;
+  return user.role !== 'operator' ? <Class today={today.data} /> : <Mine today={today.data} />;
 }
 
 function Mine({ today }: { today: Schemas['Today'] }) {
   const { user } = useSession();
-  const { advice, shot, takes, comment } = today;
-  const changes = advice === null ? {} : (advice.change as Record<string, string | number>);
-  const query = new URLSearchParams(
-    Object.entries(changes).map(([key, value]) => [key, String(value)]),
-  ).toString();
-  const plan = shot === null ? '/plan' : `/plan/${shot.id}${query === '' ? '' : `?${query}`}`;
+  const { next, standing, takes, notices } = today;
+  // What is told above is not told again below.
+  const told = notices.some((one) => one.path.startsWith(`/debrief/${today.comment?.take_id}?`));
+  const comment = told ? null : today.comment;
   return (
     <main className="p-5 grid gap-3 lg:grid-cols-[1.25fr_1fr] items-start">
       <Card className="p-6 grid gap-4">
-        <p className="m-0 text-sm text-ink-soft">Next for {user.name.split(' ')[0]}</p>
         <div className="flex gap-6 items-center flex-wrap">
-          {advice?.typical && (
+          {standing && (
             <PetalMark
-              facets={advice.typical.facets}
-              score={advice.typical.score}
+              facets={standing.facets}
+              score={standing.score}
               size={168}
               labels
-              title={`Your last ${advice.typical.takes} takes${advice.facet ? `, ${advice.facet} the shortest` : ''}`}
+              title={`Where you stand after ${standing.takes === 1 ? 'one take' : `${standing.takes} takes`}`}
             />
           )}
-          <div className="grid gap-2 flex-1 min-w-64">
-            <h1 className="text-2xl!">{advice?.title}</h1>
-            <p className="m-0 text-lg">{advice?.reason}</p>
-          </div>
+          <h1>Today for {user.name.split(' ')[0]}</h1>
         </div>
-        {advice?.cue && <p className="m-0 border-l-3 border-petal pl-3">{advice.cue}</p>}
-        <div className="flex gap-2 flex-wrap">
-          {shot === null ? (
-            <Link className={buttonLook(true)} to="/plan">
-              Plan your first shot
-            </Link>
-          ) : query === '' ? (
-            <>
-              <Link className={buttonLook(true)} to={`/fly/${shot.id}`}>
-                Fly “{shot.title}” again
-              </Link>
-              <Link className={buttonLook()} to={plan}>
-                Look at its plan
-              </Link>
-            </>
-          ) : (
-            <Link className={buttonLook(true)} to={plan}>
-              Plan that
-            </Link>
-          )}
-        </div>
+        {next && <NextCard first={next} />}
       </Card>
       <div className="grid gap-3">
+        <Notices notices={notices} />
         {comment && (
           <Card caption={`${comment.author} said`} className="pb-3">
             <div className="px-3 grid gap-2 justify-items-start">
@@ -89,7 +66,7 @@ function Latest({ takes }: { takes: Schemas['Take'][] }) {
     <Card
       caption="Latest takes"
       aside={
-        <Link to="/progress" className="inline-block min-h-6">
+        <Link to="/progress?room=logbook" className="inline-block min-h-6">
           the whole logbook
         </Link>
       }
@@ -114,38 +91,54 @@ function Class({ today }: { today: Schemas['Today'] }) {
   const { setWhose } = useSession();
   return (
     <main className="p-5 grid gap-3 lg:grid-cols-[1.25fr_1fr] items-start">
-      <Card caption={`Your class, ${day(new Date().toISOString())}`} className="pb-2">
+      <Card
+        caption={`Your class, ${day(new Date().toISOString())}: who needs you most first`}
+        aside={
+          <Link to="/progress?room=class" className="inline-block min-h-6">
+            the whole picture
+          </Link>
+        }
+        className="pb-2"
+      >
         <ul className="m-0 p-0 list-none">
-          {today.class.map(({ operator, advice }) => (
+          {today.class.map(({ operator, why, score, sure }) => (
             <li key={operator.id} className="px-4 py-3 border-t border-line first:border-t-0 grid gap-1">
               <div className="flex justify-between gap-3 items-baseline flex-wrap">
-                <h2>
-                  {operator.name}: {advice.title}
-                </h2>
-                <Link to="/progress" onClick={() => setWhose(operator.id)} className="min-h-6">
-                  their takes
-                </Link>
+                <h2>{operator.name}</h2>
+                <span className="figure text-ink-soft">
+                  {score === null ? 'no take' : `${score} ± ${sure}`}
+                </span>
               </div>
-              <p className="m-0 text-sm text-ink-soft">{advice.reason}</p>
+              <p className="m-0 text-sm">{why.length > 0 ? why.join(' ') : 'Nothing presses.'}</p>
+              <Link
+                to="/progress?room=ladder"
+                onClick={() => setWhose(operator.id)}
+                className="min-h-6 justify-self-start text-sm"
+              >
+                their ladder
+              </Link>
             </li>
           ))}
         </ul>
       </Card>
-      <Card
-        caption="Latest takes of the class"
-        aside={
-          <Link to="/progress" className="inline-block min-h-6">
-            the whole logbook
-          </Link>
-        }
-        className="pb-1"
-      >
-        <ul className="m-0 p-0 list-none">
-          {today.takes.map((take) => (
-            <TakeRow key={take.id} take={take} showOperator />
-          ))}
-        </ul>
-      </Card>
+      <div className="grid gap-3">
+        <Notices notices={today.notices} />
+        <Card
+          caption="Latest takes of the class"
+          aside={
+            <Link to="/progress?room=logbook" className="inline-block min-h-6">
+              the whole logbook
+            </Link>
+          }
+          className="pb-1"
+        >
+          <ul className="m-0 p-0 list-none">
+            {today.takes.map((take) => (
+              <TakeRow key={take.id} take={take} showOperator />
+            ))}
+          </ul>
+        </Card>
+      </div>
     </main>
   );
 }

@@ -68,6 +68,7 @@ function NewDay({
   const [site, setSite] = useState(first);
   const [date, setDate] = useState(new Date().toISOString().slice(0, 10));
   const [title, setTitle] = useState('A day of flying');
+  const [purpose, setPurpose] = useState('');
   const mine = useShots(whose, site).data ?? [];
   const named = useSite(site).data;
   const keep = useMutation({
@@ -76,6 +77,7 @@ function NewDay({
         api.POST('/days', {
           body: {
             title,
+            purpose,
             date,
             site_id: site,
             document: {
@@ -115,6 +117,13 @@ function NewDay({
             maxLength={120}
             onChange={(event) => setTitle(event.target.value)}
           />
+          <Field
+            label="What it is for"
+            value={purpose}
+            maxLength={400}
+            placeholder="what should be better when you come home?"
+            onChange={(event) => setPurpose(event.target.value)}
+          />
           <PickFrom
             label="Site"
             now={{ value: String(site), label: named?.name ?? '…' }}
@@ -131,7 +140,11 @@ function NewDay({
                   .map((shot) => shot.title)
                   .join(', ')}.`}
           </p>
-          <Button primary onClick={() => keep.mutate()} disabled={keep.isPending || title.trim() === ''}>
+          <Button
+            primary
+            onClick={() => keep.mutate()}
+            disabled={keep.isPending || title.trim() === '' || purpose.trim() === ''}
+          >
             Begin the day
           </Button>
           {keep.error && <Notice error={keep.error} />}
@@ -176,6 +189,14 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
             onChange={(event) =>
               change((now) => ({ ...now, title: event.target.value === '' ? 'A day' : event.target.value }))
             }
+          />
+          <input
+            aria-label="What the day is for"
+            className="w-full min-h-7 bg-transparent border-0 border-b border-transparent hover:border-line focus:border-petal p-0 text-ink"
+            value={form.purpose ?? ''}
+            maxLength={400}
+            placeholder="What the day is for"
+            onChange={(event) => change((now) => ({ ...now, purpose: event.target.value }))}
           />
           <p className="m-0 text-sm text-ink-soft">
             {dayName(day.date)}, {day.site}.{' '}

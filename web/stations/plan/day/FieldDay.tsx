@@ -1,13 +1,16 @@
 // The day in the field: one hand, cold thumbs, sun on the glass, perhaps no network. What is next, the battery's clock, passes logged with
 // one press, lists to tick. Everything is on the device; what the server does not have yet is counted above.
-import { useEffect, useState } from 'react';
+import { useMutation } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Schemas } from '~/api/client';
-import { buttonLook } from '~/kit/Button';
+import { answered, api, type Schemas } from '~/api/client';
+import { Button, buttonLook } from '~/kit/Button';
+import { Notice } from '~/kit/Notice';
 import { Skeleton } from '~/kit/Skeleton';
 import { SmallFrame } from '~/pictures/FrameStrip';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
-import { clock, hour } from '~/units';
+import { clock, hour, type Units } from '~/units';
+import { Numbers } from '../Numbers';
 import type { Day } from './fieldStore';
 import { type FieldState, useFieldDay } from './useFieldDay';
 
@@ -17,6 +20,7 @@ export default function FieldDay() {
   const id = Number(useParams().day);
   const field = useFieldDay(id);
   const [room, setRoom] = useState<keyof typeof ROOMS>('now');
+  const [purpose, setPurpose] = useState<string | null>(null);
   useEffect(() => {
     const root = document.documentElement;
     root.dataset.theme = 'field';
@@ -47,6 +51,10 @@ export default function FieldDay() {
       </main>
     );
   }
+  // Without a network nobody is kept from flying for want of a word.
+  if (day.purpose === '' && purpose === null && state === 'ok') {
+    return <AskPurpose day={day} onSaid={setPurpose} />;
+  }
   return (
     <main className="pb-24 max-w-3xl mx-auto px-4" data-field={state}>
       <header className="py-3 flex flex-wrap justify-between gap-2 items-baseline">
@@ -60,6 +68,7 @@ export default function FieldDay() {
           {pending.length > 0 && `, ${pending.length} to send`}
         </p>
       </header>
+      {(purpose ?? day.purpose) !== '' && <p className="m-0 pb-3">{purpose ?? day.purpose}</p>}
       {field.atRisk > 0 && (
         <p className="border-2 border-brick rounded-md p-3 mb-3" role="alert">
           This device can’t keep what you enter.{' '}
@@ -83,7 +92,7 @@ export default function FieldDay() {
         </section>
       )}
       {room === 'now' && <Now day={day} field={field} />}
-      {room === 'shots' && <Shots day={day} />}
+      {room === 'shots' && <Shots day={day} units={field.person?.units ?? 'metric'} />}
       {room === 'lists' && <Lists day={day} field={field} />}
       {room === 'care' && <Care day={day} />}
       <nav
@@ -102,6 +111,58 @@ export default function FieldDay() {
           </button>
         ))}
       </nav>
+    </main>
+  );
+}
+
+/** A day is opened for something: asked once, and kept with it. */
+function AskPurpose({ day, onSaid }: { day: Day; onSaid: (purpose: string) => void }) {
+  const [text, setText] = useState('');
+  const keep = useMutation({
+    mutationFn: () =>
+      answered(
+        api.PUT('/days/{day}', {
+          params: { path: { day: day.id } },
+          body: {
+            title: day.title,
+            purpose: text.trim(),
+            date: day.date,
+            site_id: day.site_id,
+            document: day.document,
+            version: day.version,
+          },
+        }),
+      ),
+    onSuccess: (kept) => onSaid(kept.purpose),
+  });
+  return (
+    <main className="p-5 max-w-3xl mx-auto">
+      <form
+        className="grid gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep.mutate();
+        }}
+      >
+        <h1>{day.title}</h1>
+        <label className="grid gap-2 text-lg">
+          What is this day for?
+          <textarea
+            className="min-h-24 p-3 rounded-md border-2 border-line bg-card text-ink"
+            value={text}
+            maxLength={400}
+            required
+            onChange={(event) => setText(event.target.value)}
+          />
+        </label>
+        <div className="flex flex-wrap gap-3">
+          <Button type="submit" primary disabled={keep.isPending || text.trim() === ''}>
+            Open the day
+          </Button>
+          {keep.error && <Button onClick={() => onSaid('')}>Open it all the same</Button>}
+        </div>
+        {keep.error && <Notice error={keep.error} />}
+      </form>
     </main>
   );
 }
@@ -128,6 +189,7 @@ function Now({ day, field }: { day: Day; field: FieldState }) {
   const [chosen, setChosen] = useState<number | null>(null);
   const slot = slots.find((one) => one.shot_id === chosen) ?? nextOf(day) ?? slots.at(-1);
   const [note, setNote] = useState('');
+  const once = useOnce();
   if (slot === undefined) {
     return (
       <p className="text-lg">
@@ -138,6 +200,7 @@ function Now({ day, field }: { day: Day; field: FieldState }) {
   const passes = flown(day, slot.shot_id);
   const number = Math.max(0, ...passes.map((pass) => pass.number)) + 1;
   const log = (verdict: 'kept' | 'again' | 'dropped') => {
+    if (!once()) return;
     field.enter('pass', `shot-${slot.shot_id}`, { number, verdict, note });
     setNote('');
   };
@@ -229,11 +292,26 @@ function Now({ day, field }: { day: Day; field: FieldState }) {
   );
 }
 
+/** A cold thumb presses twice: the second press within a second is the first one's echo, and may lie on another shot by then. */
+const ECHO_MS = 1000;
+
+/** Whether a press is one of its own. */
+function useOnce(): () => boolean {
+  const last = useRef(Number.NEGATIVE_INFINITY);
+  return () => {
+    const now = performance.now();
+    if (now - last.current < ECHO_MS) return false;
+    last.current = now;
+    return true;
+  };
+}
+
 /** The clock of the battery that is in: started and stopped with one press; it says when to come home. */
 function Timer({ day, field, battery }: { day: Day; field: FieldState; battery: number }) {
   const running = Object.entries(day.log.batteries).find(([, one]) => one.running);
   const item = running?.[0] ?? `battery-${battery}`;
   const one = day.log.batteries[item] ?? { running: false, since: null, flown_s: 0 };
+  const once = useOnce();
   const [, tick] = useState(0);
   useEffect(() => {
     if (!one.running) return;
@@ -261,7 +339,7 @@ function Timer({ day, field, battery }: { day: Day; field: FieldState; battery: 
       <button
         type="button"
         className={`min-h-20 min-w-32 rounded-md text-lg font-bold cursor-pointer ${one.running ? 'bg-brick text-card' : 'bg-larkspur text-on-larkspur'}`}
-        onClick={() => field.enter('battery', item, { on: !one.running })}
+        onClick={() => once() && field.enter('battery', item, { on: !one.running })}
       >
         {one.running ? 'Landed' : 'Take off'}
       </button>
@@ -269,7 +347,7 @@ function Timer({ day, field, battery }: { day: Day; field: FieldState; battery: 
   );
 }
 
-function Shots({ day }: { day: Day }) {
+function Shots({ day, units }: { day: Day; units: Units }) {
   return (
     <div className="grid gap-4">
       {day.cards.map((card) => (
@@ -295,13 +373,22 @@ function Shots({ day }: { day: Day }) {
               <SmallFrame key={frame.t} frame={frame} width={210} height={210 / card.camera.aspect} />
             ))}
           </div>
-          <ol className="m-0 mt-2 pl-5">
+          <ol className="m-0 mt-2 p-0 list-none" data-list="cues">
             {card.cues.map((cue) => (
-              <li key={`${cue.t} ${cue.text}`}>
-                <span className="figure">{cue.t.toFixed(1)} s</span> {cue.text}
+              <li
+                key={`${cue.t} ${cue.text}`}
+                className="grid grid-cols-[4rem_1fr] gap-x-2 py-1 border-b border-line"
+              >
+                <span className="figure">{cue.t.toFixed(1)} s</span>
+                <span>
+                  {cue.thumb && <strong>{cue.thumb}: </strong>}
+                  {cue.text}
+                </span>
               </li>
             ))}
           </ol>
+          {/* A day that was taken along by an earlier release has none. */}
+          {card.numbers && <Numbers numbers={card.numbers} units={units} />}
           {card.findings.map((finding) => (
             <p key={finding.id} className="m-0 mt-1 border-l-3 border-pollen pl-2">
               {finding.text}

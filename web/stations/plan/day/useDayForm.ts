@@ -10,6 +10,7 @@ type Step = (now: Form) => Form;
 
 const formOf = (day: Day): Form => ({
   title: day.title,
+  purpose: day.purpose,
   date: day.date,
   site_id: day.site_id,
   document: day.document,

@@ -42,6 +42,10 @@ export function useFieldDay(id: number): FieldState {
   const sending = useRef(false);
   const who = useRef(person);
   const reached = useRef(false);
+  /** How many logs the server has answered with: a day that was asked for before the latest of them knows less. */
+  const logs = useRef(0);
+  /** Entries that are on their way onto the device. */
+  const writing = useRef<Waiting[]>([]);
   useLayoutEffect(() => {
     who.current = person;
     reached.current = state === 'ok';
@@ -78,13 +82,19 @@ export function useFieldDay(id: number): FieldState {
         );
         unkept.current = unkept.current.filter((entry) => !mine.includes(entry));
         setState('ok');
+        logs.current += 1;
         setDay((now) => {
           if (now === null) return now;
           const next = { ...now, log };
           void keepDay(next).catch(() => {});
           return next;
         });
-        setPending([...(await waiting(id).catch(() => [])), ...unkept.current]);
+        const left = await waiting(id).catch(() => []);
+        setPending([
+          ...left,
+          ...unkept.current,
+          ...writing.current.filter((entry) => !left.some((one) => one.uuid === entry.uuid)),
+        ]);
         setAtRisk(unkept.current.length);
         // What the device can't clear it would offer for ever; the server knows it by its name.
         if (!cleared) break;
@@ -104,11 +114,16 @@ export function useFieldDay(id: number): FieldState {
         const person = { id: me.id, name: me.name, units: me.units };
         await keepPerson(person).catch(() => {});
         who.current = person;
+        const before = logs.current;
         const fresh = await answered(api.GET('/days/{day}', { params: { path: { day: id } } }));
-        await keepDay(fresh).catch(() => {});
         if (!alive) return;
         setPerson(person);
-        setDay(fresh);
+        // What was logged while it was on its way is in the log that came meanwhile, and not in this one.
+        setDay((now) => {
+          const next = now !== null && logs.current !== before ? { ...fresh, log: now.log } : fresh;
+          void keepDay(next).catch(() => {});
+          return next;
+        });
         setSeen(new Date().toISOString());
         setState('ok');
         void send();
@@ -123,7 +138,8 @@ export function useFieldDay(id: number): FieldState {
       const left = await waiting(id).catch(() => []);
       if (!alive) return;
       setPending(left);
-      if (kept) {
+      // Without somebody to say who entered it nothing can be entered: the day waits for the network then.
+      if (kept && known) {
         setDay(kept.day);
         setSeen(kept.seen);
       }
@@ -156,12 +172,16 @@ export function useFieldDay(id: number): FieldState {
         author,
       };
       setPending((now) => [...now, entry]);
+      writing.current = [...writing.current, entry];
       void wait(entry)
         .catch(() => {
           unkept.current = [...unkept.current, entry];
           setAtRisk(unkept.current.length);
         })
-        .then(send);
+        .then(() => {
+          writing.current = writing.current.filter((one) => one !== entry);
+          return send();
+        });
     },
     [id, send],
   );

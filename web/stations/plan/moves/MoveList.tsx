@@ -80,9 +80,10 @@ function grouped(moves: Schemas['Move'][], sorting: Sorting, looking: string) {
   const wanted = looking.trim().toLowerCase();
   const found = new Map<number | string, { words: string; moves: Schemas['Move'][] }>();
   for (const move of moves) {
-    if (wanted !== '' && !`${move.name} ${move.does} ${move.id}`.toLowerCase().includes(wanted)) continue;
-    const [key, words] = heading[sorting](move);
-    const group = found.get(key) ?? { words, moves: [] };
+    const words = `${move.name} ${move.does} ${move.id} ${move.called.join(' ')}`;
+    if (wanted !== '' && !words.toLowerCase().includes(wanted)) continue;
+    const [key, head] = heading[sorting](move);
+    const group = found.get(key) ?? { words: head, moves: [] };
     group.moves.push(move);
     found.set(key, group);
   }

@@ -19,6 +19,7 @@ import { useSession } from '~/shell/session';
 import { Axes } from './Axes';
 import { playedInWords } from './fingering';
 import { MoveList } from './MoveList';
+import { Needs } from './Needs';
 import { WhatGoesWrong } from './WhatGoesWrong';
 import { Words } from './Words';
 
@@ -45,9 +46,12 @@ export default function MovesPage() {
   return (
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[236px_1fr_288px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
       <div className="lg:col-span-3 flex flex-wrap justify-between items-end gap-3">
-        <div className="min-w-0 grow">
+        <div className="min-w-0 grow basis-96">
           <h1>{move.name}</h1>
-          <p className="m-0 text-sm text-ink-soft">{move.does}</p>
+          <p className="m-0 text-sm text-ink-soft">
+            {move.does}
+            {move.called.length > 0 && ` The trade also says: ${move.called.join(', ')}.`}
+          </p>
         </div>
         <div className="flex flex-wrap gap-2">
           <Button onClick={() => setAxes(true)}>Which axes make what</Button>
@@ -86,29 +90,6 @@ export default function MovesPage() {
       <Words open={words} onClose={() => setWords(false)} />
       <Axes open={axes} onClose={() => setAxes(false)} moves={moves.data} onChoose={choose} />
     </main>
-  );
-}
-
-type NeedsProps = { move: Schemas['Move']; moves: Schemas['Move'][]; onChoose: (id: string) => void };
-
-function Needs({ move, moves, onChoose }: NeedsProps) {
-  return (
-    <Card className="p-3 grid gap-1 text-sm">
-      <h2>Clean in these first</h2>
-      {move.needs.length === 0 && <p className="m-0 text-ink-soft">Nothing: this is where one begins.</p>}
-      <div className="flex flex-wrap gap-x-3">
-        {move.needs.map((id) => (
-          <button
-            key={id}
-            type="button"
-            className="min-h-9 text-larkspur font-semibold underline cursor-pointer bg-transparent"
-            onClick={() => onChoose(id)}
-          >
-            {moves.find((item) => item.id === id)?.name ?? id}
-          </button>
-        ))}
-      </div>
-    </Card>
   );
 }
 

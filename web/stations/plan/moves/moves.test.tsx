@@ -25,6 +25,7 @@ const move = (id: string, change: Partial<Schemas['Move']> = {}): Schemas['Move'
   caution: '',
   faults: [],
   parameters: [],
+  called: [],
   ...change,
 });
 const library = [
@@ -36,6 +37,7 @@ const library = [
     axes: 2,
     level: 3,
     level_words: 'practised',
+    called: ['parallax', 'arc'],
   }),
 ];
 const headings = () => screen.getAllByRole('heading', { level: 2 }).map((item) => item.textContent);
@@ -55,6 +57,11 @@ describe('the list of moves', () => {
     const box = screen.getByLabelText('Look for a move');
     fireEvent.change(box, { target: { value: 'GRASS' } });
     expect(within(screen.getByRole('navigation')).getAllByRole('button')).toHaveLength(1);
+    fireEvent.change(box, { target: { value: 'parallax' } });
+    expect(
+      within(screen.getByRole('navigation')).getByRole('button').textContent,
+      'by the trade’s word',
+    ).toBe('Orbit');
     fireEvent.change(box, { target: { value: 'somersault' } });
     expect(screen.getByText('No move goes by that.')).toBeTruthy();
   });

@@ -11,11 +11,11 @@ import { Notice } from '~/kit/Notice';
 import { NumberInput } from '~/kit/NumberInput';
 import { NumberRow } from '~/kit/NumberRow';
 import { TextLine } from '~/kit/TextLine';
+import { ZONES } from '~/kit/ZoneField';
 import { useSession } from '~/shell/session';
 import { type Drawing, turned } from './drawing';
 
 /** The server knows the same names. */
-const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone')];
 
 type Props = { drawing: Drawing; onDone: (next: Drawing) => void };
 

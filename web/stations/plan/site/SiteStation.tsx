@@ -8,6 +8,8 @@ import { answered, api, Problem, type Schemas } from '~/api/client';
 import { findSites, useSite, useSites } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
+import { began, done, type History, redone, undone } from '~/kit/history';
+import { KEPT, Leaving } from '~/kit/Leaving';
 import { Notice } from '~/kit/Notice';
 import { PickFrom } from '~/kit/PickFrom';
 import { Remove } from '~/kit/Remove';
@@ -18,21 +20,16 @@ import { PlanNav } from '../PlanNav';
 import { DrawBoard } from './DrawBoard';
 import {
   added,
-  began,
   type Chosen,
   changed,
   type Drawing,
-  done,
   drawingOf,
   EMPTY,
-  type History,
-  redone,
   removed,
   seenFrom,
   spotsOf,
   type Thing,
   type Tool,
-  undone,
 } from './drawing';
 import { ImportPlaces } from './ImportPlaces';
 import { SideView } from './SideView';
@@ -71,7 +68,9 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   const { units } = useSession();
   const navigate = useNavigate();
   const client = useQueryClient();
-  const [history, setHistory] = useState<History>(() => began(site === null ? EMPTY : drawingOf(site)));
+  const [history, setHistory] = useState<History<Drawing>>(() =>
+    began(site === null ? EMPTY : drawingOf(site)),
+  );
   const [held, setHeld] = useState<Drawing | null>(null);
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [tool, setTool] = useState<Tool>('choose');
@@ -152,7 +151,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
       setTheirs(null);
       client.setQueryData(['site', kept.id], kept);
       void client.invalidateQueries({ queryKey: ['sites'] });
-      navigate(`/plan/sites/${kept.id}`, { replace: true });
+      navigate(`/plan/sites/${kept.id}`, { replace: true, state: KEPT });
     },
     onError: (error) => {
       if (error instanceof Problem && error.status === 409) {
@@ -176,6 +175,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
 
   return (
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_310px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
+      <Leaving dirty={dirty} what="The site as you drew it" />
       <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
         <div className="min-w-0 grow">
           <input

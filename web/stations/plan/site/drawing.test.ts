@@ -1,26 +1,23 @@
 // The drawing's own arithmetic: moved, turned, snapped, undone; and nothing of it lost on the way.
 import { describe, expect, it } from 'vitest';
+import { began, done, redone, undone } from '~/kit/history';
 import {
   added,
-  began,
   changed,
   cornerAdded,
   cornerMoved,
   corners,
   type Drawing,
-  done,
   EMPTY,
   LEAST,
   made,
   moved,
   pointsOf,
-  redone,
   removed,
   snapped,
   spotsOf,
   thingAt,
   turned,
-  undone,
 } from './drawing';
 
 const put = (drawing: Drawing, tool: Parameters<typeof made>[0], ...places: [number, number][]) => {

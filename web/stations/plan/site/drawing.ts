@@ -45,29 +45,6 @@ export const LEAST: Partial<Record<Tool, number>> = {
 
 export type Place = [number, number];
 
-export type History = { past: Drawing[]; now: Drawing; future: Drawing[] };
-
-const DEEP = 200;
-
-export const began = (now: Drawing): History => ({ past: [], now, future: [] });
-
-export function done(history: History, next: Drawing): History {
-  if (next === history.now) return history;
-  return { past: [...history.past, history.now].slice(-DEEP), now: next, future: [] };
-}
-
-export function undone({ past, now, future }: History): History {
-  const before = past.at(-1);
-  return before === undefined
-    ? { past, now, future }
-    : { past: past.slice(0, -1), now: before, future: [now, ...future] };
-}
-
-export function redone({ past, now, future }: History): History {
-  const [next, ...rest] = future;
-  return next === undefined ? { past, now, future } : { past: [...past, now], now: next, future: rest };
-}
-
 export const spotsOf = (drawing: Drawing) => drawing.document.ground?.spots ?? [];
 
 function listOf(drawing: Drawing, list: List): Thing[] {

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Larkspur\Training;
+
+use Generator;
+use Larkspur\Choreography\Planner;
+use Larkspur\Choreography\Shot;
+use Larkspur\Geo\Position;
+use Larkspur\Measure\Angle;
+use Larkspur\Move\Catalogue;
+use Larkspur\Move\Group;
+use Larkspur\Move\Parameter;
+use Larkspur\Refusal;
+use Larkspur\Scoring\Expectation;
+
+/**
+ * What a plan of a move begins with on a site: the move as it usually is, and where that can't be flown there as it stands, begun from
+ * another side, farther off, higher, or in the slow mode, until it can. The first that flies as planned is taken; where none does, the
+ * best of them.
+ */
+final class FirstShot
+{
+    /** Expected of a plan that can be flown untouched, points. */
+    public const FLIES = 97.0;
+
+    /** So much is tried with each side that it can begin from: what the usual size is multiplied with. */
+    private const SIZES = [
+        [], ['height_m' => 1.5], ['distance_m' => 1.4, 'radius_m' => 1.4], ['height_m' => 2.0, 'distance_m' => 1.4, 'radius_m' => 1.4],
+        ['length_m' => 0.6], ['height_m' => 1.5, 'length_m' => 0.5, 'distance_m' => 0.7, 'radius_m' => 0.7],
+        ['height_m' => 2.0, 'distance_m' => 2.5, 'radius_m' => 2.5], ['height_m' => 4.0, 'distance_m' => 2.5, 'radius_m' => 2.5],
+    ];
+
+    private const SIDES = [0.0, 30.0, -30.0, 60.0, -60.0, 90.0, -90.0, 120.0, -120.0, 150.0, -150.0, 180.0];
+
+    /** Where a drill finds room, m east and north of take-off: nothing stands at a pad. */
+    private const ROOM = [10.0, 20.0, 35.0, 50.0];
+
+    private const MODES = ['standard', 'slow'];
+
+    /** Plans looked at; a site on which nothing flies is said as such in a second. */
+    private const TRIED = 220;
+
+    /** The first of them that flies untouched, else the best that can be flown, else as it was asked. */
+    public static function of(Shot $asked): Shot
+    {
+        $best = null;
+        $most = -1.0;
+        $tried = 0;
+        foreach (self::candidates($asked) as $shot) {
+            if (++$tried > self::TRIED) {
+                break;
+            }
+            $score = self::expected($shot);
+            if ($score >= self::FLIES) {
+                return $shot;
+            }
+            if ($score > $most) {
+                [$best, $most] = [$shot, $score];
+            }
+        }
+
+        return $best ?? $asked;
+    }
+
+    /** Points that are to be expected of a shot; -1 where it can't be flown. */
+    private static function expected(Shot $shot): float
+    {
+        try {
+            $plan = Planner::plan($shot);
+        } catch (Refusal) {
+            return -1.0;
+        }
+
+        return $plan->feasible() ? Expectation::of($plan)->score->score ?? 0.0 : -1.0;
+    }
+
+    /**
+     * Where there is room, not about what the site is filmed for: around take-off.
+     *
+     * @return Generator<int, Shot>
+     */
+    private static function elsewhere(Shot $asked): Generator
+    {
+        $frame = $asked->site->frame();
+        foreach (self::ROOM as $away) {
+            foreach (self::SIDES as $bearing) {
+                $east = $away * sin($bearing * Angle::DEGREE);
+                $north = $away * cos($bearing * Angle::DEGREE);
+                $up = $asked->site->ground?->at($east, $north) ?? 0.0;
+                $place = $frame->geoPoint(new Position($east, $north, $up + 1.0));
+
+                yield $asked->withIntent($asked->intent->about($place, $frame->origin->altitude + $up));
+            }
+        }
+    }
+
+    /** @return Generator<int, Shot> the usual one first */
+    private static function candidates(Shot $asked): Generator
+    {
+        yield $asked;
+        $about = Catalogue::move($asked->intent->move)->about();
+        if ($about->group === Group::Drill) {
+            yield $asked->withIntent($asked->intent->about(null, null));
+            yield from self::elsewhere($asked);
+        }
+        try {
+            $usual = Planner::plan($asked)->move->intent;
+        } catch (Refusal) {
+            return;
+        }
+        // A building does not go anywhere, and what stands alone has no gap: somebody crosses free ground, and a gap is made there.
+        if ($about->id === 'gap' || Planner::plan($asked)->move->subject?->moves() === true) {
+            yield from self::elsewhere($asked);
+        }
+        $own = array_map(static fn (Parameter $one): string => $one->id, Catalogue::move($usual->move)->parameters());
+        $side = in_array('start_bearing_deg', $own, true) ? 'start_bearing_deg' : 'heading_deg';
+        foreach (self::MODES as $mode) {
+            foreach (self::SIZES as $times) {
+                $sizes = [];
+                foreach (array_intersect_key($times, array_flip($own)) as $id => $factor) {
+                    $sizes[$id] = round((float) $usual->number($id) * $factor, 1);
+                }
+                if ($times !== [] && $sizes === []) {
+                    continue;
+                }
+                foreach ($usual->number($side) === null || ! in_array($side, $own, true) ? [0.0] : self::SIDES as $turned) {
+                    $turn = $turned === 0.0 ? [] : [$side => fmod((float) $usual->number($side) + $turned + 360.0, 360.0)];
+                    if ($mode !== $asked->mode || $sizes !== [] || $turn !== []) {
+                        yield $asked->inMode($mode)->withIntent($asked->intent->with([...$sizes, ...$turn]));
+                    }
+                }
+            }
+        }
+    }
+}

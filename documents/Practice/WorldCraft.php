@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Documents\Practice;
+
+use Documents\Document;
+
+/** What of a craft a step needs beside its response sheet. */
+final readonly class WorldCraft implements Document
+{
+    /**
+     * @param  float  $coastS  time in which drag alone takes its speed through the air
+     * @param  float  $gimbalStopDeg  above the craft's own level
+     * @param  float  $leanShare  of the lean that its motion needs, taken in a step
+     * @param  ?float  $cameraDeg  of a fixed camera, above the craft's own level
+     */
+    public function __construct(
+        public float $radiusM, public float $airspeedMps, public float $coastS, public float $gustCoupling, public float $gimbalStopDeg,
+        public float $leanShare, public float $gravityMps2, public float $landingSinkMps, public float $landingSpeedMps,
+        public float $mostLeanDeg, public ?float $cameraDeg,
+    ) {
+    }
+}

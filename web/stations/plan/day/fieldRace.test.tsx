@@ -1,0 +1,86 @@
+// What is entered while the day is still on its way is there when it has come; a thumb that presses twice enters one pass.
+import { act, fireEvent, renderHook, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import type { Schemas } from '~/api/client';
+import { draw } from '~/testing/page';
+import { serve } from '~/testing/server';
+import type { Waiting } from './fieldStore';
+
+let stored: Waiting[] = [];
+const log = { ticks: {}, passes: {}, batteries: {}, conflicts: [] };
+const day = (more: object) => ({ id: 4, title: 'A day', zone: 'UTC', cards: [], lists: [], log, ...more });
+vi.mock('./fieldStore', async (original) => ({
+  ...(await original<typeof import('./fieldStore')>()),
+  keepDay: () => Promise.resolve(),
+  keepPerson: () => Promise.resolve(),
+  keptDay: () => Promise.resolve({ day: day({ ...TIMETABLE }), seen: '2026-11-29T10:00:00Z' }),
+  keptPerson: () => Promise.resolve({ id: 2, name: 'Tobias', units: 'metric' }),
+  wait: (entry: Waiting) => {
+    stored.push(entry);
+    return Promise.resolve();
+  },
+  waiting: () => Promise.resolve([...stored]),
+  sent: (done: Waiting[]) => {
+    stored = stored.filter((one) => !done.includes(one));
+    return Promise.resolve();
+  },
+}));
+const slot = (shot_id: number, title: string) => ({
+  shot_id,
+  title,
+  battery: 1,
+  passes: 1,
+  must: false,
+  from: '2026-11-29T10:00:00Z',
+  to: '2026-11-29T10:10:00Z',
+});
+const TIMETABLE = {
+  timetable: { usable_min: 15, slots: [slot(1, 'First shot'), slot(2, 'Second shot')] },
+  batteries: null,
+  problem: null,
+};
+const { useFieldDay } = await import('./useFieldDay');
+const { default: FieldDay } = await import('./FieldDay');
+
+let giveDay: () => void;
+let kept: { item: string }[];
+beforeEach(() => {
+  stored = [];
+  kept = [];
+  const asked = new Promise<void>((resolve) => {
+    giveDay = resolve;
+  });
+  serve(async ({ path, body }) => {
+    if (path.endsWith('/me')) return new Response('{"id":2,"name":"Tobias","units":"metric"}');
+    if (path.endsWith('/entries')) {
+      kept.push(...(body as { entries: { item: string }[] }).entries);
+      const pass = { number: 1, verdict: 'kept', note: '', by: 'Tobias', at: '2026-11-29T10:05:00Z' };
+      return new Response(JSON.stringify({ ...log, passes: { 'shot-1': [pass] } }));
+    }
+    // The day as the server had it before anything was entered, on a slow network.
+    await asked;
+    return new Response(JSON.stringify(day(TIMETABLE)));
+  });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+it('a pass that was logged while the day was loading is still there when it has come', async () => {
+  const { result } = renderHook(() => useFieldDay(4));
+  await waitFor(() => expect(result.current.day).not.toBeNull());
+  act(() => result.current.enter('pass', 'shot-1', { number: 1, verdict: 'kept', note: '' }));
+  await waitFor(() => expect(kept).toHaveLength(1));
+  await act(async () => giveDay());
+  await waitFor(() => expect(result.current.seen).not.toBe('2026-11-29T10:00:00Z'));
+  expect((result.current.day as Schemas['DayDetail']).log.passes['shot-1']).toHaveLength(1);
+});
+
+it('a double tap logs one pass, and none for the shot that comes next under the thumb', async () => {
+  giveDay();
+  draw(<FieldDay />);
+  const button = await screen.findByRole('button', { name: 'Kept' });
+  fireEvent.click(button);
+  await screen.findByRole('heading', { name: 'Second shot' });
+  fireEvent.click(screen.getByRole('button', { name: 'Kept' }));
+  await waitFor(() => expect(kept.map((one) => one.item)).toEqual(['shot-1']));
+  expect(stored).toEqual([]);
+});
