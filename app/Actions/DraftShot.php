@@ -13,8 +13,10 @@ use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
+use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
 use Larkspur\Refusal;
+use Larkspur\Site\Route;
 
 /** Puts a shot together from what the page sends: a site, a rig, a subject by name or by place, and parameters. */
 final readonly class DraftShot
@@ -55,7 +57,7 @@ final readonly class DraftShot
 
     /**
      * @param  array<string, mixed>  $draft
-     * @return ?array<string, float|string>
+     * @return ?array<string, mixed>
      */
     private function subject(Site $site, array $draft): ?array
     {
@@ -77,7 +79,10 @@ final readonly class DraftShot
         }
         foreach ($site->subjects as $subject) {
             if ($subject['id'] === $id) {
-                return array_intersect_key($subject, ['lat' => 1, 'lon' => 1, 'alt_m' => 1, 'base_alt_m' => 1]);
+                return [
+                    ...array_intersect_key($subject, ['lat' => 1, 'lon' => 1, 'alt_m' => 1, 'base_alt_m' => 1]),
+                    ...isset($subject['route']) && Catalogue::follows($draft['move']) ? self::onItsWay($site, $subject) : [],
+                ];
             }
         }
 
@@ -85,5 +90,32 @@ final readonly class DraftShot
             Fact::of('site.no-such-subject'), 'subject_id',
             Fact::of('expected.one-of', choices: array_values(array_map(strval(...), array_column($site->subjects, 'id')))),
         );
+    }
+
+    /**
+     * Where a subject with a route is at which second, and what it sets off at.
+     *
+     * @param  array{lat: float, lon: float, alt_m: float, base_alt_m: float, route: array<string, mixed>, ...}  $subject
+     * @return array{track: list<array<string, float>>, cue?: string}
+     */
+    private static function onItsWay(Site $site, array $subject): array
+    {
+        $sheet = $site->sheet();
+        $frame = $sheet->frame();
+        $place = $frame->position(new GeoPoint($subject['lat'], $subject['lon'], $subject['alt_m']));
+        $foot = $subject['base_alt_m'] - $frame->origin->altitude;
+        $above = $place->up - $foot;
+        $route = Route::read(Fields::of($subject['route'], 'route'));
+        // Its foot follows the ground, where somebody said how that lies.
+        $lies = static fn (float $east, float $north): float => $sheet->ground === null
+            ? $foot : $foot + $sheet->ground->at($east, $north) - $sheet->ground->at($place->east, $place->north);
+        $track = array_map(
+            static fn (array $point): array => [
+                't' => $point[0], ...$frame->geoPoint($point[1]->plus(0.0, 0.0, $above))->toArray(),
+            ],
+            $route->track($place, $lies),
+        );
+
+        return ['track' => $track, ...$route->cue === '' ? [] : ['cue' => $route->cue]];
     }
 }

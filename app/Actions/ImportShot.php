@@ -15,6 +15,7 @@ use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot as PlannedShot;
 use Larkspur\Fields;
+use Larkspur\Site\Route;
 
 /** Takes a shot file in: its site where the school has none just like it, and the shot itself, on a rig of the school's. */
 final readonly class ImportShot
@@ -73,6 +74,7 @@ final readonly class ImportShot
                 'id' => $fields->text('id'), 'name' => $fields->text('name'), 'lat' => $fields->number('lat', -90, 90, 'deg'),
                 'lon' => $fields->number('lon', -180, 180, 'deg'), 'alt_m' => $fields->number('alt_m', -1000, 10000, 'm'),
                 'base_alt_m' => $fields->number('base_alt_m', -1000, 10000, 'm'),
+                ...$fields->groupOrNull('route') !== null ? ['route' => Route::read($fields->group('route'))->toArray()] : [],
             ];
         }
 

@@ -8,6 +8,7 @@ use App\Models\Site;
 use App\Models\User;
 use Larkspur\Fields;
 use Larkspur\Geo\Position;
+use Larkspur\Site\Route;
 use Larkspur\Site\Site as SiteSheet;
 
 /** Keeps a site as core/ reads it; what is filmed comes in the site's metres and is kept as positions. */
@@ -46,13 +47,14 @@ final readonly class SaveSite
         foreach ($drawn as $k => $one) {
             $fields = Fields::of($one, "subjects.$k");
             $base = $fields->numberOrNull('base_m', -500, 5000, 'm') ?? 0.0;
-            $point = $frame->geoPoint(new Position(
+            $place = new Position(
                 $fields->number('east_m', -5000, 5000, 'm'), $fields->number('north_m', -5000, 5000, 'm'),
                 $fields->numberOrNull('up_m', -500, 5000, 'm') ?? $base + 1.5,
-            ));
+            );
             $out[] = [
-                'id' => $fields->text('id'), 'name' => $fields->text('name'), ...$point->toArray(),
+                'id' => $fields->text('id'), 'name' => $fields->text('name'), ...$frame->geoPoint($place)->toArray(),
                 'base_alt_m' => round($frame->origin->altitude + $base, 3),
+                ...$fields->groupOrNull('route') !== null ? ['route' => Route::read($fields->group('route'), $place)->toArray()] : [],
             ];
         }
 

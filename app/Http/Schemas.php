@@ -76,6 +76,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'alt_m', type: 'number'),
     new OA\Property(property: 'base_alt_m', type: 'number'),
     new OA\Property(property: 'track', type: 'array', items: new OA\Items(ref: '#/components/schemas/TrackPoint')),
+    new OA\Property(property: 'cue', description: 'what it sets off at', type: 'string'),
 ], type: 'object')]
 #[OA\Schema(schema: 'Intent', required: ['move', 'parameters'], properties: [
     new OA\Property(property: 'schema', type: 'string'), new OA\Property(property: 'move', type: 'string'),

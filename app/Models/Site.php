@@ -21,7 +21,9 @@ use Larkspur\Site\Site as SiteSheet;
  * @property int $version
  * @property ?int $author_id
  * @property array<string, mixed> $document
- * @property list<array{id: string, name: string, lat: float, lon: float, alt_m: float, base_alt_m: float}> $subjects
+ * @property list<array{
+ *     id: string, name: string, lat: float, lon: float, alt_m: float, base_alt_m: float, route?: array<string, mixed>,
+ * }> $subjects
  */
 final class Site extends Model
 {

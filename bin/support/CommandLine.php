@@ -16,6 +16,7 @@ use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
 use Larkspur\Choreography\ShotNumbers;
+use Larkspur\Choreography\SubjectBrief;
 use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Flight\Aircraft;
@@ -169,6 +170,9 @@ final class CommandLine
                 '%8s  %s: %s', $number->at === null ? '' : Measures::clock($number->at), $speaker->say($number->name()),
                 $speaker->say(Fact::of('number.value', value: $number->quantity)),
             );
+        }
+        foreach (SubjectBrief::of($plan) as $told) {
+            $lines[] = sprintf('%8s  %s', 'tell it', $speaker->say($told));
         }
         $signs = [Finding::OK => 'ok', Finding::NOTE => 'note', Finding::BROKEN => 'BROKEN'];
         foreach ($plan->findings as $finding) {

@@ -9,6 +9,7 @@ use Larkspur\FlightDay\DayLimits;
 use Larkspur\Practice\RecordingSchema;
 use Larkspur\Rig\RigSchema;
 use Larkspur\Scoring\JudgingStyle;
+use Larkspur\Site\Route;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -42,7 +43,7 @@ $lines = "// The least and the most of every number of a form, by its place: wri
     ."type Limits = Record<string, [least: number, most: number]>;\n\nexport const LIMITS = {\n";
 foreach ([
     'craft' => limitsOf(RigSchema::craft()), 'rig' => limitsOf(RigSchema::rig()), 'site' => limitsOf($shot['properties']['site']),
-    'day' => DayLimits::PLACES, 'judging' => JudgingStyle::limits(),
+    'day' => DayLimits::PLACES, 'judging' => JudgingStyle::limits(), 'route' => Route::LIMITS,
 ] as $form => $limits) {
     $lines .= "  $form: {\n";
     foreach ($limits as $place => [$least, $most]) {

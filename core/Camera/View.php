@@ -156,4 +156,27 @@ final readonly class View
 
         return [Angle::wrap($heading), $tilt];
     }
+
+    /**
+     * How high in the frame a lens with a given tilt sees a point that its heading keeps at u: a fraction of the height above the centre.
+     *
+     * The inverse of aim: from sin(sight) sqrt(1 + a^2 + b^2) = sin(tilt) + b cos(tilt) follows a square equation in b; of the two ways of
+     * writing its root the one that divides by more is taken.
+     *
+     * @param  float  $tilt  rad; the point has to lie before the lens
+     */
+    public static function heightAt(Position $from, Position $point, Lens $lens, float $u, float $tilt): float
+    {
+        $offset = $point->minus($from);
+        $s = $offset->up / max(1e-9, $offset->length());
+        $a = 2 * $u * $lens->halfWidth;
+        [$sin, $cos] = [sin($tilt), cos($tilt)];
+        $apart = $cos * $cos - $s * $s;
+        $root = $s * sqrt(max(0.0, 1 - $s * $s + $a * $a * $apart));
+        $b = abs($apart) > abs($root + $sin * $cos)
+            ? ($root - $sin * $cos) / $apart
+            : ($s * $s * (1 + $a * $a) - $sin * $sin) / ($root + $sin * $cos);
+
+        return $b / (2 * $lens->halfHeight);
+    }
 }

@@ -40,6 +40,9 @@ final class Checks
 
     private const ARC = 30.0;
 
+    /** By how much a craft that overtakes is quicker at least, m/s: at less it hangs beside its subject (our judgement). */
+    private const PASSING = 0.5;
+
     /** Least hold of the tilt of a reveal, s (our judgement). */
     private const TILT_HOLD = 2.8;
 
@@ -56,6 +59,7 @@ final class Checks
             self::tiltRange($shot, $plan),
             self::comfort($shot, $plan, $presses, $mode),
             ...self::hasNoHold($plan) ? [] : [self::crossing($shot, $plan), self::phases($plan), ...self::tiltHold($plan)],
+            ...self::overtakes($plan),
             ...SiteChecks::all($shot, $plan),
             self::wind($shot, $plan, $mode),
             self::battery($shot, $plan),
@@ -314,6 +318,27 @@ final class Checks
                 'crossing', Finding::OK, Fact::of('checks.background-crosses-frame', seconds: Quantity::seconds($seconds)),
                 $seconds, self::CROSSING, 's',
             );
+    }
+
+    /** @return list<Finding> what passes a moving subject from behind has to be quicker than it */
+    private static function overtakes(MovePlan $plan): array
+    {
+        $pace = $plan->intent->number('pace_mps');
+        if ($pace === null || $plan->subject === null || ! in_array($plan->intent->move, ['overtake', 'top-down-overtake'], true)) {
+            return [];
+        }
+        $half = ($plan->holdFrom + $plan->holdTo) / 2;
+        $subject = $plan->subject->at($half + 0.5)->minus($plan->subject->at($half - 0.5))->ground();
+        if ($pace - $subject >= self::PASSING) {
+            return [];
+        }
+        $wanted = ceil(10 * ($subject + self::PASSING) - 1e-6) / 10;
+
+        return [new Finding(
+            'overtakes', Finding::BROKEN,
+            Fact::of('checks.does-not-overtake', pace: Quantity::metresPerSecond($pace), subject: Quantity::metresPerSecond($subject)),
+            $pace, $wanted, 'm/s', Fact::of('checks.fly-at-least', pace: Quantity::metresPerSecond($wanted)), ['pace_mps' => $wanted],
+        )];
     }
 
     private static function phases(MovePlan $plan): Finding

@@ -10,6 +10,7 @@ use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Group;
+use Larkspur\Move\LowAndSlow;
 use Larkspur\Move\MovePlan;
 use Larkspur\Site\Area;
 use Larkspur\Site\Observer;
@@ -245,6 +246,11 @@ final class SiteChecks
                 'height', Finding::BROKEN,
                 Fact::of('site-check.too-low-to-hold', low: Quantity::metres(max(0.0, $low)), least: Quantity::metres(self::HELD)),
                 $low, self::HELD, 'm', Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low),
+            );
+        }
+        if (LowAndSlow::asked($plan->intent)) {
+            return new Finding(
+                'height', Finding::NOTE, Fact::of('site-check.low-and-slow', low: Quantity::metres($low)), $low, self::HELD, 'm',
             );
         }
         if ($low < self::LOWEST - 1e-6 && ! Checks::hasNoHold($plan)) {

@@ -30,6 +30,7 @@ final class Catalogue
         'skim' => Shot\Skim::class,
         'low-over-water' => Shot\LowOverWater::class,
         'rise-and-advance' => Shot\RiseAndAdvance::class,
+        'rise-and-retreat' => Shot\RiseAndRetreat::class,
         'sink-and-retreat' => Shot\SinkAndRetreat::class,
         'ascent-late-tilt' => Shot\AscentLateTilt::class,
         'rise-and-rotate' => Shot\RiseAndRotate::class,
@@ -123,6 +124,14 @@ final class Catalogue
         return array_keys(self::MOVES);
     }
 
+    /** Whether a move keeps up with a subject that moves, or passes it. */
+    public static function follows(string $id): bool
+    {
+        return isset(self::MOVES[$id]) && (
+            is_subclass_of(self::MOVES[$id], Shape\Following::class) || is_subclass_of(self::MOVES[$id], Shape\Passing::class)
+        );
+    }
+
     /** Completes an intent with defaults that suit the craft, and plans it. */
     public static function plan(Intent $intent, LocalFrame $frame, ModeTune $mode): MovePlan
     {
@@ -131,6 +140,11 @@ final class Catalogue
             return $move->joined($intent, $frame, $mode);
         }
         $open = array_diff_key($move->defaults($intent, $frame, $mode), $intent->parameters);
+        if (LowAndSlow::asked($intent) && $move->about()->group !== Group::Drill) {
+            // What follows from a height or a pace, the first tilt for one, follows from the low one.
+            $low = LowAndSlow::of($open, $intent);
+            $open = [...array_diff_key($move->defaults($intent->with($low), $frame, $mode), $intent->parameters), ...$low];
+        }
 
         return $move->plan($intent->with($open), array_keys($open), $frame);
     }

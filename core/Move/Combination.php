@@ -67,6 +67,11 @@ final readonly class Combination implements Move
         return self::eachPart($plan, static fn (Move $move, MovePlan $part): array => $move->opposite($part));
     }
 
+    public function reversed(MovePlan $plan): array
+    {
+        return [];
+    }
+
     public function slower(MovePlan $plan, float $share): array
     {
         return self::eachPart($plan, static fn (Move $move, MovePlan $part): array => $move->slower($part, $share));

@@ -31,6 +31,7 @@ final readonly class Intent
      * @param  list<array{move: string, parameters: array<string, float|string>}>  $parts  of a combination, in order
      * @param  'sequence'|'together'  $join  how its parts are joined
      * @param  list<array{t: float, at: GeoPoint}>  $track  where a subject that moves is at which second; its first point is $subject
+     * @param  string  $subjectCue  what it sets off at, in somebody's words; empty where a call is all
      */
     public function __construct(
         public string $move,
@@ -44,6 +45,7 @@ final readonly class Intent
         public array $track = [],
         public array $parts = [],
         public string $join = Combination::SEQUENCE,
+        public string $subjectCue = '',
     ) {
     }
 
@@ -75,6 +77,7 @@ final readonly class Intent
             $fields->choiceOrNull('join', [Combination::SEQUENCE, Combination::TOGETHER]) === Combination::TOGETHER
                 ? Combination::TOGETHER
                 : Combination::SEQUENCE,
+            mb_substr($subject?->textOrNull('cue') ?? '', 0, 120),
         );
     }
 
@@ -186,7 +189,7 @@ final readonly class Intent
 
         return new self(
             $this->move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $own, $this->track, $parts,
-            $this->join,
+            $this->join, $this->subjectCue,
         );
     }
 
@@ -199,6 +202,7 @@ final readonly class Intent
     {
         return new self(
             $move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $parameters, $this->track,
+            subjectCue: $this->subjectCue,
         );
     }
 
@@ -211,6 +215,7 @@ final readonly class Intent
     {
         return new self(
             'combination', $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, [], $this->track, $parts,
+            subjectCue: $this->subjectCue,
         );
     }
 
@@ -224,7 +229,7 @@ final readonly class Intent
 
         return new self(
             $this->move, $track[0]['at'], $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home, $this->parameters, $track,
-            $this->parts, $this->join,
+            $this->parts, $this->join, $this->subjectCue,
         );
     }
 
@@ -233,7 +238,7 @@ final readonly class Intent
     {
         return new self(
             $this->move, $this->subject, $this->subjectBase, $this->aimX, $this->aimY, $this->lens, $this->home,
-            array_filter($this->parameters, is_string(...)), $this->track,
+            array_filter($this->parameters, is_string(...)), $this->track, subjectCue: $this->subjectCue,
         );
     }
 
@@ -248,7 +253,7 @@ final readonly class Intent
                     ...$this->track === [] ? $this->subject->toArray() : ['track' => array_map(
                         static fn (array $point): array => ['t' => $point['t'], ...$point['at']->toArray()], $this->track,
                     )],
-                    'base_alt_m' => $this->subjectBase,
+                    'base_alt_m' => $this->subjectBase, 'cue' => $this->subjectCue === '' ? null : $this->subjectCue,
                 ],
                 static fn (mixed $value): bool => $value !== null,
             ),

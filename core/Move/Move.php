@@ -50,6 +50,13 @@ interface Move
     public function opposite(MovePlan $plan): array;
 
     /**
+     * The parameters that fly the same way back, from its last place to its first; empty where that is another move or none.
+     *
+     * @return array<string, float|string>
+     */
+    public function reversed(MovePlan $plan): array;
+
+    /**
      * The parameters that fly a plan of it at a share of its pace; empty where no parameter states one.
      *
      * @return array<string, float>

@@ -14,8 +14,9 @@ use Larkspur\Refusal;
 /** One thing that can be chosen about a move: a number with unit and range, or one of a few words. */
 final readonly class Parameter
 {
-    /** Answered to by every move, whether or not it has a dial for it: how long it takes, how it is eased, where it begins. */
-    private const OF_ANY_MOVE = ['duration_s', 'ease_s', 'start_at'];
+    /** Answered to by every move, whether or not it has a dial for it: how long it takes, how it is eased, where it
+     * begins, whether it is flown low and slow. */
+    private const OF_ANY_MOVE = ['duration_s', 'ease_s', 'start_at', LowAndSlow::MANNER];
 
     /**
      * @param  string  $unit  'm', 'm/s', 's', 'deg', 'deg/s', or '' for a bare number or a choice
@@ -57,6 +58,7 @@ final readonly class Parameter
             self::number('radius_m', 'm', 2, 500, 0.5, [4.0, 80.0]),
             self::number('radius_end_m', 'm', 2, 500, 0.5, [4.0, 80.0]),
             self::number('arc_deg', 'deg', 10, 1080, 5, [20.0, 400.0]),
+            self::number('bias_deg', 'deg', -15, 15, 1, [-8.0, 8.0]),
             self::choice('direction', [Stance::CLOCKWISE, Stance::COUNTERCLOCKWISE]),
             self::number('pace_mps', 'm/s', 0.1, 40, 0.1, [0.3, 9.0]),
             self::number('pace_end_mps', 'm/s', 0.1, 40, 0.1, [0.3, 9.0]),
@@ -74,10 +76,12 @@ final readonly class Parameter
             self::number('lift_after_s', 's', 0, 120, 0.1, [2.0, 12.0]),
             self::number('turn_deg', 'deg', -720, 720, 5, [-180.0, 180.0]),
             self::number('spin_dps', 'deg/s', -360, 360, 1, [-20.0, 20.0]),
+            self::number('follow_s', 's', 0, 60, 0.5, [0.0, 12.0]),
             self::choice('side', ['left', 'right']),
             self::number('start_bearing_deg', 'deg', -360, 360, 5, [0.0, 360.0]),
             self::number('first_y', '', 0, 1, 0.01, [0.0, 1.0]),
             self::number('last_y', '', 0, 1, 0.01, [0.0, 1.0]),
+            self::number('trigger_y', '', 0, 1, 0.01, [0.0, 0.6]),
             self::number('ease_s', 's', 0.3, 10, 0.1, [0.5, 6.0]),
             self::number('subject_mps', 'm/s', 0, 40, 0.1, [0.5, 8.0]),
             self::number('subject_course_deg', 'deg', -360, 360, 5, [0.0, 360.0]),
@@ -87,6 +91,7 @@ final readonly class Parameter
             self::number('turns', '', 1, 10, 1, [1.0, 4.0]),
             self::choice('finger', array_map(static fn (Finger $finger): string => $finger->value, Finger::cases())),
             self::choice('start_at', [Pace::FIRST_MOTION, Pace::FIRST_FRAME]),
+            self::choice(LowAndSlow::MANNER, [LowAndSlow::USUAL, LowAndSlow::LOW]),
         ];
     }
 
@@ -155,6 +160,18 @@ final readonly class Parameter
         return array_values(array_unique([
             ...array_map(static fn (self $parameter): string => $parameter->id, $parameters), ...self::OF_ANY_MOVE,
         ]));
+    }
+
+    /**
+     * What a person chooses about a move: its own parameters, and for a shot whether it is flown low and slow.
+     *
+     * @return list<self>
+     */
+    public static function dials(Move $move): array
+    {
+        $own = $move->parameters();
+
+        return $own === [] || $move->about()->group === Group::Drill ? $own : [...$own, ...self::common(LowAndSlow::MANNER)];
     }
 
     /**

@@ -12,6 +12,7 @@ use Larkspur\Measure\Statistics;
 use Larkspur\Move\Judging\Framed;
 use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Judging\Role;
+use Larkspur\Move\Judging\TakeTarget;
 use Larkspur\Scoring\Path\CirclePath;
 
 /**
@@ -29,10 +30,10 @@ final class EaseShare
     private const KEPT = 0.15;
 
     /** Image speed, %/s, comparable to Shake::$image; of a tilt that holds a subject never more than the tilt trembled. */
-    public static function of(Take $take, Eases $eases, Shake $shake): float
+    public static function of(Take $take, Eases $eases, Shake $shake, TakeTarget $wanted): float
     {
         $turns = $take->judging->role(Axis::Turn);
-        $held = $take->judging->role(Axis::Tilt) === Role::Coupled ? min($shake->tilt->value, self::ofHeldSubject($take)) : 0.0;
+        $held = $take->judging->role(Axis::Tilt) === Role::Coupled ? min($shake->tilt->value, self::ofHeldSubject($take, $wanted)) : 0.0;
 
         return match (true) {
             $take->path instanceof CirclePath && $turns === Role::Steady => hypot(self::ofOrbit($take, $eases), $held),
@@ -62,11 +63,19 @@ final class EaseShare
     }
 
     /** What holding the subject asks of the tilt, seen through the same band: from where the craft was at each moment. */
-    private static function ofHeldSubject(Take $take): float
+    private static function ofHeldSubject(Take $take, TakeTarget $wanted): float
     {
-        $wanted = array_map(static fn (float $up, float $x, float $y): float => atan2($up, hypot($x, $y)), $take->dz, $take->dx, $take->dy);
+        $tilt = array_map(static fn (float $up, float $x, float $y): float => atan2($up, hypot($x, $y)), $take->dz, $take->dx, $take->dy);
+        if ($wanted->places !== []) {
+            // A place that is planned to change is followed by the tilt as the subject is.
+            $gone = $take->progress();
+            foreach ($tilt as $i => $sight) {
+                $share = $gone[max(0, min(count($gone) - 1, $i - $take->main->from))];
+                $tilt[$i] = $sight - atan(2 * $wanted->placeAt($share) * $take->lens->halfHeight);
+            }
+        }
 
-        return self::band($take, [$wanted], Grid::ANGLE, 100 / $take->lens->horizontal);
+        return self::band($take, [$tilt], Grid::ANGLE, 100 / $take->lens->horizontal);
     }
 
     /** The same for the heading, where it too holds the subject. */

@@ -94,9 +94,7 @@ final readonly class Framing
      */
     private static function places(Take $take, TakeTarget $wanted): array
     {
-        $wander = ($wanted->lastV ?? $wanted->aimV) - $wanted->aimV;
-
-        return array_map(static fn (float $share): float => $wanted->aimV + $wander * $share, $take->progress());
+        return array_map($wanted->placeAt(...), $take->progress());
     }
 
     /** A picture that sweeps: how far it turned, against what was planned. */

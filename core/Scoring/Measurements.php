@@ -87,7 +87,7 @@ final readonly class Measurements
             altitude: $take->judging->role(Axis::Climb) === Role::Still ? self::altitude($take) : null,
             framing: Framing::of($take, $target),
             shake: $shake,
-            disturbance: $shake->image->less(EaseShare::of($take, $eases, $shake)),
+            disturbance: $shake->image->less(EaseShare::of($take, $eases, $shake, $target)),
             cross: CrossTalk::of($take),
             pace: $take->judging->primary() === null ? self::AT_REST : self::pace($take),
             completion: $target->extent === null ? 1.0 : $extent / $target->extent,

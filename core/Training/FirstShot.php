@@ -39,12 +39,16 @@ final class FirstShot
 
     private const MODES = ['standard', 'slow'];
 
+    /** Where a subject that climbs the frame is about to leave it, from the top (our judgement: the wheel needs room for its ease). */
+    private const TRIGGER = 0.2;
+
     /** Plans looked at; a site on which nothing flies is said as such in a second. */
     private const TRIED = 220;
 
     /** The first of them that flies untouched, else the best that can be flown, else as it was asked. */
     public static function of(Shot $asked): Shot
     {
+        $asked = self::stated($asked);
         $best = null;
         $most = -1.0;
         $tried = 0;
@@ -62,6 +66,16 @@ final class FirstShot
         }
 
         return $best ?? $asked;
+    }
+
+    /** A wheel that may wait for its trigger does: the other school sets the trigger to the subject's own place (docs/schools.md). */
+    private static function stated(Shot $asked): Shot
+    {
+        $intent = $asked->intent;
+
+        return $intent->move !== 'drop-and-tilt' || $intent->number('trigger_y') !== null ? $asked : $asked->withIntent(
+            $intent->with(['trigger_y' => round(min(self::TRIGGER, 0.5 * $intent->aimY), 2)]),
+        );
     }
 
     /** Points that are to be expected of a shot; -1 where it can't be flown. */

@@ -34,6 +34,7 @@ final readonly class DayCard implements Document
      * @param  Map<float|string>  $parameters
      * @param  ?list<TimeStretch>  $windows  when its light holds; null where any time will do
      * @param  list<Cue>  $cues
+     * @param  list<Fact>  $subjectBrief  what a subject that moves is to be told
      * @param  list<PlanNumber>  $numbers
      * @param  list<Press>  $presses
      * @param  Map<list<float>>  $fingers
@@ -55,6 +56,7 @@ final readonly class DayCard implements Document
         public ?array $windows,
         public array $cues,
         public array $numbers,
+        public array $subjectBrief,
         public array $presses,
         public Phases $phases,
         public Samples $samples,
@@ -74,7 +76,7 @@ final readonly class DayCard implements Document
             shotId: $shot, title: $title, move: $whole->move, summary: $whole->summary, craft: $plan->shot->rig->craft,
             rigVersion: $rigVersion, mode: $mode, brief: $brief->toArray(), durationS: round($plan->move->flight->duration(), 1),
             parameters: new Map($plan->move->intent->parameters), windows: $windows === null ? null : TimeStretch::each($windows),
-            cues: $whole->cues, numbers: $whole->numbers, presses: $whole->presses,
+            cues: $whole->cues, numbers: $whole->numbers, subjectBrief: $whole->subjectBrief, presses: $whole->presses,
             phases: $whole->phases, samples: $whole->samples, fingers: $whole->fingers,
             frames: $whole->frames, camera: $whole->camera,
             findings: array_values(array_filter($whole->findings, static fn (Finding $one): bool => $one->state !== Check::OK)),

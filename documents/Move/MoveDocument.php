@@ -7,6 +7,7 @@ namespace Documents\Move;
 use Documents\Document;
 use Larkspur\Fact;
 use Larkspur\Move\Move;
+use Larkspur\Move\Parameter;
 use Larkspur\Scoring\Fault\FaultKinds;
 use Words\TradeWords;
 
@@ -57,7 +58,7 @@ final readonly class MoveDocument implements Document
                 static fn (string $fault): MoveFault => new MoveFault($fault, FaultKinds::name($fault), $about->cueAgainst($fault)),
                 $about->faults,
             ),
-            array_map(ParameterDocument::of(...), $move->parameters()), TradeWords::of($about->id),
+            array_map(ParameterDocument::of(...), Parameter::dials($move)), TradeWords::of($about->id),
         );
     }
 }

@@ -11,6 +11,7 @@ use Larkspur\Choreography\ComfortRanges;
 use Larkspur\Choreography\FingerPart;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\ShotNumbers;
+use Larkspur\Choreography\SubjectBrief;
 use Larkspur\Fact;
 use Larkspur\Measure\Series;
 use Larkspur\Move\Catalogue;
@@ -30,6 +31,7 @@ final readonly class PlanDocument implements Document
      * @param  ?Map<float|string>  $opposite  parameters that fly it the other way round; null where it has no other way
      * @param  list<Cue>  $cues
      * @param  list<PlanNumber>  $numbers  that one would write down
+     * @param  list<Fact>  $subjectBrief  what a subject that moves is to be told; empty where none moves
      * @param  list<Frame>  $frames
      * @param  list<Finding>  $findings
      * @param  list<Handle>  $handles  what can be pulled on the sheets
@@ -55,6 +57,7 @@ final readonly class PlanDocument implements Document
         public ?Map $opposite,
         public array $cues,
         public array $numbers,
+        public array $subjectBrief,
         public array $frames,
         public array $findings,
         public array $handles,
@@ -92,6 +95,7 @@ final readonly class PlanDocument implements Document
             presses: array_map(static fn (FingerPart $part): Press => Press::of($part, $plan->shot->sticks), $plan->parts),
             comfortable: new Map(ComfortRanges::of($plan)), opposite: $opposite === [] ? null : new Map($opposite),
             cues: array_map(Cue::of(...), $plan->cues()), numbers: array_map(PlanNumber::of(...), ShotNumbers::of($plan)),
+            subjectBrief: SubjectBrief::of($plan),
             frames: Frame::along($plan, $move->flight), findings: array_map(Finding::of(...), $plan->findings),
             handles: array_map(
                 static fn (Pulled $handle): Handle => Handle::of($handle, $move), $kind->handles($move, $plan->shot->intent),

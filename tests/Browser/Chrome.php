@@ -6,6 +6,8 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -140,7 +142,14 @@ final class Chrome
 
     public function waitUntil(callable $condition, string $message, int $seconds = self::PATIENCE): void
     {
-        (new WebDriverWait($this->driver, $seconds, 50))->until($condition, $message);
+        (new WebDriverWait($this->driver, $seconds, 50))->until(static function () use ($condition): bool {
+            try {
+                return (bool) $condition();
+            } catch (StaleElementReferenceException) {
+                // The page put another in its place between finding it and asking it: that is looked at next.
+                return false;
+            }
+        }, $message);
     }
 
     public function find(string $selector): WebDriverElement
@@ -164,11 +173,46 @@ final class Chrome
         return (string) $this->script('return document.querySelector(arguments[0])?.innerText ?? ""', [$selector]);
     }
 
+    /** The text of an element, once it is there. */
+    public function textSeen(string $selector): string
+    {
+        $this->see($selector);
+
+        return $this->text($selector);
+    }
+
+    public function attributeSeen(string $selector, string $name): string
+    {
+        $this->see($selector);
+
+        return $this->attribute($selector, $name);
+    }
+
     /** Presses an element, once the page around it stands still. */
     public function click(string $selector, int $seconds = self::PATIENCE): void
     {
-        $this->atRest($this->see($selector, $seconds));
-        $this->find($selector)->click();
+        $this->again(fn () => $this->atRest($this->see($selector, $seconds)));
+        $this->again(fn () => $this->see($selector, $seconds)->click());
+    }
+
+    /**
+     * Does something to an element, and does it once more where the page put another in its place, or something over it, meanwhile: neither
+     * reached the element, so nothing is done twice.
+     */
+    private function again(callable $done): void
+    {
+        for ($tries = 0; ; $tries++) {
+            try {
+                $done();
+
+                return;
+            } catch (StaleElementReferenceException|ElementClickInterceptedException $gone) {
+                if ($tries === 20) {
+                    throw $gone;
+                }
+                usleep(50000);
+            }
+        }
     }
 
     /** Presses the button or link with this text. */
@@ -178,8 +222,8 @@ final class Chrome
         (new WebDriverWait($this->driver, self::PATIENCE, 50))->until(
             fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > 0, 'No button or link: '.$text,
         );
-        $this->atRest($this->driver->findElement(WebDriverBy::xpath($path)));
-        $this->driver->findElement(WebDriverBy::xpath($path))->click();
+        $this->again(fn () => $this->atRest($this->driver->findElement(WebDriverBy::xpath($path))));
+        $this->again(fn () => $this->driver->findElement(WebDriverBy::xpath($path))->click());
     }
 
     /**

@@ -58,7 +58,7 @@ final class DebriefTest extends BrowserCase
         $trainer = $this->chrome();
         $trainer->signIn(self::OPERATOR, self::PASSWORD);
         $id = $trainer->api('/takes')['takes'][0]['id'];
-        $trainer->see('header button')->click();
+        $trainer->click('header button');
         $trainer->press('Sign out');
         $trainer->see('input[type=email]');
 

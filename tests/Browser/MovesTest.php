@@ -46,7 +46,7 @@ final class MovesTest extends BrowserCase
         $chrome = $this->asOperator('/plan/moves/orbit');
         $chrome->see('[data-picture=frame-strip] svg');
         self::assertCount(1, $chrome->all('[data-picture=frame-strip]'));
-        $chrome->see('[data-fault=off-mark]')->click();
+        $chrome->click('[data-fault=off-mark]');
         $chrome->waitUntil(
             static fn (): bool => $chrome->count('[data-picture=frame-strip]') === 2, 'The flight with the fault did not come.',
         );
@@ -56,7 +56,7 @@ final class MovesTest extends BrowserCase
         self::assertLessThan(85, (int) ($found[1] ?? 100));
         $chrome->see('[data-role=flown-path]');
         // Pressed again, the clean one is back.
-        $chrome->find('[data-fault=off-mark]')->click();
+        $chrome->click('[data-fault=off-mark]');
         $chrome->waitUntil(static fn (): bool => $chrome->count('[data-picture=frame-strip]') === 1, 'The fault stayed.');
     }
 
@@ -122,7 +122,7 @@ final class MovesTest extends BrowserCase
         $chrome->press('The move they look like');
         $row = $this->upload($chrome, 'unsure-'.bin2hex(random_bytes(3)).'.csv', self::ours('sink-turn-tilt'));
         $chrome->see("$row [data-unsure]");
-        $chrome->find("$row [data-unsure] button")->click();
+        $chrome->click("$row [data-unsure] button");
         $chrome->waitUntil(static fn (): bool => $chrome->count("$row a[href^='/debrief/']") === 1, 'The named take was not judged.', 40);
     }
 

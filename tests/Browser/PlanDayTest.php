@@ -104,7 +104,7 @@ final class PlanDayTest extends BrowserCase
             $tablet->press('Take off');
             $tablet->seeText('Landed');
             $tablet->press('Lists');
-            $tablet->find('[data-tick=bag-cards]')->click();
+            $tablet->click('[data-tick=bag-cards]');
             $tablet->find('[data-tick=ground-home]')->sendKeys(' ');
             $tablet->seeText('5 to send');
             $tablet->press('Care');

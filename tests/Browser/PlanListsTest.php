@@ -29,7 +29,7 @@ final class PlanListsTest extends BrowserCase
         $chrome->see('[role=dialog] input')->sendKeys('4321 ness');
         $chrome->waitUntil(static fn (): bool => $chrome->count('[role=dialog] li button') === 1, 'More or fewer than one are found.');
         self::assertSame([], self::violations($chrome));
-        $chrome->find('[role=dialog] li button')->click();
+        $chrome->click('[role=dialog] li button');
         $chrome->waitUntil(
             static fn (): bool => $chrome->attribute('input[aria-label="Title of the shot"]', 'value') === 'Ness shot 4321',
             'It is not opened.',

@@ -39,7 +39,7 @@ final class PlanSiteTest extends BrowserCase
         // Undone twice and done again: keys of any drawing board.
         $chrome->find('[data-picture=draw-board] svg')->sendKeys([WebDriverKeys::CONTROL, 'z']);
         $chrome->waitUntil(static fn (): bool => self::wires($chrome) === 0, 'The wire is still there.');
-        $chrome->find('button[aria-label="Do again"]')->click();
+        $chrome->click('button[aria-label="Do again"]');
         $chrome->waitUntil(static fn (): bool => self::wires($chrome) === 1, 'The wire is not there again.');
 
         $chrome->find('input[aria-label="Name of the site"]')->sendKeys(' by the byre');

@@ -81,7 +81,7 @@ final class PlanTest extends BrowserCase
         $this->enter($chrome, 'Pace', '9.5');
         $chrome->see('[data-state=broken]');
         $broken = $chrome->count('[data-state=broken]');
-        $chrome->see('[data-state=broken] button')->click();
+        $chrome->click('[data-state=broken] button');
         $chrome->waitUntil(static fn (): bool => $chrome->count('[data-state=broken]') < $broken, 'Mending mended nothing.');
         self::assertLessThan(9.5, $this->dial($chrome, 'Pace'));
     }
@@ -175,7 +175,7 @@ final class PlanTest extends BrowserCase
     {
         $chrome = $this->asOperator('/plan/new');
         $this->settle($chrome);
-        $chrome->see('[role=combobox][aria-label=Subject], [aria-label=Subject]')->click();
+        $chrome->click('[role=combobox][aria-label=Subject], [aria-label=Subject]');
         $chrome->see('[role=listbox]');
         $chrome->script('[...document.querySelectorAll("[role=option]")].find((o) => o.textContent.includes("your own")).dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }))');
         $chrome->see('[data-handle=subject]');
@@ -198,7 +198,7 @@ final class PlanTest extends BrowserCase
         $chrome = $this->asOperator('/plan/new');
         $this->settle($chrome);
         self::assertSame(1, $chrome->count('[data-handle=end]'));
-        $chrome->see('[aria-label=Move]')->click();
+        $chrome->click('[aria-label=Move]');
         $chrome->see('[role=listbox]');
         $chrome->script('[...document.querySelectorAll("[role=option]")].find((o) => o.textContent.includes("Pull-away")).dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }))');
         $chrome->see('[role=slider][aria-label="Climb on the way"]');

@@ -169,7 +169,7 @@ final class PracticeTest extends BrowserCase
     {
         $before = (int) self::ask('SELECT COUNT(*) FROM recordings');
         $chrome = $this->halfway();
-        $chrome->find('header a')->click();
+        $chrome->click('header a');
         $chrome->see('[data-fly]');
         $kept = static fn (): int => (int) self::ask('SELECT COUNT(*) FROM recordings');
         $chrome->waitUntil(static fn (): bool => $kept() === $before + 1, 'It was lost.', 20);

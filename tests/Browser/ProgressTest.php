@@ -19,7 +19,7 @@ final class ProgressTest extends BrowserCase
         rsort($sorted);
         self::assertSame($sorted, $times);
 
-        $chrome->see('[data-take="'.$shown[1].'"] a')->click();
+        $chrome->click('[data-take="'.$shown[1].'"] a');
         $chrome->see('[data-role=clock]');
         self::assertSame("/debrief/{$shown[1]}", $chrome->path());
     }
@@ -128,10 +128,10 @@ final class ProgressTest extends BrowserCase
     public function test_not_today_is_taken_for_an_answer(): void
     {
         $chrome = $this->chrome()->signIn('anselm@skerrow.example', self::PASSWORD);
-        $first = $chrome->see('[data-list=next] h2')->getText();
+        $first = $chrome->textSeen('[data-list=next] h2');
         $chrome->click('[data-not-today]');
         $chrome->waitUntil(
-            static fn (): bool => $chrome->see('[data-list=next] h2')->getText() !== $first, 'It is suggested all the same.',
+            static fn (): bool => $chrome->textSeen('[data-list=next] h2') !== $first, 'It is suggested all the same.',
         );
         self::database()->exec('DELETE FROM not_todays');
     }

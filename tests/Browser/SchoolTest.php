@@ -19,7 +19,7 @@ final class SchoolTest extends BrowserCase
         $email = 'runa-'.bin2hex(random_bytes(3)).'@ternrock.example';
         $this->fill($chrome, 'Their mail address', $email);
         $chrome->press('Make a link');
-        $link = (string) parse_url($chrome->see('[data-link]')->getText(), PHP_URL_PATH);
+        $link = (string) parse_url($chrome->textSeen('[data-link]'), PHP_URL_PATH);
         $chrome->seeText("invited $email, operator");
 
         // What is still on its way would bring its cookie back.
@@ -37,7 +37,7 @@ final class SchoolTest extends BrowserCase
         $chrome->visit('/account');
         $this->fill($chrome, 'Your password', 'gannets over the sound');
         $chrome->press('Set one up');
-        $totp = Totp::fromBase32($chrome->see('[data-key]')->getAttribute('data-key') ?? '');
+        $totp = Totp::fromBase32($chrome->attributeSeen('[data-key]', 'data-key'));
         $this->fill($chrome, 'The six digits that it shows', $totp->code(Totp::stepAt(time())));
         $chrome->press('Turn it on');
         $chrome->seeText('Write these down');

@@ -37,7 +37,7 @@ final class SessionTest extends BrowserCase
     {
         $chrome = $this->asOperator();
         $this->expectOnConsole('401');
-        $chrome->see('header button')->click();
+        $chrome->click('header button');
         $chrome->press('Sign out');
         $chrome->see('input[type=email]');
         $chrome->visit('/plan')->see('input[type=email]');

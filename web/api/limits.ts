@@ -174,4 +174,8 @@ export const LIMITS = {
     'tolerances.pace_percent': [1, 100],
     'tolerances.frame_percent': [1, 30],
   } as Limits,
+  route: {
+    'pace_mps': [0.1, 40],
+    'stops.*.s': [0, 120],
+  } as Limits,
 };

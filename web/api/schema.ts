@@ -2395,6 +2395,8 @@ export interface components {
             windows: components["schemas"]["TimeStretch"][] | null;
             cues: components["schemas"]["Cue"][];
             numbers: components["schemas"]["PlanNumber"][];
+            /** @description what a subject that moves is to be told */
+            subject_brief: string[];
             presses: components["schemas"]["Press"][];
             phases: components["schemas"]["Phases"];
             samples: components["schemas"]["Samples"];
@@ -3085,6 +3087,8 @@ export interface components {
             alt_m?: number;
             base_alt_m?: number;
             track?: components["schemas"]["TrackPoint"][];
+            /** @description what it sets off at */
+            cue?: string;
         };
         Invitation: {
             id: number;
@@ -3662,6 +3666,8 @@ export interface components {
             cues: components["schemas"]["Cue"][];
             /** @description that one would write down */
             numbers: components["schemas"]["PlanNumber"][];
+            /** @description what a subject that moves is to be told; empty where none moves */
+            subject_brief: string[];
             frames: components["schemas"]["Frame"][];
             findings: components["schemas"]["Finding"][];
             /** @description what can be pulled on the sheets */
@@ -4300,6 +4306,10 @@ export interface components {
             margin_m: number;
             ok: boolean;
         };
+        RouteStop: {
+            corner: number;
+            s: number;
+        };
         RunIn: {
             seconds: number;
             metres: number;
@@ -4609,6 +4619,7 @@ export interface components {
             north_m: number;
             up_m: number;
             base_m: number;
+            route: components["schemas"]["SubjectRoute"] | null;
         };
         Slip: {
             /** @enum {string} */
@@ -4793,6 +4804,13 @@ export interface components {
             from_s: number;
             to_s: number;
             seconds: number;
+        };
+        SubjectRoute: {
+            points: number[][];
+            pace_mps: number;
+            stops: components["schemas"]["RouteStop"][];
+            /** @description what it sets off at; empty where a call is all */
+            cue: string;
         };
         SubjectTrack: {
             east_m: number[];

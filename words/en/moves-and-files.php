@@ -61,6 +61,8 @@ return [
     'pace.pace-more-shorter-way' => 'a pace of {longest:1} or more, or a shorter way',
     'parameter.move-such-parameter' => 'This move has no such parameter.',
     'parameter.one-of' => 'one of {own}',
+    'round.lean-leads-to' => 'Leaning so far, the way round ends {radius:1} from its subject.',
+    'round.within' => 'a lean that ends between {nearest:0} and {farthest:0} from it',
     'stance.built-round-subject-none' => '“{move}” is built round a subject, and none is given.',
     'stance.text' => '\'{\'lat, lon, alt_m\'}\'',
     'refusal.expected' => 'Expected {expected}.',

@@ -5,6 +5,10 @@
 declare(strict_types=1);
 
 return [
+    'route.corners' => 'A route leads somewhere.',
+    'route.how-many' => 'a list of 1 to {most} corners [east, north]',
+    'route.takes-long' => 'This route takes {seconds:0}: longer than a shot can be held.',
+    'route.faster' => 'a shorter way, shorter stops or a quicker pace',
     'area.points-do-not-make' => '{count, plural, one {# point does} other {# points do}} not make {shape, select, area {an area} other {a line}}.',
     'area.from-to' => 'from {least} to {mostPoints}',
     'area.outline-crosses-itself-side' => 'The outline of {name} crosses itself: the side from corner {side} meets the one from corner {otherSide}.',

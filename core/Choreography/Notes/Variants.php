@@ -35,6 +35,10 @@ final class Variants
                 $plan, 'opposite', Fact::of('variants.other-way'), Fact::of('variants.both-directions-always-one'), parameters: $opposite,
             );
         }
+        $back = $move->reversed($plan->move);
+        if ($back !== []) {
+            $out[] = self::one($plan, 'back', Fact::of('variants.back'), Fact::of('variants.back-why'), parameters: $back);
+        }
         $height = $intent->number('height_m');
         if ($height !== null && $height > 0) {
             $lower = max(2.0, round($height * 0.55 * 2) / 2);

@@ -21,6 +21,8 @@ final readonly class TakeTarget
      * @param  ?float  $gap  width of an opening that is flown through, m
      * @param  ?float  $across  angle from the look to the way over the ground, right positive, rad
      * @param  ?array{run: float, slide: float}  $shares  what either has to do with the way over the ground, 0 to 1
+     * @param  list<float>  $places  height in the frame above the centre at equal shares of the way, from its first metre to its last, as
+     *     a share of the frame's; empty where it goes evenly from aimV to lastV
      */
     public function __construct(
         public float $aimU = 0.0,
@@ -37,7 +39,18 @@ final readonly class TakeTarget
         public ?float $gap = null,
         public ?float $across = null,
         public ?array $shares = null,
+        public array $places = [],
     ) {
+    }
+
+    /** Planned height of the subject in the frame once a share of the way is behind, as a share of the frame's above the centre. */
+    public function placeAt(float $share): float
+    {
+        $last = count($this->places) - 1;
+
+        return $last < 0
+            ? $this->aimV + (($this->lastV ?? $this->aimV) - $this->aimV) * $share
+            : $this->places[(int) round(max(0.0, min(1.0, $share)) * $last)];
     }
 
     /** The same with the subject in the middle of the frame. */
@@ -49,11 +62,20 @@ final readonly class TakeTarget
         );
     }
 
+    /** @param  list<float>  $places */
+    public function placed(array $places): self
+    {
+        return new self(
+            $this->aimU, $this->aimV, $this->lead, $this->extent, $this->tiltStart, $this->tiltEnd, $this->lastV, $this->sweep,
+            $this->viewing, $this->widening, $this->profile, $this->gap, $this->across, $this->shares, $places,
+        );
+    }
+
     public function withLead(float $lead): self
     {
         return new self(
             $this->aimU, $this->aimV, $lead, $this->extent, $this->tiltStart, $this->tiltEnd, $this->lastV, $this->sweep, $this->viewing,
-            $this->widening, $this->profile, $this->gap, $this->across, $this->shares,
+            $this->widening, $this->profile, $this->gap, $this->across, $this->shares, $this->places,
         );
     }
 
@@ -62,7 +84,7 @@ final readonly class TakeTarget
     {
         return new self(
             $this->aimU, $this->aimV, $this->lead, $this->extent, $this->tiltStart, $this->tiltEnd, $this->lastV, $this->sweep,
-            $this->viewing, $this->widening, $this->profile, $this->gap, $across, $shares,
+            $this->viewing, $this->widening, $this->profile, $this->gap, $across, $shares, $this->places,
         );
     }
 }

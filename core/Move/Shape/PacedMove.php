@@ -93,6 +93,11 @@ abstract readonly class PacedMove implements Move
         return $side === null ? [] : ['side' => $side === 'left' ? 'right' : 'left'];
     }
 
+    public function reversed(MovePlan $plan): array
+    {
+        return [];
+    }
+
     public function slower(MovePlan $plan, float $share): array
     {
         if (static::MEASURE[1] === 'duration_s') {
@@ -126,9 +131,18 @@ abstract readonly class PacedMove implements Move
             $this->takes('tilt_end_deg') ? TiltAt::end() : null,
             $this->takes('ease_s') ? new Ease : null,
             $fast !== null && $fast !== 'duration_s' ? Over::pace($fast) : ($this->takes('duration_s') ? Over::seconds() : null),
-            $this->takes('tilt_after_s') ? SetsOut::tilt() : null,
+            $this->takes('tilt_after_s') && self::tilts($plan->intent) ? SetsOut::tilt() : null,
             $this->takes('lift_after_s') ? SetsOut::lift() : null,
         ]));
+    }
+
+    /** Whether the lens ends under another tilt than it begins, as far as the intent says both. */
+    protected static function tilts(Intent $intent): bool
+    {
+        $from = $intent->number('tilt_start_deg');
+        $to = $intent->number('tilt_end_deg');
+
+        return $from !== null && $to !== null && abs($to - $from) > 0.5;
     }
 
     /**
@@ -185,7 +199,6 @@ abstract readonly class PacedMove implements Move
         $extent = $this->amount($intent) ?? ($rate === null || $seconds === null ? null : abs($rate) * $seconds);
         $first = $intent->number('first_y');
         $last = $intent->number('last_y');
-        $radiusEnd = $intent->number('radius_end_m') ?? 0.0;
 
         return new TakeTarget(
             $intent->u(), $first === null ? $intent->v() : 0.5 - $first,
@@ -196,8 +209,14 @@ abstract readonly class PacedMove implements Move
             sweep: $intent->angle('turn_deg'),
             viewing: $this->viewing($intent),
             gap: $intent->number('gap_m'),
-            widening: $radiusEnd === 0.0 ? 0.0 : $radiusEnd - ($intent->number('radius_m') ?? 0.0),
+            widening: $this->widening($intent),
         );
+    }
+
+    /** By how much a radius is to grow over the way, m. */
+    protected function widening(Intent $intent): float
+    {
+        return 0.0;
     }
 
     /** A pace near the middle of a finger's travel, no faster than wanted; m/s or deg/s, rounded down to a tenth. */

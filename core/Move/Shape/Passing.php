@@ -37,6 +37,17 @@ abstract readonly class Passing extends Played
         return 0.5;
     }
 
+    /** When it is level with the subject, s: half-way through the pass. */
+    protected function level(Intent $intent, Pace $pace): float
+    {
+        return ($pace->onset() + $pace->stop()) / 2;
+    }
+
+    protected function passing(Intent $intent, Pace $pace, float $onset, float $stop): float
+    {
+        return $this->level($intent, $pace);
+    }
+
     protected function strokes(Intent $intent, Pace $pace): array
     {
         return ['run' => [$pace->stroke]];
@@ -65,7 +76,7 @@ abstract readonly class Passing extends Played
     {
         $subject = Stance::needed($intent, $frame);
         $foot = Stance::foot($intent, $frame, $subject->first());
-        $middle = ($pace->onset() + $pace->stop()) / 2;
+        $middle = $this->level($intent, $pace);
         $course = ($intent->number('subject_course_deg') ?? 0.0) * Angle::DEGREE;
         if (! $subject->moves()) {
             $speed = $intent->number('subject_mps') ?? 0.0;

@@ -10,6 +10,7 @@ use Larkspur\Measure\Angle;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\MovePlan;
+use Larkspur\Move\Parameter;
 use Larkspur\Move\Timing\Pace;
 use Larkspur\Move\Timing\RotationLead;
 use Larkspur\Move\Timing\Stroke;
@@ -54,6 +55,43 @@ abstract readonly class Played extends PacedMove
         return max(3.0, $distance - $run * (0.5 - $this->pivot()));
     }
 
+    /** When the move passes its stance, s. */
+    protected function passing(Intent $intent, Pace $pace, float $onset, float $stop): float
+    {
+        return $this->pivot() === 0.0 && $pace->before($intent) > 0 ? $pace->holdFrom() : $onset + $this->pivot() * ($stop - $onset);
+    }
+
+    /**
+     * From its last place back to its first: where nothing runs and nothing but signs and sides have to change, which is what indoor moves
+     * are flown with.
+     */
+    public function reversed(MovePlan $plan): array
+    {
+        $intent = $plan->intent;
+        $strokes = $this->strokes($intent, $this->pace($intent));
+        if (isset($strokes['run']) || $this->pivot() !== 0.0 || ! isset($strokes['climb'], $strokes['turn'])) {
+            return [];
+        }
+        $flight = $plan->flight;
+        $last = $flight->count() - 1;
+        $place = $flight->position($last);
+        $from = $plan->subject === null ? null : $place->minus($plan->subject->first());
+        $negated = static fn (string $id): float => -($intent->number($id) ?? 0.0);
+
+        return array_intersect_key([
+            'height_m' => round($place->up - $plan->ground, 2), 'heading_deg' => round(Angle::bearing($flight->heading[$last]), 1),
+            ...$from === null ? [] : [
+                'distance_m' => round($from->ground(), 2), 'start_bearing_deg' => round(Angle::bearing($from->bearing()), 1),
+            ],
+            'climb_m' => $negated('climb_m'),
+            // Where a side says which way it turns, the other side turns it back.
+            ...$this->takes('side') ? parent::opposite($plan) : ['turn_deg' => $negated('turn_deg')],
+            ...$this->takes('tilt_end_deg') ? [
+                'tilt_start_deg' => $intent->number('tilt_end_deg') ?? 0.0, 'tilt_end_deg' => $intent->number('tilt_start_deg') ?? 0.0,
+            ] : [],
+        ], array_flip(Parameter::names($this->parameters())));
+    }
+
     /** Tilt at the first picture, rad. */
     protected function firstTilt(Intent $intent): float
     {
@@ -88,7 +126,7 @@ abstract readonly class Played extends PacedMove
         $count = (int) ceil(($stop + Pace::REST) / MovePlan::STEP);
         [$way, $turned] = self::way($strokes, $count);
         // The figure is laid so that it passes its stance, facing as the stance faces, at the pivot's share of the time.
-        $passes = $this->pivot() === 0.0 && $pace->before($intent) > 0 ? $pace->holdFrom() : $onset + $this->pivot() * ($stop - $onset);
+        $passes = $this->passing($intent, $pace, $onset, $stop);
         $anchor = (int) round($passes / MovePlan::STEP);
         $first = $stance->heading - $turned[$anchor];
         $sin = sin($first);

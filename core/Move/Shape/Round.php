@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Larkspur\Move\Shape;
 
 use Larkspur\Controls\Finger;
+use Larkspur\Fact;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
 use Larkspur\Move\Handle\ArcEnd;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\MovePlan;
 use Larkspur\Move\Parameter;
 use Larkspur\Move\Timing\Pace;
+use Larkspur\Refusal;
 use Larkspur\Rig\ModeTune;
 
 /**
@@ -23,6 +26,11 @@ use Larkspur\Rig\ModeTune;
 abstract readonly class Round extends SubjectHeld
 {
     protected const MEASURE = ['arc_deg', 'pace_mps'];
+
+    /** Between these a leaning stick may lead, m: what a radius may be stated as. */
+    private const NEAREST = 2.0;
+
+    private const FARTHEST = 500.0;
 
     /** What such moves are shaped by; their own parameters follow. */
     protected const DIALS = ['radius_m', 'height_m', 'arc_deg', 'direction', 'pace_mps', 'start_bearing_deg', 'ease_s'];
@@ -79,13 +87,38 @@ abstract readonly class Round extends SubjectHeld
     private static function tangent(Intent $intent): float
     {
         $radius = max(0.5, $intent->number('radius_m') ?? 25.0);
-        $end = max(0.5, $intent->number('radius_end_m') ?? $radius);
+        $end = max(0.5, self::radiusEnd($intent));
 
         return abs($end - $radius) < 1e-6 ? $radius : ($end - $radius) / log($end / $radius);
     }
 
+    /**
+     * The radius at the end, m: the one that is stated, or the one that the lean of the stick leads to. Leaning forward by an angle b, the
+     * craft nears its subject by tan(b) metres for each along the tangent, so the radius falls as exp(-tan(b) arc), a logarithmic spiral.
+     */
+    private static function radiusEnd(Intent $intent): float
+    {
+        $radius = $intent->number('radius_m') ?? 25.0;
+        $lean = ($intent->number('bias_deg') ?? 0.0) * Angle::DEGREE;
+
+        return $intent->number('radius_end_m') ?? $radius * exp(-tan($lean) * ($intent->number('arc_deg') ?? 180.0) * Angle::DEGREE);
+    }
+
+    protected function widening(Intent $intent): float
+    {
+        return self::radiusEnd($intent) - ($intent->number('radius_m') ?? 25.0);
+    }
+
     protected function pace(Intent $intent): Pace
     {
+        $end = self::radiusEnd($intent);
+        if ($end < self::NEAREST || $end > self::FARTHEST) {
+            throw new Refusal(
+                Fact::of('round.lean-leads-to', radius: Quantity::metres($end)), 'intent.parameters.bias_deg',
+                Fact::of('round.within', nearest: Quantity::metres(self::NEAREST), farthest: Quantity::metres(self::FARTHEST)),
+            );
+        }
+
         return new Pace(
             ($intent->number('arc_deg') ?? 180.0) * Angle::DEGREE * self::tangent($intent), $intent->number('pace_mps') ?? 1.0,
             $intent->number('ease_s') ?? self::EASE,
@@ -94,13 +127,13 @@ abstract readonly class Round extends SubjectHeld
 
     protected function pan(Intent $intent, Pace $pace): float
     {
-        return $pace->rate / min($intent->number('radius_m') ?? 25.0, $intent->number('radius_end_m') ?? INF);
+        return $pace->rate / min($intent->number('radius_m') ?? 25.0, self::radiusEnd($intent));
     }
 
     protected function path(Intent $intent, Pace $pace): callable
     {
         $radius = $intent->number('radius_m') ?? 25.0;
-        $growth = (($intent->number('radius_end_m') ?? $radius) - $radius) / $pace->length;
+        $growth = (self::radiusEnd($intent) - $radius) / $pace->length;
         $start = ($intent->number('start_bearing_deg') ?? 0.0) * Angle::DEGREE;
         $way = Stance::way($intent, 'direction');
         $height = $intent->number('height_m') ?? 0.0;

@@ -84,6 +84,12 @@ final readonly class Stance
         );
     }
 
+    /** -1 where a parameter is stated below zero, else +1. */
+    public static function sign(Intent $intent, string $parameter): float
+    {
+        return ($intent->number($parameter) ?? 0.0) < 0.0 ? -1.0 : 1.0;
+    }
+
     /** +1 for right and clockwise, -1 for left and counterclockwise. */
     public static function way(Intent $intent, string $parameter = 'side'): float
     {

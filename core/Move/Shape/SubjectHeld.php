@@ -32,6 +32,19 @@ abstract readonly class SubjectHeld extends PacedMove
         return 0.0;
     }
 
+    /**
+     * Where in the frame the subject is held at each share of the way: fractions of the height above the centre.
+     *
+     * @return callable(float): float
+     */
+    protected function place(Intent $intent, Pace $pace): callable
+    {
+        $wanted = $this->wanted($intent);
+        $wander = ($wanted->lastV ?? $wanted->aimV) - $wanted->aimV;
+
+        return static fn (float $share): float => $wanted->aimV + $wander * $share;
+    }
+
     public function plan(Intent $intent, array $assumed, LocalFrame $frame): MovePlan
     {
         $subject = Stance::needed($intent, $frame);
@@ -41,8 +54,7 @@ abstract readonly class SubjectHeld extends PacedMove
         $path = $this->path($intent, $pace);
         $pan = $this->pan($intent, $pace);
         $lead = $pan > 0 ? RotationLead::seconds($pan, $intent->lens) : 0.0;
-        $first = $this->wanted($intent)->aimV;
-        $wander = ($this->wanted($intent)->lastV ?? $first) - $first;
+        $held = $this->place($intent, $pace);
         $before = $pace->before($intent);
         $place = static fn (float $reach, float $bearing, float $height): Position => new Position(
             $centre->east + $reach * sin($bearing), $centre->north + $reach * cos($bearing), $foot + $height,
@@ -60,10 +72,10 @@ abstract readonly class SubjectHeld extends PacedMove
             return $solved;
         };
         $flight = MovePlan::sample($pace->duration(), static function (float $t) use (
-            $path, $place, $aim, $pace, $before, $lead, $first, $wander,
+            $path, $place, $aim, $pace, $before, $lead, $held,
         ): array {
             $way = $pace->travelled($t);
-            $v = $first + $wander * $way / $pace->length;
+            $v = $held($way / $pace->length);
             [$reach, $bearing, $height] = $path($way - $before);
             [$heading, $tilt] = $aim($reach, $height, $v);
             $turned = $bearing + $heading;

@@ -11,16 +11,17 @@ use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Parameter;
 use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Shape\Stance;
 use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
-/** Rise and rotate: straight up with a slow turn, one thumb off its upright. */
+/** Rise and rotate: straight up with a slow turn, one thumb off its upright; its exact reverse comes down. */
 final readonly class RiseAndRotate extends Played
 {
     public function about(): About
     {
         return new About(
-            'rise-and-rotate', Group::Reveal, 2, 'climb+ > turn±', ['rise', 'pan'], faults: ['uneven', 'kick', 'drift'],
+            'rise-and-rotate', Group::Reveal, 2, 'climb* > turn±', ['rise', 'pan'], faults: ['uneven', 'kick', 'drift'],
             family: 'rise-and-rotate',
         );
     }
@@ -30,7 +31,7 @@ final readonly class RiseAndRotate extends Played
     public function parameters(): array
     {
         return Parameter::common(
-            'climb_m+', 'climb_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
+            'climb_m', 'climb_mps', 'turn_deg', 'distance_m', 'height_m', 'start_bearing_deg', 'heading_deg', 'tilt_start_deg', 'ease_s',
         );
     }
 
@@ -49,6 +50,6 @@ final readonly class RiseAndRotate extends Played
 
     protected function strokes(Intent $intent, Pace $pace): array
     {
-        return ['climb' => [$pace->stroke->of($pace->length)], 'turn' => [self::turned($intent, $pace)]];
+        return ['climb' => [$pace->stroke->of(Stance::sign($intent, 'climb_m') * $pace->length)], 'turn' => [self::turned($intent, $pace)]];
     }
 }

@@ -12,16 +12,17 @@ use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Judging\PathKind;
 use Larkspur\Move\Parameter;
 use Larkspur\Move\Shape\Played;
+use Larkspur\Move\Shape\Stance;
 use Larkspur\Move\Timing\Pace;
 use Larkspur\Rig\ModeTune;
 
-/** Rise, turn and tilt: straight up with a turn while the lens lifts. */
+/** Rise, turn and tilt: straight up with a turn while the lens lifts; its exact reverse comes down as it sinks. */
 final readonly class RiseTurnTilt extends Played
 {
     public function about(): About
     {
         return new About(
-            'rise-turn-tilt', Group::Reveal, 4, 'climb+ > turn± tilt+', ['rise-and-rotate', 'tilt'],
+            'rise-turn-tilt', Group::Reveal, 4, 'climb* > turn± tilt*', ['rise-and-rotate', 'tilt'],
             faults: ['out-of-step', 'flick-stop', 'too-quick'], family: 'rise-and-rotate',
         );
     }
@@ -31,7 +32,7 @@ final readonly class RiseTurnTilt extends Played
     public function parameters(): array
     {
         return Parameter::common(
-            'climb_m+', 'climb_mps', 'turn_deg', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m',
+            'climb_m', 'climb_mps', 'turn_deg', 'tilt_start_deg', 'tilt_end_deg', 'tilt_after_s', 'distance_m', 'height_m',
             'start_bearing_deg', 'heading_deg', 'ease_s',
         );
     }
@@ -53,7 +54,7 @@ final readonly class RiseTurnTilt extends Played
     protected function strokes(Intent $intent, Pace $pace): array
     {
         return [
-            'climb' => [$pace->stroke->of($pace->length)], 'turn' => [self::turned($intent, $pace)],
+            'climb' => [$pace->stroke->of(Stance::sign($intent, 'climb_m') * $pace->length)], 'turn' => [self::turned($intent, $pace)],
             'tilt' => [self::tilted($intent, $pace)],
         ];
     }

@@ -11,19 +11,15 @@ use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Crossing;
 use Larkspur\Move\Judging\Judging;
 use Larkspur\Move\Judging\TakeTarget;
-use Larkspur\Move\MovePlan;
 use Larkspur\Move\Parameter;
 use Larkspur\Move\Shape\Played;
 use Larkspur\Move\Timing\Pace;
-use Larkspur\Move\Timing\Stroke;
+use Larkspur\Move\Timing\TwoPaces;
 use Larkspur\Rig\ModeTune;
 
 /** Creep and lift: low and slow up to an edge, a lift just before it, then a little more pace. */
 final readonly class RunAndLift extends Played
 {
-    /** Equal shares of the way at which the planned speed is stated. */
-    private const SHARES = 200;
-
     public function about(): About
     {
         return new About(
@@ -54,51 +50,38 @@ final readonly class RunAndLift extends Played
         ];
     }
 
+    private function paces(Intent $intent): TwoPaces
+    {
+        return new TwoPaces(
+            $intent->number('length_m') ?? 36.0, $intent->number('pace_mps') ?? 1.2, $intent->number('pace_end_mps') ?? 2.2,
+            $intent->number('lift_after_s') ?? 8.0, $intent->number('ease_s') ?? self::EASE,
+        );
+    }
+
     protected function pace(Intent $intent): Pace
     {
-        $slow = $intent->number('pace_mps') ?? 1.2;
-        $fast = max($slow, $intent->number('pace_end_mps') ?? 2.2);
-        $ease = $intent->number('ease_s') ?? self::EASE;
-        // The way is the slow pace throughout and what the quicker one adds from the lift on; from that follow the seconds.
-        $seconds = (
-            ($intent->number('length_m') ?? 36.0) + $slow * $ease + ($fast - $slow) * (($intent->number('lift_after_s') ?? 8.0) + $ease)
-        ) / $fast;
-
-        return new Pace(max(0.5, $slow * ($seconds - $ease)), $slow, $ease);
+        return $this->paces($intent)->pace;
     }
 
     protected function strokes(Intent $intent, Pace $pace): array
     {
-        $after = $intent->number('lift_after_s') ?? 8.0;
-        $more = max(0.0, ($intent->number('length_m') ?? 36.0) - $pace->length);
-        $lift = new Stroke(
-            $intent->number('climb_m') ?? 7.0, $pace->onset() + $after, max($pace->onset() + $after + 2 * $pace->ease, $pace->stop()),
-            $pace->ease,
-        );
+        $paces = $this->paces($intent);
 
-        return ['run' => $more > 0.01 ? [$pace->stroke, $lift->of($more)] : [$pace->stroke], 'climb' => [$lift]];
+        return ['run' => $paces->strokes(), 'climb' => [$paces->change->of($intent->number('climb_m') ?? 7.0)]];
     }
 
     /** The speed planned at equal shares of the way: slow, then quicker. */
     public function wanted(Intent $intent): TakeTarget
     {
         $wanted = parent::wanted($intent);
-        if ($intent->number('length_m') === null || $intent->number('pace_mps') === null || $intent->number('pace_end_mps') === null) {
+        $length = $intent->number('length_m');
+
+        if ($length === null || $intent->number('pace_mps') === null || $intent->number('pace_end_mps') === null) {
             return $wanted;
         }
-        $pace = $this->pace($intent);
-        $run = $this->strokes($intent, $pace)['run'] ?? [];
-        $profile = [0.0];
-        $whole = $intent->number('length_m');
-        $given = static fn (float $t): float => array_sum(array_map(static fn (Stroke $stroke): float => $stroke->at($t), $run));
-        for ($t = $pace->onset(); $t < $pace->stop(); $t += MovePlan::STEP) {
-            // As the scorer's steady kernel of 1.8 s sees it.
-            $speed = ($given($t + 0.9) - $given($t - 0.9)) / 1.8;
-            for ($k = count($profile); $k <= self::SHARES && $given($t) >= $k * $whole / self::SHARES; $k++) {
-                $profile[] = $speed;
-            }
-        }
 
-        return new TakeTarget($wanted->aimU, $wanted->aimV, extent: $whole, viewing: $wanted->viewing, profile: $profile);
+        return new TakeTarget(
+            $wanted->aimU, $wanted->aimV, extent: $length, viewing: $wanted->viewing, profile: $this->paces($intent)->profile(),
+        );
     }
 }

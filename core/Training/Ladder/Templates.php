@@ -52,7 +52,7 @@ final class Templates
         'look-round' => [['pan', 'locked-off'], 1, ['hover'], ['hover'], ['to-centre'], []],
         'wheel' => [['tilt', 'low-tilt-up'], 2, ['to-centre'], ['to-centre'], ['along', 'aside', 'upright'], ['slow_too' => true]],
         'two-straight' => [
-            ['rise-and-advance', 'sink-and-retreat', 'skim', 'sideways-crane', 'run-and-lift'], 2, ['along', 'upright'],
+            ['rise-and-advance', 'sink-and-retreat', 'rise-and-retreat', 'skim', 'sideways-crane', 'run-and-lift'], 2, ['along', 'upright'],
             ['along', 'aside', 'upright', 'look-round'], ['along', 'upright'], [],
         ],
         'rise-and-turn' => [

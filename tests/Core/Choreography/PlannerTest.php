@@ -233,7 +233,9 @@ final class PlannerTest extends TestCase
         $plan = Shots::plan();
         $given = $plan->move->intent->parameters;
 
-        self::assertSame(['radius_m', 'height_m', 'arc_deg', 'direction', 'pace_mps', 'start_bearing_deg', 'ease_s'], $plan->move->assumed);
+        self::assertSame(
+            ['radius_m', 'height_m', 'arc_deg', 'direction', 'pace_mps', 'start_bearing_deg', 'bias_deg', 'ease_s'], $plan->move->assumed,
+        );
         self::assertTrue($plan->feasible());
         self::assertGreaterThan(0.2, $given['pace_mps']);
         self::assertEqualsWithDelta(205.0, $given['start_bearing_deg'], 1.0, 'it begins on the side of the take-off point');

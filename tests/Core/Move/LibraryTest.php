@@ -207,7 +207,7 @@ final class LibraryTest extends TestCase
     {
         $flown = 0;
         foreach (array_values(array_diff(Catalogue::ids(), [Combination::ID])) as $k => $id) {
-            $left = $k < 42 ? 3 : 2;
+            $left = $k < 40 ? 3 : 2;
             foreach (MoveDraw::feasible($id, 41) as $plan) {
                 $result = Sweep::fly($plan);
                 self::assertLessThan(0.005, $result['error'], $result['words']);

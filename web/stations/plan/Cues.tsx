@@ -4,9 +4,14 @@ import type { Schemas } from '~/api/client';
 import { Card } from '~/kit/Card';
 import { clock } from '~/units';
 
-type Props = { cues: Schemas['Cue'][]; time: number | null; onTime: (time: number) => void };
+type Props = {
+  cues: Schemas['Cue'][];
+  /** What a subject that moves is to be told. */
+  told: string[];
+  onTime: (time: number) => void;
+};
 
-export function Cues({ cues, onTime }: Props) {
+export function Cues({ cues, told, onTime }: Props) {
   return (
     <Card className="p-3">
       <h2>In words</h2>
@@ -31,6 +36,22 @@ export function Cues({ cues, onTime }: Props) {
           </li>
         ))}
       </ol>
+      <SubjectBrief told={told} />
     </Card>
+  );
+}
+
+/** What a subject that moves is to be told before the shot. */
+export function SubjectBrief({ told }: { told: string[] }) {
+  if (told.length === 0) return null;
+  return (
+    <section className="mt-3" data-brief="subject">
+      <h3>Tell who is filmed</h3>
+      <ul className="m-0 mt-1 pl-4 text-sm">
+        {told.map((one) => (
+          <li key={one}>{one}</li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -227,7 +227,7 @@ export function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
           onChange={(brief) => change({ kind: 'put', put: { brief } })}
         />
         <TakeAlong shot={shot} rigId={draft.rig_id} onAnother={shot ? another : undefined} />
-        {plan && <Cues cues={plan.cues} time={time} onTime={setTime} />}
+        {plan && <Cues cues={plan.cues} told={plan.subject_brief} onTime={setTime} />}
       </aside>
     </main>
   );

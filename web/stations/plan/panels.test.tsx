@@ -70,7 +70,7 @@ describe('cues', () => {
       { t: 3.2, finger: 'slide', text: 'Slide left to 37 %.' },
       { t: 3.6, finger: 'turn', text: 'Turn right to 22 %.' },
     ] as Schemas['Cue'][];
-    draw(<Cues cues={cues} time={null} onTime={moved} />);
+    draw(<Cues cues={cues} told={['Set off on “go”.']} onTime={moved} />);
     const buttons = screen.getAllByRole('button');
     expect(buttons.map((button) => button.textContent)).toEqual([
       '0:03.2Slide left to 37 %.',
@@ -78,6 +78,7 @@ describe('cues', () => {
     ]);
     fireEvent.click(buttons[1] as HTMLElement);
     expect(moved).toHaveBeenCalledWith(3.6);
+    expect(screen.getByText('Tell who is filmed').parentElement?.textContent).toContain('Set off on “go”.');
   });
 });
 

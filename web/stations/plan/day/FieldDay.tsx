@@ -10,6 +10,7 @@ import { Skeleton } from '~/kit/Skeleton';
 import { SmallFrame } from '~/pictures/FrameStrip';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
 import { clock, hour, type Units } from '~/units';
+import { SubjectBrief } from '../Cues';
 import { Numbers } from '../Numbers';
 import type { Day } from './fieldStore';
 import { type FieldState, useFieldDay } from './useFieldDay';
@@ -389,6 +390,7 @@ function Shots({ day, units }: { day: Day; units: Units }) {
           </ol>
           {/* A day that was taken along by an earlier release has none. */}
           {card.numbers && <Numbers numbers={card.numbers} units={units} />}
+          {card.subject_brief && <SubjectBrief told={card.subject_brief} />}
           {card.findings.map((finding) => (
             <p key={finding.id} className="m-0 mt-1 border-l-3 border-pollen pl-2">
               {finding.text}

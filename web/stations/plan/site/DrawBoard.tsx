@@ -234,6 +234,26 @@ export function DrawBoard(props: Props) {
             </text>
           </g>
         ))}
+        {drawing.subjects.map(
+          (subject) =>
+            subject.route && (
+              <path
+                key={`${subject.id} goes`}
+                data-role="subject-way"
+                d={through(
+                  [[subject.east_m, subject.north_m], ...subject.route.points].map(([e = 0, n = 0]) => [
+                    x(e),
+                    y(n),
+                  ]),
+                )}
+                fill="none"
+                stroke="var(--pollen)"
+                strokeWidth={2}
+                strokeDasharray="7 4"
+                pointerEvents="none"
+              />
+            ),
+        )}
         {drawing.subjects.map((subject, index) => (
           <g key={subject.id} transform={`translate(${x(subject.east_m)} ${y(subject.north_m)})`}>
             <circle

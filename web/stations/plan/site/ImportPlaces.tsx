@@ -98,6 +98,7 @@ export function withImport(drawing: Drawing, found: Schemas['SiteImport'], takeH
       ...withOwnIds(found.subjects, taken).map(({ aim_m, ...subject }) => ({
         ...subject,
         up_m: subject.base_m + aim_m,
+        route: null,
       })),
     ],
   };

@@ -8,7 +8,18 @@ import { Choice } from '~/kit/Choice';
 import { Field } from '~/kit/Field';
 import { NumberRow } from '~/kit/NumberRow';
 import { useSession } from '~/shell/session';
-import { type Chosen, changed, cornerAdded, type Drawing, pointsOf, removed, thingAt } from './drawing';
+import {
+  type Chosen,
+  changed,
+  cornerAdded,
+  type Drawing,
+  firstWay,
+  pointsOf,
+  removed,
+  thingAt,
+  wayLed,
+} from './drawing';
+import { WayForm } from './WayForm';
 
 type Props = {
   drawing: Drawing;
@@ -105,8 +116,8 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
           ]}
         />
       )}
-      {points === undefined && number('east_m', 'East of take-off')}
-      {points === undefined && number('north_m', 'North of take-off')}
+      {(points === undefined || 'route' in thing) && number('east_m', 'East of take-off')}
+      {(points === undefined || 'route' in thing) && number('north_m', 'North of take-off')}
       {solid &&
         points === undefined &&
         number('width_m', kind === 'cylinder' || kind === 'canopy' ? 'Across' : 'Width')}
@@ -118,6 +129,27 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
       {kind === 'wire' && number('sag_m', 'Hangs through')}
       {chosen.list === 'subjects' && number('up_m', 'Aimed at, above take-off')}
       {chosen.list === 'subjects' && number('base_m', 'Foot above take-off')}
+      {'route' in thing && (
+        <>
+          <Choice
+            label="It"
+            value={thing.route ? 'goes' : 'stands'}
+            onChange={(value) => put({ route: value === 'goes' ? firstWay(thing) : null })}
+            options={[
+              { value: 'stands', label: 'Stands' },
+              { value: 'goes', label: 'Goes a way' },
+            ]}
+          />
+          {thing.route && (
+            <WayForm
+              way={thing.route}
+              units={units}
+              onChange={(route) => put({ route })}
+              onLed={(on) => onDone(wayLed(drawing, chosen, on))}
+            />
+          )}
+        </>
+      )}
       {chosen.list === 'spots' && number('up_m', 'Above take-off')}
       {kind === 'boundary' && (
         <Choice
@@ -130,7 +162,7 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
           ]}
         />
       )}
-      {points !== undefined && (
+      {points !== undefined && !('route' in thing) && (
         <Button onClick={() => onDone(cornerAdded(drawing, chosen, Math.max(0, points.length - 2)))}>
           One corner more
         </Button>

@@ -73,9 +73,25 @@ export function thingAt(drawing: Drawing, { list, index }: Chosen): Thing | unde
   return listOf(drawing, list)[index];
 }
 
-/** The corners of a thing that has several places. */
-export const pointsOf = (thing: Thing | undefined): number[][] | undefined =>
-  thing !== undefined && 'points' in thing ? thing.points : undefined;
+/** The corners of a thing that has several places; of a subject that goes a way those after its own place. */
+export const pointsOf = (thing: Thing | undefined): number[][] | undefined => {
+  if (thing === undefined) return undefined;
+  if ('route' in thing) return thing.route?.points;
+  return 'points' in thing ? thing.points : undefined;
+};
+
+/** A thing with other corners. A stop at a corner that is gone is gone too. */
+const withPoints = (thing: Thing, points: number[][]): Thing =>
+  'route' in thing && thing.route
+    ? {
+        ...thing,
+        route: {
+          ...thing.route,
+          points: points as Place[],
+          stops: thing.route.stops.filter((stop) => stop.corner <= points.length),
+        },
+      }
+    : ({ ...thing, points } as Thing);
 
 /** How wide and how long a thing is, where it has a size. */
 export const sizeOf = (thing: Thing): [number, number] | null =>
@@ -98,8 +114,13 @@ const everyThing = (drawing: Drawing, step: (thing: Thing) => Thing): Drawing =>
 function placed(thing: Thing, to: (east: number, north: number) => Place): Thing {
   const next = { ...thing };
   if ('east_m' in next) [next.east_m, next.north_m] = to(next.east_m, next.north_m);
-  if ('points' in next && next.points) next.points = next.points.map(([e = 0, n = 0]) => to(e, n));
-  return next;
+  const points = pointsOf(next);
+  return points
+    ? withPoints(
+        next,
+        points.map(([e = 0, n = 0]) => to(e, n)),
+      )
+    : next;
 }
 
 export function changed(drawing: Drawing, chosen: Chosen, change: Record<string, unknown>): Drawing {
@@ -130,7 +151,12 @@ export function cornerMoved(drawing: Drawing, chosen: Chosen, corner: number, to
   const points = pointsOf(thingAt(drawing, chosen));
   return points === undefined
     ? drawing
-    : changed(drawing, chosen, { points: points.map((p, k) => (k === corner ? to.map(tidy) : p)) });
+    : become(drawing, chosen, (thing) =>
+        withPoints(
+          thing,
+          points.map((p, k) => (k === corner ? to.map(tidy) : p)),
+        ),
+      );
 }
 
 /** A corner put in after another, or taken out where enough are left. */
@@ -140,10 +166,30 @@ export function cornerAdded(drawing: Drawing, chosen: Chosen, after: number): Dr
   const a = points[after] ?? [0, 0];
   const b = points[(after + 1) % points.length] ?? [0, 0];
   const middle = [tidy(((a[0] ?? 0) + (b[0] ?? 0)) / 2), tidy(((a[1] ?? 0) + (b[1] ?? 0)) / 2)];
-  return changed(drawing, chosen, {
-    points: [...points.slice(0, after + 1), middle, ...points.slice(after + 1)],
+  return become(drawing, chosen, (thing) =>
+    withPoints(thing, [...points.slice(0, after + 1), middle, ...points.slice(after + 1)]),
+  );
+}
+
+/** A subject’s way led on, as far and the same way as its last piece; or one piece shorter. */
+export function wayLed(drawing: Drawing, chosen: Chosen, on: boolean): Drawing {
+  return become(drawing, chosen, (thing) => {
+    if (!('route' in thing) || !thing.route) return thing;
+    const points = thing.route.points;
+    const line = [[thing.east_m, thing.north_m], ...points];
+    const [last, before] = [line.at(-1) ?? [0, 0], line.at(-2) ?? [0, 0]];
+    const next = [0, 1].map((k) => tidy(2 * (last[k] ?? 0) - (before[k] ?? 0)));
+    return withPoints(thing, on ? [...points, next] : points.slice(0, -1));
   });
 }
+
+/** How a subject begins to go where it stood: some metres to the east, at a walk. */
+export const firstWay = (subject: Schemas['SiteSubject']): Schemas['SubjectRoute'] => ({
+  points: [[tidy(subject.east_m + 15), subject.north_m]],
+  pace_mps: 1.4,
+  stops: [],
+  cue: '',
+});
 
 const bearing = (degrees: number) => ((degrees % 360) + 360) % 360;
 
@@ -223,7 +269,10 @@ export function made(tool: Tool, places: Place[]): { list: List; item: Thing } |
   };
   switch (tool) {
     case 'subject':
-      return { list: 'subjects', item: { id: newId('subject'), name: 'subject', ...at, up_m: 2, base_m: 0 } };
+      return {
+        list: 'subjects',
+        item: { id: newId('subject'), name: 'subject', ...at, up_m: 2, base_m: 0, route: null },
+      };
     case 'box':
       return {
         list: 'solids',
