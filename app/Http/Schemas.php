@@ -67,6 +67,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'areas', type: 'array', items: new OA\Items(ref: '#/components/schemas/Area')),
     new OA\Property(property: 'observers', type: 'array', items: new OA\Items(ref: '#/components/schemas/Observer')),
 ], type: 'object')]
+#[OA\Schema(schema: 'SiteOwn', description: 'what a file’s site says of itself; left out where it says nothing', properties: [
+    new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'ceiling_m', type: 'number'),
+    new OA\Property(property: 'sight_line_m', type: 'number'), new OA\Property(property: 'people_m', type: 'number'),
+    new OA\Property(property: 'variation_deg', type: 'number'), new OA\Property(property: 'zone', type: 'string'),
+    new OA\Property(property: 'ground', ref: '#/components/schemas/Ground'),
+], type: 'object')]
 #[OA\Schema(schema: 'TrackPoint', required: ['t', 'lat', 'lon'], properties: [
     new OA\Property(property: 't', description: 's', type: 'number'), new OA\Property(property: 'lat', type: 'number'),
     new OA\Property(property: 'lon', type: 'number'), new OA\Property(property: 'alt_m', type: 'number'),

@@ -14,7 +14,8 @@ use Larkspur\Refusal;
  */
 final class GeoJsonSiteReader
 {
-    public static function read(string $text, ?GeoPoint $home): SiteImport
+    /** @param  list<GeoPoint>  $known  places that are filmed at */
+    public static function read(string $text, ?GeoPoint $home, array $known = []): SiteImport
     {
         try {
             $document = json_decode(str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text, true, 64, JSON_THROW_ON_ERROR);
@@ -25,16 +26,18 @@ final class GeoJsonSiteReader
             );
         }
         $features = [];
-        self::gather($document, '', [], $features, 'file');
+        $nothing = 0;
+        self::gather($document, '', [], $features, $nothing, 'file');
 
-        return SiteImport::of($features, $home);
+        return SiteImport::of($features, $home, $known, $nothing);
     }
 
     /**
      * @param  array<string, mixed>  $properties
      * @param  list<Feature>  $features
+     * @param  int  $nothing  features without a place
      */
-    private static function gather(mixed $node, string $name, array $properties, array &$features, string $place): void
+    private static function gather(mixed $node, string $name, array $properties, array &$features, int &$nothing, string $place): void
     {
         if (! is_array($node) || ! is_string($node['type'] ?? null)) {
             throw new Refusal(
@@ -47,7 +50,7 @@ final class GeoJsonSiteReader
             foreach (is_array($node[$parts] ?? null) ? $node[$parts] : throw new Refusal(
                 Fact::of('geo-json-site-reader.it-has-no', parts: $parts), $place, Fact::of('geo-json-site-reader.a-list'),
             ) as $k => $part) {
-                self::gather($part, $name, $properties, $features, "$place.$parts.$k");
+                self::gather($part, $name, $properties, $features, $nothing, "$place.$parts.$k");
             }
 
             return;
@@ -57,7 +60,9 @@ final class GeoJsonSiteReader
             $properties = is_array($node['properties'] ?? null) ? $node['properties'] : [];
             $name = is_string($properties['name'] ?? null) ? $properties['name'] : '';
             if (($node['geometry'] ?? null) !== null) {
-                self::gather($node['geometry'], $name, $properties, $features, "$place.geometry");
+                self::gather($node['geometry'], $name, $properties, $features, $nothing, "$place.geometry");
+            } else {
+                $nothing++;
             }
 
             return;
@@ -68,18 +73,26 @@ final class GeoJsonSiteReader
             'MultiPoint' => array_map(static fn (mixed $p): array => ['point', [$p]], self::list($coordinates, $place)),
             'LineString' => [['line', $coordinates]],
             'MultiLineString' => array_map(static fn (mixed $line): array => ['line', $line], self::list($coordinates, $place)),
-            // Holes are of no use to a site: the outer ring is what stands.
-            'Polygon' => [['area', self::list($coordinates, $place)[0] ?? null]],
-            'MultiPolygon' => array_map(
-                static fn (mixed $rings): array => ['area', self::list($rings, $place)[0] ?? null], self::list($coordinates, $place),
-            ),
+            'Polygon' => [self::rings($coordinates, $place)],
+            'MultiPolygon' => array_map(static fn (mixed $rings): array => self::rings($rings, $place), self::list($coordinates, $place)),
             default => throw new Refusal(
                 Fact::of('geo-json-site-reader.geometry-geojson', type: $node['type']), $place,
                 Fact::of('geo-json-site-reader.point-linestring-polygon-also'),
             ),
-        } as [$kind, $points]) {
-            $features[] = ['kind' => $kind, 'points' => self::points($points, $place), 'name' => $name, 'properties' => $properties];
+        } as $shape) {
+            $features[] = [
+                'kind' => $shape[0], 'points' => self::points($shape[1], $place), 'name' => $name, 'properties' => $properties,
+                'holes' => array_map(static fn (mixed $ring): array => self::points($ring, $place), array_slice($shape, 2)),
+            ];
         }
+    }
+
+    /** @return list<mixed> the outer ring, and the holes in it */
+    private static function rings(mixed $coordinates, string $place): array
+    {
+        $rings = self::list($coordinates, $place);
+
+        return ['area', $rings[0] ?? null, ...array_slice($rings, 1)];
     }
 
     /** @return list<mixed> */

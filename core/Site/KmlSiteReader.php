@@ -29,9 +29,21 @@ final class KmlSiteReader implements XmlListener
 
     private bool $inner = false;
 
+    private bool $extruded = false;
+
+    private string $above = '';
+
+    /** Placemarks that hold nothing that can stand. */
+    private int $nothing = 0;
+
     private ?string $shape = null;
 
-    /** @var list<array{kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>}> */
+    /**
+     * @var list<array{
+     *     kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>,
+     *     holes: list<non-empty-list<array{float, float, ?float}>>, tall: ?float,
+     * }>
+     */
     private array $shapes = [];
 
     /** @var list<Feature> */
@@ -41,13 +53,16 @@ final class KmlSiteReader implements XmlListener
     {
     }
 
-    /** @param  resource  $stream */
-    public static function read(mixed $stream, ?GeoPoint $home): SiteImport
+    /**
+     * @param  resource  $stream
+     * @param  list<GeoPoint>  $known  places that are filmed at
+     */
+    public static function read(mixed $stream, ?GeoPoint $home, array $known = []): SiteImport
     {
         $reader = new self;
         XmlEvents::read($stream, $reader);
 
-        return SiteImport::of($reader->features, $home);
+        return SiteImport::of($reader->features, $home, $known, $reader->nothing);
     }
 
     public function opens(string $name, array $attributes, int $line): void
@@ -63,7 +78,7 @@ final class KmlSiteReader implements XmlListener
         }
         match ($local) {
             'Placemark' => [$this->inPlacemark, $this->name, $this->properties, $this->shapes] = [true, '', [], []],
-            'Point', 'LineString', 'Polygon' => $this->shape = $local,
+            'Point', 'LineString', 'Polygon' => [$this->shape, $this->extruded, $this->above] = [$local, false, ''],
             'innerBoundaryIs' => $this->inner = true,
             'Data', 'SimpleData' => $this->data = $attributes['name'] ?? '',
             default => null,
@@ -79,6 +94,8 @@ final class KmlSiteReader implements XmlListener
             'name' => $this->name = trim($text),
             'value', 'SimpleData' => $this->properties[$this->data] = self::decoded(trim($text)),
             'innerBoundaryIs' => $this->inner = false,
+            'extrude' => $this->extruded = trim($text) === '1' || trim($text) === 'true',
+            'altitudeMode' => $this->above = trim($text),
             'coordinates' => $this->coordinates($text, $line),
             'Placemark' => $this->placemark(),
             default => null,
@@ -92,7 +109,7 @@ final class KmlSiteReader implements XmlListener
 
     private function coordinates(string $text, int $line): void
     {
-        if ($this->inner || $this->shape === null) {
+        if ($this->shape === null) {
             return;
         }
         $points = [];
@@ -113,15 +130,40 @@ final class KmlSiteReader implements XmlListener
                 Fact::of('kml-site-reader.longitude-latitude'),
             );
         }
-        $this->shapes[] = ['kind' => ['Point' => 'point', 'LineString' => 'line', 'Polygon' => 'area'][$this->shape], 'points' => $points];
-        $this->shape = null;
+        if ($this->inner) {
+            if ($this->shapes !== []) {
+                $this->shapes[count($this->shapes) - 1]['holes'][] = $points;
+            }
+
+            return;
+        }
+        $this->shapes[] = [
+            'kind' => ['Point' => 'point', 'LineString' => 'line', 'Polygon' => 'area'][$this->shape], 'points' => $points, 'holes' => [],
+            'tall' => $this->tall($points),
+        ];
+    }
+
+    /**
+     * How tall a shape stands that is drawn down to the ground: the highest of its places above it.
+     *
+     * @param  non-empty-list<array{float, float, ?float}>  $points
+     */
+    private function tall(array $points): ?float
+    {
+        $most = max(array_map(static fn (array $point): float => $point[2] ?? 0.0, $points));
+
+        return $this->extruded && $this->above === 'relativeToGround' && $most > 0.0 ? $most : null;
     }
 
     private function placemark(): void
     {
-        foreach ($this->shapes as $shape) {
-            $this->features[] = [...$shape, 'name' => $this->name, 'properties' => $this->properties];
+        foreach ($this->shapes as ['kind' => $kind, 'points' => $points, 'holes' => $holes, 'tall' => $tall]) {
+            $this->features[] = [
+                'kind' => $kind, 'points' => $points, 'holes' => $holes, 'name' => $this->name,
+                'properties' => $tall === null ? $this->properties : ['height_m' => $tall, ...$this->properties],
+            ];
         }
+        $this->nothing += $this->shapes === [] ? 1 : 0;
         $this->inPlacemark = false;
     }
 }

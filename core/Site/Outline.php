@@ -11,6 +11,11 @@ use Larkspur\Refusal;
 /** Plane geometry of outlines: closed ones by their corners in order, open ones as lines. Metres over the ground. */
 final class Outline
 {
+    /** Width of the slit that leads to a hole, m: nothing that flies gets through. */
+    private const SLIT = 0.02;
+
+    private const SLITS_TRIED = 60;
+
     /** Pairs of sides that are looked at closely, for each corner: those of real places are a handful. */
     private const TESTS = 10;
 
@@ -334,5 +339,47 @@ final class Outline
         }
 
         return true;
+    }
+
+    /**
+     * An outline with a hole in it as one that does not cross itself: led through a narrow slit to the hole, round it, and back. Of the
+     * pairs of corners the nearest that lets the slit through is taken.
+     *
+     * @param  non-empty-list<Position>  $outline
+     * @param  non-empty-list<Position>  $hole
+     * @return ?non-empty-list<Position> null where no slit leads there
+     */
+    public static function keyholed(array $outline, array $hole): ?array
+    {
+        $outline = self::twiceArea($outline) < 0 ? array_reverse($outline) : $outline;
+        $hole = self::twiceArea($hole) > 0 ? array_reverse($hole) : $hole;
+        $pairs = [];
+        foreach ($outline as $i => $a) {
+            foreach ($hole as $j => $b) {
+                $pairs["$i $j"] = $b->minus($a)->ground();
+            }
+        }
+        asort($pairs);
+        foreach (array_slice(array_keys($pairs), 0, self::SLITS_TRIED) as $pair) {
+            [$i, $j] = array_map(intval(...), explode(' ', $pair));
+            $round = [...array_slice($hole, $j), ...array_slice($hole, 0, $j)];
+            $after = self::slit($outline[$i], $outline[($i + 1) % count($outline)]);
+            $before = self::slit($hole[$j], $hole[($j - 1 + count($hole)) % count($hole)]);
+            $ring = [...array_slice($outline, 0, $i + 1), ...$round, $before, $after, ...array_slice($outline, $i + 1)];
+            if (self::selfCrossing($ring) === null) {
+                return $ring;
+            }
+        }
+
+        return null;
+    }
+
+    /** A place a slit's width from one corner toward the next. */
+    private static function slit(Position $from, Position $to): Position
+    {
+        $way = $to->minus($from);
+        $share = min(0.5, self::SLIT / max(1e-6, $way->ground()));
+
+        return $from->plus($share * $way->east, $share * $way->north, 0.0);
     }
 }

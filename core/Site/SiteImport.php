@@ -20,6 +20,7 @@ use Larkspur\Refusal;
  *
  * @phpstan-type Feature array{
  *     kind: 'point'|'line'|'area', points: non-empty-list<array{float, float, ?float}>, name: string, properties: array<string, mixed>,
+ *     holes?: list<non-empty-list<array{float, float, ?float}>>,
  * }
  */
 final class SiteImport
@@ -32,6 +33,9 @@ final class SiteImport
 
     /** All of it farther than this, and the coordinates are taken for turned round, m. */
     private const ELSEWHERE = 30000.0;
+
+    /** A school films within this of the places that it knows, m. */
+    private const COUNTRY = 600000.0;
 
     /** Corners nearer than this to their neighbours are one, m. */
     private const SAME = 0.05;
@@ -48,11 +52,27 @@ final class SiteImport
     /** @var list<array{east_m: float, north_m: float, up_m: float}> */
     public array $spots = [];
 
-    /** @var list<array{id: string, name: string, east_m: float, north_m: float, base_m: float, aim_m: float}> things to film */
+    /**
+     * Things to film.
+     *
+     * @var list<array{
+     *     id: string, name: string, east_m: float, north_m: float, base_m: float, aim_m: float, route: ?array<string, mixed>,
+     * }>
+     */
     public array $subjects = [];
 
     /** @var array{lat: float, lon: float, alt_m: float} take-off */
     public readonly array $home;
+
+    /**
+     * What the file's site says of itself beside what stands there: name, limits, ground, clock; empty of others.
+     *
+     * @var array<string, mixed>
+     */
+    public array $own = [];
+
+    /** Where the take-off point of the file's own site lies from here: what it wrote in metres is written about that. */
+    private Position $shift;
 
     /** @var list<Fact> what was done to the file's contents, and what was left out */
     public array $notes = [];
@@ -62,13 +82,16 @@ final class SiteImport
     private function __construct(private readonly LocalFrame $frame)
     {
         $this->home = $frame->origin->toArray();
+        $this->shift = new Position(0, 0, 0);
     }
 
     /**
      * @param  list<Feature>  $features  longitude, latitude, height
      * @param  ?GeoPoint  $home  of the site that it is for; null where the file's own first place becomes one
+     * @param  list<GeoPoint>  $known  places that are filmed at: by them a new site's coordinates are told from turned ones
+     * @param  int  $nothing  features without a place or of a kind that can't stand
      */
-    public static function of(array $features, ?GeoPoint $home): self
+    public static function of(array $features, ?GeoPoint $home, array $known = [], int $nothing = 0): self
     {
         if ($features === []) {
             throw new Refusal(
@@ -76,10 +99,21 @@ final class SiteImport
             );
         }
         $own = self::ownHome($features);
+        $turned = $home === null && $own === null && self::liesTurned($features, $known);
+        $features = $turned ? self::turned($features) : $features;
         $home ??= $own ?? self::middle($features);
         $import = new self(new LocalFrame($home));
         $import->found = count($features);
+        if ($turned) {
+            $import->notes[] = Fact::of('site-import.read-written-all-lies');
+        }
+        if ($nothing > 0) {
+            $import->notes[] = Fact::of('site-import.hold-nothing', count: $nothing);
+        }
         $features = $import->turnedRound($features, $home);
+        if ($own !== null) {
+            $import->shift = $import->frame->position($own);
+        }
         $near = [];
         $far = 0;
         foreach ($features as $feature) {
@@ -160,12 +194,7 @@ final class SiteImport
         if ($nearest(false) > self::ELSEWHERE && $nearest(true) < self::FAR) {
             $this->notes[] = Fact::of('site-import.read-written-all-lies');
 
-            return array_map(
-                static fn (array $feature): array => [
-                    ...$feature, 'points' => array_map(static fn (array $p): array => [$p[1], $p[0], $p[2]], $feature['points']),
-                ],
-                $features,
-            );
+            return self::turned($features);
         }
         foreach ($features as $feature) {
             foreach ($feature['points'] as [$longitude, $latitude]) {
@@ -182,15 +211,64 @@ final class SiteImport
     }
 
     /**
+     * Latitude and longitude exchanged.
+     *
+     * @param  list<Feature>  $features
+     * @return list<Feature>
+     */
+    private static function turned(array $features): array
+    {
+        $exchanged = static fn (array $points): array => array_map(static fn (array $p): array => [$p[1], $p[0], $p[2]], $points);
+
+        return array_map(
+            static fn (array $feature): array => [
+                ...$feature, 'points' => $exchanged($feature['points']),
+                ...isset($feature['holes']) ? ['holes' => array_map($exchanged, $feature['holes'])] : [],
+            ],
+            $features,
+        );
+    }
+
+    /**
+     * Whether a file for a new site has latitude before longitude: it would lie beyond a pole as written, or far from every place that is
+     * filmed at, and turned round it lies near one.
+     *
+     * @param  non-empty-list<Feature>  $features
+     * @param  list<GeoPoint>  $known
+     */
+    private static function liesTurned(array $features, array $known): bool
+    {
+        $points = array_merge(...array_map(static fn (array $feature): array => $feature['points'], $features));
+        if (array_filter($points, static fn (array $p): bool => abs($p[0]) > 90) !== []) {
+            return false;
+        }
+        if (array_filter($points, static fn (array $p): bool => abs($p[1]) > 90) !== []) {
+            return true;
+        }
+        [$as, $turned] = [INF, INF];
+        foreach ($known as $place) {
+            $frame = new LocalFrame($place);
+            [$a, $b] = $points[intdiv(count($points), 2)];
+            $as = min($as, hypot($frame->eastOf($a), $frame->northOf($b)));
+            $turned = min($turned, hypot($frame->eastOf($b), $frame->northOf($a)));
+        }
+
+        return $as > self::COUNTRY && $turned < self::COUNTRY;
+    }
+
+    /**
      * @param  Feature  $feature
      * @return non-empty-list<Position>
      */
     private function places(array $feature): array
     {
-        return array_map(
-            fn (array $p): Position => new Position(round($this->frame->eastOf($p[0]), 3), round($this->frame->northOf($p[1]), 3), 0.0),
-            $feature['points'],
-        );
+        return array_map($this->place(...), $feature['points']);
+    }
+
+    /** @param  array{float, float, ?float}  $point */
+    private function place(array $point): Position
+    {
+        return new Position(round($this->frame->eastOf($point[0]), 3), round($this->frame->northOf($point[1]), 3), 0.0);
     }
 
     /**
@@ -203,16 +281,36 @@ final class SiteImport
         $kind = is_string($properties['kind'] ?? null) ? $properties['kind'] : null;
         $id = is_string($properties['id'] ?? null) && $properties['id'] !== '' ? $properties['id'] : 'import-'.$number;
         $name = $feature['name'] !== '' ? $feature['name'] : "no. $number";
-        if ($kind === 'home' || $kind === 'path') {
+        if ($kind === 'home') {
+            $this->own($properties);
+
+            return;
+        }
+        if ($kind === 'path') {
+            $this->notes[] = Fact::of('site-import.path-is-flown', name: $name);
+
             return;
         }
         if ($kind === 'solid' && is_array($properties['solid'] ?? null)) {
-            $this->solids[] = Solid::read(Fields::of([...$properties['solid'], 'id' => $id, 'name' => $name]))->toArray();
+            $this->solids[] = Solid::read(Fields::of([...$this->shifted($properties['solid']), 'id' => $id, 'name' => $name]))->toArray();
 
             return;
         }
         if ($kind === 'spot' && is_numeric($properties['up_m'] ?? null)) {
-            $this->spots[] = ['east_m' => $places[0]->east, 'north_m' => $places[0]->north, 'up_m' => (float) $properties['up_m']];
+            $up = round((float) $properties['up_m'] + $this->shift->up, 3);
+            $this->spots[] = ['east_m' => $places[0]->east, 'north_m' => $places[0]->north, 'up_m' => $up];
+
+            return;
+        }
+        if ($kind === 'subject') {
+            $base = is_numeric($properties['base_m'] ?? null) ? (float) $properties['base_m'] : 0.0;
+            $this->subjects[] = [
+                'id' => $id, 'name' => $name, 'east_m' => $places[0]->east, 'north_m' => $places[0]->north,
+                'base_m' => round($base + $this->shift->up, 3),
+                'aim_m' => is_numeric($properties['aim_m'] ?? null) ? (float) $properties['aim_m'] : 1.5,
+                'route' => is_array($properties['route'] ?? null)
+                    ? Route::read(Fields::of($this->shifted($properties['route']), 'route'))->toArray() : null,
+            ];
 
             return;
         }
@@ -222,6 +320,9 @@ final class SiteImport
             return;
         }
         $height = self::height($properties);
+        if ($height === null && self::says($properties)) {
+            $this->notes[] = Fact::of('site-import.height-not-read', name: $name);
+        }
         $known = in_array($kind, Area::KINDS, true) ? $kind : null;
         if ($feature['kind'] === 'point') {
             $this->point(
@@ -231,8 +332,55 @@ final class SiteImport
         } elseif ($feature['kind'] === 'line') {
             $this->line($id, $name, self::thinned($places), $height, $known);
         } else {
-            $this->outline($id, $name, self::thinned($places), $height, $known);
+            $holes = array_map(fn (array $ring): array => self::thinned(array_map($this->place(...), $ring)), $feature['holes'] ?? []);
+            $this->outline($id, $name, self::thinned($places), $height, $known, $holes);
         }
+    }
+
+    /**
+     * What the file's site says of itself.
+     *
+     * @param  array<string, mixed>  $properties  of its take-off point
+     */
+    private function own(array $properties): void
+    {
+        $own = array_intersect_key($properties, array_flip([
+            'ceiling_m', 'sight_line_m', 'people_m', 'variation_deg', 'zone', 'ground',
+        ]));
+        try {
+            $site = Site::read(Fields::of(['home' => $this->home, ...$own], 'file'))->toArray();
+            $this->own = [
+                ...array_intersect_key($site, $own), ...is_string($properties['site'] ?? null) ? ['name' => $properties['site']] : [],
+            ];
+            unset($this->own['ground']['spots']);
+        } catch (Refusal $refusal) {
+            $this->notes[] = $refusal->fact;
+        }
+    }
+
+    /**
+     * What was written in metres about the file's own take-off, about this one.
+     *
+     * @param  array<array-key, mixed>  $form
+     * @return array<array-key, mixed>
+     */
+    private function shifted(array $form): array
+    {
+        $by = ['east_m' => $this->shift->east, 'north_m' => $this->shift->north, 'base_m' => $this->shift->up];
+        if ($this->shift->ground() < 0.001 && abs($this->shift->up) < 0.001) {
+            return $form;
+        }
+        foreach ($by as $name => $more) {
+            if (is_numeric($form[$name] ?? null) || ($name === 'base_m' && isset($form['height_m']))) {
+                $form[$name] = round((float) ($form[$name] ?? 0.0) + $more, 3);
+            }
+        }
+        if (is_array($form['points'] ?? null)) {
+            $form['points'] = array_map(fn (mixed $p): mixed => is_array($p) && is_numeric($p[0] ?? null) && is_numeric($p[1] ?? null)
+                ? [round($p[0] + $this->shift->east, 3), round($p[1] + $this->shift->north, 3)] : $p, $form['points']);
+        }
+
+        return $form;
     }
 
     private function point(string $id, string $name, Position $place, ?float $height, float $base, ?float $aim): void
@@ -245,6 +393,7 @@ final class SiteImport
         }
         $this->subjects[] = [
             'id' => $id, 'name' => $name, 'east_m' => $place->east, 'north_m' => $place->north, 'base_m' => $base, 'aim_m' => $aim ?? 1.5,
+            'route' => null,
         ];
     }
 
@@ -270,8 +419,9 @@ final class SiteImport
     /**
      * @param  non-empty-list<Position>  $places
      * @param  ?value-of<Area::KINDS>  $kind
+     * @param  list<non-empty-list<Position>>  $holes
      */
-    private function outline(string $id, string $name, array $places, ?float $height, ?string $kind): void
+    private function outline(string $id, string $name, array $places, ?float $height, ?string $kind, array $holes): void
     {
         if (count($places) > 1 && $places[0]->minus($places[count($places) - 1])->length() < self::SAME) {
             $places = array_slice($places, 0, -1);
@@ -290,6 +440,12 @@ final class SiteImport
             $this->notes[] = Fact::of('site-import.encloses-nothing-left-out', name: $name);
 
             return;
+        }
+        foreach ($holes as $hole) {
+            $hole = count($hole) > 1 && $hole[0]->minus($hole[count($hole) - 1])->length() < self::SAME ? array_slice($hole, 0, -1) : $hole;
+            $open = count($hole) < 3 || count($places) + count($hole) + 2 > Solid::MOST_POINTS ? null : Outline::keyholed($places, $hole);
+            $places = $open ?? $places;
+            $this->notes[] = Fact::of($open === null ? 'site-import.hole-left-out' : 'site-import.hole-kept', name: $name);
         }
         if ($kind !== null) {
             $this->areas[] = (new Area($id, $name, $kind, $places))->toArray();
@@ -315,6 +471,16 @@ final class SiteImport
         }
 
         return null;
+    }
+
+    /**
+     * Whether something is said of a height.
+     *
+     * @param  array<string, mixed>  $properties
+     */
+    private static function says(array $properties): bool
+    {
+        return array_filter(['height_m', 'height'], static fn (string $name): bool => ($properties[$name] ?? '') !== '') !== [];
     }
 
     /**

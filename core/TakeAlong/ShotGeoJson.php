@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Larkspur\TakeAlong;
 
 use Larkspur\Choreography\Plan;
+use Larkspur\Fields;
+use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
 use Larkspur\Site\Outline;
@@ -19,9 +21,22 @@ final class ShotGeoJson
     /** Samples of 0.02 s between positions of the path. */
     private const STRIDE = 10;
 
-    public static function ofSite(Site $site): string
+    /** @param  list<array<string, mixed>>  $subjects  as a site keeps them: id, name, lat, lon, alt_m, base_alt_m and perhaps a route */
+    public static function ofSite(Site $site, array $subjects = []): string
     {
-        return self::written($site->frame(), self::features($site));
+        $frame = $site->frame();
+        $features = array_map(static function (array $subject) use ($frame): array {
+            $fields = Fields::of($subject);
+            $place = $frame->position(GeoPoint::read($fields));
+            $base = $fields->number('base_alt_m') - $frame->origin->altitude;
+
+            return ['type' => 'Point', 'places' => [$place], 'properties' => [
+                'kind' => 'subject', 'id' => $fields->text('id'), 'name' => $fields->text('name'), 'base_m' => round($base, 3),
+                'aim_m' => round($place->up - $base, 3), ...isset($subject['route']) ? ['route' => $subject['route']] : [],
+            ]];
+        }, $subjects);
+
+        return self::written($frame, [...self::features($site), ...$features]);
     }
 
     public static function ofPlan(Plan $plan, string $title): string
@@ -50,7 +65,10 @@ final class ShotGeoJson
             'type' => 'Point', 'places' => [new Position(0, 0, 0)],
             'properties' => [
                 'kind' => 'home', 'name' => 'take-off', 'ceiling_m' => $site->ceiling, 'sight_line_m' => $site->sightLine,
-                'people_m' => $site->people,
+                'people_m' => $site->people, ...array_intersect_key($site->toArray(), ['variation_deg' => 1, 'zone' => 1]),
+                'site' => $site->name,
+                // Spot heights are features of their own.
+                ...array_filter(['ground' => array_diff_key($site->ground?->toArray() ?? [], ['spots' => 1])]),
             ],
         ]];
         foreach ($site->solids as $solid) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Documents\Site;
 
 use Documents\Document;
+use Documents\Map;
 use Documents\Shape;
 use Larkspur\Fact;
 use Larkspur\Site\SiteImport;
@@ -19,6 +20,7 @@ final readonly class SiteImportDocument implements Document
      * @param  list<array<string, mixed>>  $observers
      * @param  list<Spot>  $spots
      * @param  list<ImportedSubject>  $subjects
+     * @param  Map<mixed>  $own  what the file’s site says of itself: name, limits, clock, ground; empty of others
      * @param  list<Fact>  $notes
      */
     public function __construct(
@@ -33,6 +35,8 @@ final readonly class SiteImportDocument implements Document
         public array $observers,
         public array $spots,
         public array $subjects,
+        #[Shape('SiteOwn')]
+        public Map $own,
         public array $notes,
     ) {
     }
@@ -45,10 +49,11 @@ final readonly class SiteImportDocument implements Document
             array_map(
                 static fn (array $one): ImportedSubject => new ImportedSubject(
                     $one['id'], $one['name'], $one['east_m'], $one['north_m'], $one['base_m'], $one['aim_m'],
+                    $one['route'],
                 ),
                 $import->subjects,
             ),
-            Fact::unique($import->notes),
+            new Map($import->own), Fact::unique($import->notes),
         );
     }
 }

@@ -3062,6 +3062,7 @@ export interface components {
             north_m: number;
             base_m: number;
             aim_m: number;
+            route: components["schemas"]["SubjectRoute"] | null;
         };
         Intent: {
             schema?: string;
@@ -4594,6 +4595,7 @@ export interface components {
             observers: components["schemas"]["Observer"][];
             spots: components["schemas"]["Spot"][];
             subjects: components["schemas"]["ImportedSubject"][];
+            own: components["schemas"]["SiteOwn"];
             notes: string[];
         };
         SiteName: {
@@ -4603,6 +4605,16 @@ export interface components {
             version: number;
             /** @description how many things can be filmed there */
             subjects: number;
+        };
+        /** @description what a file’s site says of itself; left out where it says nothing */
+        SiteOwn: {
+            name?: string;
+            ceiling_m?: number;
+            sight_line_m?: number;
+            people_m?: number;
+            variation_deg?: number;
+            zone?: string;
+            ground?: components["schemas"]["Ground"];
         };
         SiteReading: {
             fault: components["schemas"]["DrawingFault"] | null;

@@ -44,9 +44,15 @@ const WHEELED = 1.12;
 
 /**
  * @param fitted what is shown until a hand moves the board
+ * @param all what “All” shows, where that is more than is shown at first
  * @param onPress is told every press; a drag that it takes when it sets out (true) does not move the board
  */
-export function useBoard(fitted: View, { width, height }: Size, onPress?: (press: Press) => boolean): Board {
+export function useBoard(
+  fitted: View,
+  { width, height }: Size,
+  onPress?: (press: Press) => boolean,
+  all?: View,
+): Board {
   const [moved, setMoved] = useState<View | null>(null);
   const view = moved ?? fitted;
   const half = { x: width / 2, y: height / 2 };
@@ -114,7 +120,7 @@ export function useBoard(fitted: View, { width, height }: Size, onPress?: (press
     own: moved !== null,
     nearer: () => nearer(STEP),
     farther: () => nearer(1 / STEP),
-    whole: () => setMoved(null),
+    whole: () => setMoved(all ?? null),
     bind,
   };
 }

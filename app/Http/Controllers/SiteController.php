@@ -21,6 +21,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Larkspur\Fact;
 use Larkspur\Fields;
+use Larkspur\Geo\GeoPoint;
 use Larkspur\Refusal;
 use Larkspur\Site\DrawnSite;
 use Larkspur\Site\GeoJsonSiteReader;
@@ -147,9 +148,22 @@ final class SiteController extends Controller
         assert($file instanceof UploadedFile);
         $text = (string) file_get_contents($file->getRealPath());
         $isXml = str_starts_with(ltrim($text, "\u{FEFF} \n\r\t"), '<');
-        $import = $isXml ? KmlSiteReader::read($this->stream($file), $home) : GeoJsonSiteReader::read($text, $home);
+        // A new site's coordinates are told from turned ones by the places that the school films at.
+        $known = $home === null ? $this->placesKnown() : [];
+        $import = $isXml ? KmlSiteReader::read($this->stream($file), $home, $known) : GeoJsonSiteReader::read($text, $home, $known);
 
         return $this->answer(SiteImportDocument::of($import));
+    }
+
+    /** @return list<GeoPoint> where the school films */
+    private function placesKnown(): array
+    {
+        $query = Site::query();
+        $query->orderByDesc('id')->limit(50);
+
+        return array_values(array_map(
+            static fn (Site $site): GeoPoint => GeoPoint::read(Fields::of($site->document, 'site')->group('home')), $query->get()->all(),
+        ));
     }
 
     /** @return resource */
@@ -173,7 +187,7 @@ final class SiteController extends Controller
         Trail::note('file-taken', Str::slug($site->name).'.geojson');
 
         return new Response(
-            ShotGeoJson::ofSite($site->sheet()), 200,
+            ShotGeoJson::ofSite($site->sheet(), $site->subjects), 200,
             [
                 'Content-Type' => 'application/geo+json',
                 'Content-Disposition' => 'attachment; filename="'.Str::slug($site->name).'.geojson"',

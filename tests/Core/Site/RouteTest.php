@@ -72,7 +72,9 @@ final class RouteTest extends TestCase
     {
         yield 'nowhere' => [['points' => [], 'pace_mps' => 1.0], 'points'];
         yield 'no pace' => [['points' => [[1, 1]], 'pace_mps' => 0], 'pace_mps'];
-        yield 'a stop at no corner' => [['points' => [[1, 1]], 'pace_mps' => 1.0, 'stops' => [['corner' => 2, 's' => 3]]], 'stops.0.corner'];
+        yield 'a stop at no corner' => [
+            ['points' => [[1, 1]], 'pace_mps' => 1.0, 'stops' => [['corner' => 2, 's' => 3]]], 'stops.0.corner',
+        ];
         yield 'longer than anybody holds a shot' => [['points' => [[0, 900]], 'pace_mps' => 1.0], 'pace_mps'];
     }
 

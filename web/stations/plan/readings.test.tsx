@@ -189,13 +189,17 @@ describe('a file of places', () => {
       solids: [{ id: 's' }],
       areas: [],
       observers: [],
+      own: { name: 'The arch', ceiling_m: 90 },
       spots: [{ east_m: 1, north_m: 2, up_m: 3 }],
       subjects: [{ id: 'a', name: 'arch', east_m: 5, north_m: 6, base_m: 1, aim_m: 2 }],
       notes: [],
     } as unknown as Schemas['SiteImport'];
     const fresh = withImport(EMPTY, found, true);
     expect(fresh.document.home.lat).toBe(57.61);
-    expect(fresh.subjects).toEqual([{ id: 'a', name: 'arch', east_m: 5, north_m: 6, base_m: 1, up_m: 3 }]);
+    expect([fresh.name, fresh.document.ceiling_m]).toEqual(['The arch', 90]);
+    expect(fresh.subjects).toEqual([
+      { id: 'a', name: 'arch', east_m: 5, north_m: 6, base_m: 1, up_m: 3, route: null },
+    ]);
     expect(fresh.document.ground?.spots).toHaveLength(1);
     const twice = withImport(fresh, found, false);
     expect(twice.document.solids).toHaveLength(2);

@@ -131,7 +131,7 @@ export function DrawBoard(props: Props) {
   // The first look shows all; after that the view is the hand's.
   const [first] = useState(() => shownWhole(drawing));
   const fitted: View = { ...first, per: Math.max(0.02, Math.min(width, height) / first.span) };
-  const board = useBoard(fitted, { width, height }, pressed);
+  const board = useBoard(fitted, { width, height }, pressed, wholeOf(drawing, { width, height }));
   const { x, y } = board;
   const per = x.perUnit;
   const step = roundUp(56 / Math.max(0.02, per));
@@ -171,9 +171,9 @@ export function DrawBoard(props: Props) {
     else if (event.key === '-') board.farther();
   };
 
-  const labels = labelsOn(drawing, units, x, y, { width, height });
   const thing = chosen ? thingAt(drawing, chosen) : undefined;
   const points = pointsOf(thing) ?? null;
+  const labels = labelsOn(drawing, points ?? [], units, x, y, { width, height });
   const size = thing ? sizeOf(thing) : null;
   const chosenId =
     chosen && (chosen.list === 'solids' || chosen.list === 'areas') && thing && 'id' in thing
@@ -401,6 +401,7 @@ function Length({ a, b, x, y, units }: LengthProps) {
 /** Names of what can be seen, the tallest first, where nothing else stands. */
 function labelsOn(
   drawing: Drawing,
+  handles: number[][],
   units: Units,
   x: Scale,
   y: Scale,
@@ -432,6 +433,8 @@ function labelsOn(
     [
       ...named.map(({ of }) => of),
       ...spotsOf(drawing).map((spot) => ({ ...at(spot.east_m, spot.north_m), right: x(spot.east_m) + 48 })),
+      ...handles.map(([e = 0, n = 0]) => at(e, n, 11)),
+      ...drawing.subjects.map((subject) => at(subject.east_m, subject.north_m, 6)),
       { ...at(0, 0, 9), right: x(0) + 62 },
       { left: 0, top: height - 36, right: 130, bottom: height },
     ],
@@ -448,6 +451,20 @@ function shownWhole(drawing: Drawing): { east: number; north: number; span: numb
   const [e0, e1] = [Math.min(-20, ...east), Math.max(20, ...east)];
   const [n0, n1] = [Math.min(-20, ...north), Math.max(20, ...north)];
   return { east: (e0 + e1) / 2, north: (n0 + n1) / 2, span: 1.15 * Math.max(e1 - e0, n1 - n0) };
+}
+
+/** All of it, water, boundaries and ways included. */
+function wholeOf(drawing: Drawing, { width, height }: { width: number; height: number }): View {
+  const places = [
+    ...corners(drawing, null),
+    ...drawing.subjects.map((subject): Place => [subject.east_m, subject.north_m]),
+    ...drawing.document.solids.map((solid): Place => [solid.east_m, solid.north_m]),
+  ];
+  const [east, north] = [places.map((p) => p[0]), places.map((p) => p[1])];
+  const [e0, e1] = [Math.min(-20, ...east), Math.max(20, ...east)];
+  const [n0, n1] = [Math.min(-20, ...north), Math.max(20, ...north)];
+  const per = 0.9 * Math.min(width / (e1 - e0), height / (n1 - n0));
+  return { east: (e0 + e1) / 2, north: (n0 + n1) / 2, per: Math.max(0.02, per) };
 }
 
 /** What was pressed: things of the site carry their id, spots and subjects their list. */

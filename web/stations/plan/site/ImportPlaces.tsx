@@ -7,9 +7,15 @@ import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
 import type { Drawing } from './drawing';
 
-type Props = { siteId: number | null; drawing: Drawing; onDone: (next: Drawing) => void };
+type Props = {
+  siteId: number | null;
+  drawing: Drawing;
+  /** The drawing as it would be, to be looked at; null once that is over. */
+  onLook: (preview: Drawing | null) => void;
+  onDone: (next: Drawing) => void;
+};
 
-export function ImportPlaces({ siteId, drawing, onDone }: Props) {
+export function ImportPlaces({ siteId, drawing, onLook, onDone }: Props) {
   const file = useRef<HTMLInputElement>(null);
   const look = useMutation({
     mutationFn: (chosen: File) => {
@@ -18,8 +24,14 @@ export function ImportPlaces({ siteId, drawing, onDone }: Props) {
       if (siteId !== null) form.set('site_id', String(siteId));
       return upload('/site-imports', form, () => {});
     },
+    onSuccess: (found) => onLook(withImport(drawing, found, isNew)),
   });
   const found = look.data;
+  const isNew = siteId === null && drawing.document.solids.length === 0;
+  const over = () => {
+    onLook(null);
+    look.reset();
+  };
   return (
     <Card className="p-3 grid gap-2" label="From a file">
       <h2>From a file</h2>
@@ -54,15 +66,19 @@ export function ImportPlaces({ siteId, drawing, onDone }: Props) {
               {note}
             </p>
           ))}
+          <p className="m-0 text-sm">
+            It is drawn on the board as it would stand. Nothing is on the site yet.
+          </p>
           <Button
             primary
             onClick={() => {
-              onDone(withImport(drawing, found, siteId === null && drawing.document.solids.length === 0));
-              look.reset();
+              over();
+              onDone(withImport(drawing, found, isNew));
             }}
           >
             Put it on the site
           </Button>
+          <Button onClick={over}>Leave it</Button>
         </div>
       )}
     </Card>
@@ -81,16 +97,20 @@ export function withImport(drawing: Drawing, found: Schemas['SiteImport'], takeH
       ...drawing.subjects,
     ].flatMap((one) => ('id' in one && one.id ? [one.id] : [])),
   );
+  const { name, ground, ...own } = takeHome ? found.own : {};
+  const spots = [...(document.ground?.spots ?? []), ...found.spots];
   return {
     ...drawing,
+    name: name ?? drawing.name,
     document: {
       ...document,
+      ...own,
       home: takeHome ? found.home : document.home,
       solids: [...document.solids, ...withOwnIds(found.solids, taken)],
       areas: [...(document.areas ?? []), ...withOwnIds(found.areas, taken)],
       observers: [...(document.observers ?? []), ...withOwnIds(found.observers, taken)],
-      ...(found.spots.length > 0
-        ? { ground: { spots: [...(document.ground?.spots ?? []), ...found.spots] } }
+      ...(found.spots.length > 0 || ground?.profile
+        ? { ground: { ...ground, ...(spots.length > 0 ? { spots } : {}) } }
         : {}),
     },
     subjects: [
@@ -98,7 +118,6 @@ export function withImport(drawing: Drawing, found: Schemas['SiteImport'], takeH
       ...withOwnIds(found.subjects, taken).map(({ aim_m, ...subject }) => ({
         ...subject,
         up_m: subject.base_m + aim_m,
-        route: null,
       })),
     ],
   };

@@ -72,16 +72,21 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
     began(site === null ? EMPTY : drawingOf(site)),
   );
   const [held, setHeld] = useState<Drawing | null>(null);
+  /** What a file would make of the site, while somebody looks at it. */
+  const [preview, setPreview] = useState<Drawing | null>(null);
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [tool, setTool] = useState<Tool>('choose');
   const [snap, setSnap] = useState(true);
   const [theirs, setTheirs] = useState<Schemas['Site'] | null>(null);
-  const drawing = held ?? history.now;
-
+  const drawing = preview ?? held ?? history.now;
+  // What is only looked at is not changed.
   const step = (next: Drawing) => {
+    if (preview !== null) return;
     setHeld(null);
     setHistory((now) => done(now, next));
   };
+  const hold = (next: Drawing) => preview === null && setHeld(next);
+
   const undo = () => {
     setChosen(null);
     setHistory(undone);
@@ -90,7 +95,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
     setChosen(null);
     setHistory(redone);
   };
-  const choose = (next: Chosen | null) => setChosen(next);
+  const choose = (next: Chosen | null) => preview === null && setChosen(next);
   const make = ({ list, item }: { list: Chosen['list']; item: Thing }) => {
     const next = added(history.now, list, item);
     step(next.drawing);
@@ -235,13 +240,15 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
         </div>
         <Card className="grid min-h-96 lg:min-h-0 overflow-hidden" label="From above">
           <DrawBoard
+            // What is looked at is fitted to the board by itself.
+            key={preview === null ? 'drawn' : 'looked at'}
             drawing={drawing}
-            chosen={chosen}
-            tool={tool}
+            chosen={preview === null ? chosen : null}
+            tool={preview === null ? tool : 'choose'}
             snap={snap}
             units={units}
             onChoose={choose}
-            onDrag={setHeld}
+            onDrag={hold}
             onDone={step}
             onMade={make}
             onTakeOff={takeOff}
@@ -257,7 +264,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
             ground={lies}
             units={units}
             onChoose={choose}
-            onDrag={setHeld}
+            onDrag={hold}
             onDone={step}
           />
         </Card>
@@ -286,7 +293,9 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
         ) : (
           save.error && <Notice error={save.error} />
         )}
-        {chosen && <ThingForm drawing={drawing} chosen={chosen} onDone={step} onChoose={choose} />}
+        {chosen && preview === null && (
+          <ThingForm drawing={drawing} chosen={chosen} onDone={step} onChoose={choose} />
+        )}
         <Card className="p-3 grid gap-2">
           <h2>Site</h2>
           <PickFrom
@@ -317,7 +326,15 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
             )}
           </ul>
         </Card>
-        <ImportPlaces siteId={site?.id ?? null} drawing={history.now} onDone={step} />
+        <ImportPlaces
+          siteId={site?.id ?? null}
+          drawing={history.now}
+          onLook={setPreview}
+          onDone={(next) => {
+            setPreview(null);
+            setHistory((now) => done(now, next));
+          }}
+        />
         <SiteLimits drawing={history.now} onDone={step} />
         {site && (
           <Remove
