@@ -176,6 +176,7 @@ Route::middleware(['auth:sanctum', GuardAccount::class, 'throttle:asked'])->grou
     Route::put('operators/{operator}/house', [HouseController::class, 'operator'])->whereNumber('operator');
 
     Route::get('moves', [MoveController::class, 'index']);
+    Route::get('machine-moves', [MoveController::class, 'machine']);
     Route::get('moves/{move}/lesson', [MoveController::class, 'lesson'])->where('move', '[a-z-]+');
     Route::get('combinations', [MoveController::class, 'combinations']);
     Route::get('glossary', [MoveController::class, 'glossary']);

@@ -50,6 +50,7 @@ final readonly class DraftShot
             'wind' => $draft['wind'] ?? null,
             'operator' => ['stick_mode' => $operator->stick_mode, 'wheel_up' => $operator->wheel_up],
             'comfort' => $operator->school->house_style['comfort'],
+            'layers' => $draft['brief']['layers'] ?? null,
         ]), kept: true);
 
         return ['intent' => $intent, 'shot' => $shot];

@@ -37,6 +37,7 @@ use Larkspur\FlightDay\FieldLog;
 use Larkspur\FlightDay\OrderSearch;
 use Larkspur\FlightDay\ReturnHeight;
 use Larkspur\Refusal;
+use Larkspur\Site\Light;
 use Larkspur\Site\SunDay;
 use Larkspur\Site\Zone;
 
@@ -118,6 +119,7 @@ final readonly class PlanDay
             $hours = new Day(
                 $begins, self::time($day, $site->zone, $document->text('to')), $batteries, $asked,
                 swap: 60 * ($document->numberOrNull('swap_min', ...DayLimits::SWAP, unit: 'min') ?? Day::SWAP / 60), zone: $site->zone,
+                daylight: (new Light)->windows($sun, [0.0]),
             );
             $timetable = TimetableDocument::of(OrderSearch::solve($hours));
         } catch (Refusal $refusal) {

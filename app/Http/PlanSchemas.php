@@ -106,11 +106,20 @@ use OpenApi\Attributes as OA;
     ],
     type: 'object',
 )]
+#[OA\Schema(
+    schema: 'Layers',
+    description: 'between which the depth is to be: a thing’s id, ground, horizon or none; null as the picture has it',
+    properties: [
+        new OA\Property(property: 'near', type: 'string', nullable: true), new OA\Property(property: 'far', type: 'string', nullable: true),
+    ],
+    type: 'object',
+)]
 #[OA\Schema(schema: 'Brief', required: ['purpose', 'light', 'passes', 'must', 'delivered_px', 'use_s', 'sound', 'hidden'], properties: [
     new OA\Property(property: 'purpose', type: 'string'), new OA\Property(property: 'light', ref: '#/components/schemas/WantedLight'),
     new OA\Property(property: 'passes', type: 'integer'), new OA\Property(property: 'must', type: 'boolean'),
     new OA\Property(property: 'delivered_px', type: 'integer'), new OA\Property(property: 'use_s', type: 'number'),
     new OA\Property(property: 'sound', type: 'string'), new OA\Property(property: 'hidden', type: 'string', nullable: true),
+    new OA\Property(property: 'layers', ref: '#/components/schemas/Layers'),
 ], type: 'object')]
 #[OA\Schema(
     schema: 'ShotFile', required: ['rig_id', 'shot'],

@@ -161,6 +161,7 @@ final class Shot extends Model
             'wind' => $this->wind,
             'operator' => ['stick_mode' => $this->operator->stick_mode, 'wheel_up' => $this->operator->wheel_up],
             'comfort' => $this->operator->school->house_style['comfort'],
+            'layers' => $this->brief['layers'] ?? null,
         ];
     }
 }

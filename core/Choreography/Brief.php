@@ -19,6 +19,7 @@ final readonly class Brief
      * @param  float  $use  seconds that the cut will use
      * @param  string  $sound  what to record on the ground for it
      * @param  ?string  $hidden  id of what must not be seen at the start
+     * @param  Layers  $layers  between which its depth is to be
      * @param  bool  $must  whether the day failed without it
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class Brief
         public float $use = 6.0,
         public string $sound = '',
         public ?string $hidden = null,
+        public Layers $layers = new Layers,
     ) {
     }
 
@@ -44,13 +46,14 @@ final readonly class Brief
             $fields->numberOrNull('use_s', 1, 120, 's') ?? 6.0,
             $fields->textOrNull('sound') ?? '',
             $fields->textOrNull('hidden'),
+            Layers::read($fields->groupOrNull('layers')),
         );
     }
 
     /**
      * @return array{
      *     purpose: string, light: array{side: string, hour: string}, passes: int, must: bool, delivered_px: int, use_s: float,
-     *     sound: string, hidden: ?string,
+     *     sound: string, hidden: ?string, layers: array{near: ?string, far: ?string},
      * }
      */
     public function toArray(): array
@@ -58,6 +61,7 @@ final readonly class Brief
         return [
             'purpose' => $this->purpose, 'light' => $this->light->toArray(), 'passes' => $this->passes, 'must' => $this->must,
             'delivered_px' => $this->delivered, 'use_s' => $this->use, 'sound' => $this->sound, 'hidden' => $this->hidden,
+            'layers' => $this->layers->toArray(),
         ];
     }
 }

@@ -31,6 +31,7 @@ final readonly class Shot
         public StickMode $sticks,
         public bool $wheelUp,
         public ComfortBand $comfort,
+        public Layers $layers = new Layers,
     ) {
     }
 
@@ -54,6 +55,7 @@ final readonly class Shot
             StickMode::from((int) ($operator?->numberOrNull('stick_mode', 1, 4) ?? 2)),
             $operator?->choiceOrNull('wheel_up', ['push', 'pull']) !== 'pull',
             ComfortBand::read($fields->groupOrNull('comfort')),
+            Layers::read($fields->groupOrNull('layers')),
         );
     }
 
@@ -64,24 +66,28 @@ final readonly class Shot
 
     public function withIntent(Intent $intent): self
     {
-        return new self($intent, $this->rig, $this->mode, $this->site, $this->wind, $this->sticks, $this->wheelUp, $this->comfort);
+        return new self(
+            $intent, $this->rig, $this->mode, $this->site, $this->wind, $this->sticks, $this->wheelUp, $this->comfort, $this->layers,
+        );
     }
 
     public function inMode(string $mode): self
     {
-        return new self($this->intent, $this->rig, $mode, $this->site, $this->wind, $this->sticks, $this->wheelUp, $this->comfort);
+        return new self(
+            $this->intent, $this->rig, $mode, $this->site, $this->wind, $this->sticks, $this->wheelUp, $this->comfort, $this->layers,
+        );
     }
 
     /** The same shot in somebody else's hands. */
     public function inHands(StickMode $sticks, bool $wheelUp): self
     {
-        return new self($this->intent, $this->rig, $this->mode, $this->site, $this->wind, $sticks, $wheelUp, $this->comfort);
+        return new self($this->intent, $this->rig, $this->mode, $this->site, $this->wind, $sticks, $wheelUp, $this->comfort, $this->layers);
     }
 
     /** The same shot with another rig, in another wind. */
     public function under(Rig $rig, Wind $wind): self
     {
-        return new self($this->intent, $rig, $this->mode, $this->site, $wind, $this->sticks, $this->wheelUp, $this->comfort);
+        return new self($this->intent, $rig, $this->mode, $this->site, $wind, $this->sticks, $this->wheelUp, $this->comfort, $this->layers);
     }
 
     /** @return array<string, mixed> */
@@ -96,6 +102,7 @@ final readonly class Shot
             'wind' => $this->wind->toArray(),
             'operator' => ['stick_mode' => $this->sticks->value, 'wheel_up' => $this->wheelUp ? 'push' : 'pull'],
             'comfort' => $this->comfort->toArray(),
+            ...array_filter(['layers' => array_filter($this->layers->toArray(), is_string(...))]),
         ];
     }
 }

@@ -45,6 +45,7 @@ final class ShotSchema
                     'wheel_up' => ['enum' => ['push', 'pull'], 'default' => 'push'],
                 ],
             ),
+            'layers' => JsonSchema::group([], ['near' => ['type' => 'string'], 'far' => ['type' => 'string']]),
             'comfort' => JsonSchema::group(['least', 'most'], ['least' => JsonSchema::number(0, 1), 'most' => JsonSchema::number(0, 1)]),
         ]);
     }

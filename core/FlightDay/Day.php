@@ -39,6 +39,7 @@ final readonly class Day
     /**
      * @param  float  $from  s since 1970
      * @param  list<DayShot>  $shots
+     * @param  ?list<array{float, float}>  $daylight  when one sees the craft and what is round it, s since 1970; null where nobody asked
      */
     public function __construct(
         public float $from,
@@ -49,6 +50,7 @@ final readonly class Day
         public float $reset = self::RESET,
         public float $transit = self::TRANSIT,
         public Zone $zone = new Zone,
+        public ?array $daylight = null,
     ) {
         if ($to <= $from) {
             throw new Refusal(Fact::of('day.day-ends-before-begins'), 'to', Fact::of('day.time-after', hour: $zone->hour($from)));

@@ -114,7 +114,9 @@ final class Timetable
             $ready = $this->time + $way;
             $from = $this->lightFrom($shot, $ready, $length);
             if ($from === null) {
-                return Fact::of('timetable.light-over-before-could', hour: $this->day->zone->hour($ready));
+                return Fact::of(
+                    $shot->anyTime ? 'timetable.dark' : 'timetable.light-over-before-could', hour: $this->day->zone->hour($ready),
+                );
             }
             if ($from + $length + $home > $this->day->to) {
                 return Fact::of('timetable.day-ends-first');
@@ -169,10 +171,12 @@ final class Timetable
     /** The earliest time from $ready on at which the light holds for so long; null where it does no more. */
     private function lightFrom(DayShot $shot, float $ready, float $length): ?float
     {
-        if ($shot->anyTime) {
+        // What asks for no light asks for daylight all the same: nobody keeps a craft in sight without it.
+        $windows = $shot->anyTime ? $this->day->daylight : $shot->windows;
+        if ($windows === null) {
             return $ready;
         }
-        foreach ($shot->windows as [$from, $to]) {
+        foreach ($windows as [$from, $to]) {
             $start = max($ready, $from);
             if ($start + $length <= $to) {
                 return $start;

@@ -32,6 +32,7 @@ final readonly class PlanDocument implements Document
      * @param  list<Cue>  $cues
      * @param  list<PlanNumber>  $numbers  that one would write down
      * @param  list<Fact>  $subjectBrief  what a subject that moves is to be told; empty where none moves
+     * @param  bool  $holdsSubject  whether the move holds it at the place in the frame that was chosen
      * @param  list<Frame>  $frames
      * @param  list<Finding>  $findings
      * @param  list<Handle>  $handles  what can be pulled on the sheets
@@ -58,6 +59,7 @@ final readonly class PlanDocument implements Document
         public array $cues,
         public array $numbers,
         public array $subjectBrief,
+        public bool $holdsSubject,
         public array $frames,
         public array $findings,
         public array $handles,
@@ -95,7 +97,7 @@ final readonly class PlanDocument implements Document
             presses: array_map(static fn (FingerPart $part): Press => Press::of($part, $plan->shot->sticks), $plan->parts),
             comfortable: new Map(ComfortRanges::of($plan)), opposite: $opposite === [] ? null : new Map($opposite),
             cues: array_map(Cue::of(...), $plan->cues()), numbers: array_map(PlanNumber::of(...), ShotNumbers::of($plan)),
-            subjectBrief: SubjectBrief::of($plan),
+            subjectBrief: SubjectBrief::of($plan), holdsSubject: $kind->judging($move->intent)->hasSubject(),
             frames: Frame::along($plan, $move->flight), findings: array_map(Finding::of(...), $plan->findings),
             handles: array_map(
                 static fn (Pulled $handle): Handle => Handle::of($handle, $move), $kind->handles($move, $plan->shot->intent),

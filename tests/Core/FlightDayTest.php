@@ -92,6 +92,20 @@ final class FlightDayTest extends TestCase
         }
     }
 
+    public function test_what_asks_for_no_light_is_not_flown_in_the_dark(): void
+    {
+        $at = new Position(20, 0, 10);
+        $shots = [new DayShot(1, 'any', 60.0, 2, $at, $at), new DayShot(2, 'too many', 60.0, 9, $at, $at)];
+        $day = new Day(0.0, 3600.0, new Batteries(4, 30.0), $shots, daylight: [[900.0, 1300.0]]);
+        $table = Timetable::of($day, $shots);
+        self::assertSame([1], array_map(static fn (array $slot): int => $slot['shot']->id, $table->slots));
+        self::assertGreaterThanOrEqual(900.0, $table->slots[0]['from'], 'It waits for the dawn.');
+        self::assertLessThanOrEqual(1300.0, $table->slots[0]['to']);
+        self::assertSame('timetable.dark', $table->left[0]['why']->code);
+        $unasked = Timetable::of(new Day(0.0, 3600.0, new Batteries(4, 30.0), $shots), $shots);
+        self::assertCount(0, $unasked->left, 'Where nobody asked, any time will do.');
+    }
+
     public function test_greed_alone_would_lose_a_shot(): void
     {
         // A long shot whose light comes first and lasts, a must-have whose light is short: by light alone the long one goes first.

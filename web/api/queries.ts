@@ -106,6 +106,13 @@ export const useMoves = () =>
     staleTime: Infinity,
   });
 
+export const useMachineMoves = () =>
+  useQuery({
+    queryKey: ['machine-moves'],
+    queryFn: () => answered(api.GET('/machine-moves')),
+    staleTime: Infinity,
+  });
+
 export const useLesson = (move: string | undefined, rig: number | undefined, fault: string | null) =>
   useQuery({
     queryKey: ['lesson', move, rig, fault],

@@ -868,6 +868,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/machine-moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["machineMoves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/moves/{move}/lesson": {
         parameters: {
             query?: never;
@@ -2151,6 +2167,7 @@ export interface components {
             use_s: number;
             sound: string;
             hidden: string | null;
+            layers?: components["schemas"]["Layers"];
         };
         Camera: {
             /**
@@ -3213,6 +3230,11 @@ export interface components {
             /** @description widths of the picture a second */
             widths_ps: number;
         };
+        /** @description between which the depth is to be: a thing’s id, ground, horizon or none; null as the picture has it */
+        Layers: {
+            near?: string | null;
+            far?: string | null;
+        };
         LeftOut: {
             shot: string;
             why: string;
@@ -3396,6 +3418,15 @@ export interface components {
             /** @enum {string} */
             petal: "ease" | "flow" | "hold" | "line" | "frame";
             points: number;
+        };
+        MachineMove: {
+            id: string;
+            name: string;
+            does: string;
+            by_hand: string;
+            by_hand_name: string;
+            /** @description in order */
+            steps: string[];
         };
         MadeToken: {
             /** @description shown once */
@@ -3669,6 +3700,8 @@ export interface components {
             numbers: components["schemas"]["PlanNumber"][];
             /** @description what a subject that moves is to be told; empty where none moves */
             subject_brief: string[];
+            /** @description whether the move holds it at the place in the frame that was chosen */
+            holds_subject: boolean;
             frames: components["schemas"]["Frame"][];
             findings: components["schemas"]["Finding"][];
             /** @description what can be pulled on the sheets */
@@ -7435,6 +7468,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Move"][];
+                };
+            };
+        };
+    };
+    machineMoves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Moves that many craft fly by themselves */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineMove"][];
                 };
             };
         };

@@ -64,6 +64,7 @@ return [
     'timetable.light-does-not-come' => 'Its light does not come on this day.',
     'timetable.one-pass-takes-more' => 'One pass takes more than a battery has, with its reserve and the way.',
     'timetable.light-over-before-could' => 'Its light is over before it could be flown (ready at {hour}).',
+    'timetable.dark' => 'It would be dark (ready at {hour}): what nobody sees is not flown.',
     'timetable.day-ends-first' => 'The day ends first.',
     'timetable.wait-light-takes-more' => 'With the wait for its light it takes more than a battery has.',
     'timetable.battery-left' => 'No battery is left for it.',

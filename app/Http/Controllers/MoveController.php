@@ -8,6 +8,7 @@ use App\Http\Requests\AskLesson;
 use App\Models\Rig;
 use Documents\Move\CombinationsDocument;
 use Documents\Move\LessonDocument;
+use Documents\Move\MachineMove;
 use Documents\Move\MoveDocument;
 use Documents\Move\Word;
 use Illuminate\Http\JsonResponse;
@@ -32,6 +33,18 @@ final class MoveController extends Controller
     public function index(): JsonResponse
     {
         return $this->answer(array_map(MoveDocument::of(...), Catalogue::all()));
+    }
+
+    #[OA\Get(
+        path: '/machine-moves', operationId: 'machineMoves',
+        responses: [new OA\Response(
+            response: 200, description: 'Moves that many craft fly by themselves',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/MachineMove')),
+        )],
+    )]
+    public function machine(): JsonResponse
+    {
+        return $this->answer(MachineMove::all());
     }
 
     #[OA\Get(path: '/moves/{move}/lesson', operationId: 'lesson', parameters: [

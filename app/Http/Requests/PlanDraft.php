@@ -58,6 +58,7 @@ class PlanDraft extends FormRequest
      *     mode: string, move: string, subject_id?: ?string,
      *     subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float},
      *     parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>,
+     *     brief?: ?array<string, mixed>,
      * }
      */
     public function draft(): array
@@ -67,9 +68,10 @@ class PlanDraft extends FormRequest
          *     mode: string, move: string, subject_id?: ?string,
          *     subject_at?: ?array{east_m: float, north_m: float, base_m?: float, aim_m?: float}, aim?: ?array{x: float, y: float},
          *     parameters?: ?array<string, mixed>, join?: ?string, parts?: ?list<array<string, mixed>>, wind?: ?array<string, mixed>,
+         *     brief?: ?array<string, mixed>,
          * } $draft
          */
-        $draft = $this->safe(['mode', 'move', 'subject_id', 'subject_at', 'aim', 'parameters', 'join', 'parts', 'wind']);
+        $draft = $this->safe(['mode', 'move', 'subject_id', 'subject_at', 'aim', 'parameters', 'join', 'parts', 'wind', 'brief']);
 
         return $draft;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Choreography\Notes;
 
 use Larkspur\Choreography\Checks;
+use Larkspur\Choreography\Layers;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\SiteChecks;
 use Larkspur\Fact;
@@ -45,6 +46,7 @@ final readonly class DepthNotes
         public float $height,
         public float $felt,
         public float $crossing,
+        private Layers $wanted,
     ) {
     }
 
@@ -56,12 +58,14 @@ final readonly class DepthNotes
         $at = max(self::HALF, min($flight->count() - 1 - self::HALF, $at));
         $view = $plan->view($at);
         $layers = [];
-        foreach ($plan->shot->site->solids as $solid) {
+        foreach ($plan->shot->site->solids as $k => $solid) {
             $middle = $solid->body->middle();
             $place = $middle->plus(0, 0, ($solid->body->top() - $middle->up) / 2);
             $mark = $view->project($place);
             if ($mark !== null && $mark->isInside() && $solid->shape !== 'wire') {
-                $layers[] = ['name' => Fact::name($solid->name), 'distance' => $mark->depth, 'speed' => self::speed($plan, $at, $place)];
+                $layers[$solid->id === '' ? "no. $k" : $solid->id] = [
+                    'name' => Fact::name($solid->name), 'distance' => $mark->depth, 'speed' => self::speed($plan, $at, $place),
+                ];
             }
         }
         // The ground that the lower edge sees is a layer too, and so is the horizon.
@@ -73,7 +77,7 @@ final readonly class DepthNotes
             $place = new Position(
                 $view->position->east + $away * sin($view->heading), $view->position->north + $away * cos($view->heading), $ground,
             );
-            $layers[] = [
+            $layers[Layers::GROUND] = [
                 'name' => Fact::of('depth.ground-lower-edge'), 'distance' => hypot($away, $above),
                 'speed' => self::speed($plan, $at, $place),
             ];
@@ -83,15 +87,22 @@ final readonly class DepthNotes
                 $view->position->east + self::FAR * sin($view->heading), $view->position->north + self::FAR * cos($view->heading),
                 $view->position->up,
             );
-            $layers[] = ['name' => Fact::of('depth.the-horizon'), 'distance' => self::FAR, 'speed' => self::speed($plan, $at, $place)];
+            $layers[Layers::HORIZON] = [
+                'name' => Fact::of('depth.the-horizon'), 'distance' => self::FAR, 'speed' => self::speed($plan, $at, $place),
+            ];
         }
-        usort($layers, static fn (array $a, array $b): int => $a['distance'] <=> $b['distance']);
+        uasort($layers, static fn (array $a, array $b): int => $a['distance'] <=> $b['distance']);
+        $wanted = $plan->shot->layers;
+        $ids = array_keys($layers);
+        // What is chosen is looked for in the picture; what is left open is its nearest and its farthest.
+        $near = $wanted->empty() ? null : $layers[$wanted->near ?? $ids[0] ?? ''] ?? null;
+        $far = $wanted->empty() ? null : $layers[$wanted->far ?? $ids[count($ids) - 1] ?? ''] ?? null;
+        $far = $near === $far ? null : $far;
         $way = $flight->position($at + self::HALF)->minus($flight->position($at - self::HALF));
         $pace = $way->length() / (2 * self::HALF * MovePlan::STEP);
 
         return new self(
-            $layers[0] ?? null, count($layers) > 1 ? $layers[count($layers) - 1] : null, $pace, $above, $above > 0.1 ? $pace / $above : 0.0,
-            Checks::crossingSeconds($plan->shot, $move),
+            $near, $far, $pace, $above, $above > 0.1 ? $pace / $above : 0.0, Checks::crossingSeconds($plan->shot, $move), $wanted,
         );
     }
 
@@ -122,8 +133,11 @@ final readonly class DepthNotes
     {
         $out = [];
         $ratio = $this->ratio();
-        if ($this->near === null || $this->far === null) {
-            $out[] = Fact::of('depth.only-one-layer-stands');
+        if ($this->wanted->empty()) {
+            $out[] = Fact::of('depth.emptiness-is-meant');
+        } elseif ($this->near === null || $this->far === null) {
+            $chosen = $this->wanted->near !== null || $this->wanted->far !== null;
+            $out[] = Fact::of($chosen ? 'depth.chosen-not-in-picture' : 'depth.only-one-layer-stands');
         } else {
             $out[] = Fact::of(
                 'depth.near-width-second-far', name: $this->near['name'], distance: Quantity::metres($this->near['distance']),
@@ -141,6 +155,11 @@ final readonly class DepthNotes
             'depth.feels-like-eye-level', pace: Quantity::metresPerSecond($this->pace), height: Quantity::metres($this->height),
             felt: Quantity::metresPerSecond($this->felt * 1.6),
         );
+        if ($this->height > 1.0 && $this->pace > 0.1) {
+            $out[] = Fact::of(
+                'depth.feels-at-another-height', lower: Quantity::metres($this->height / 2), higher: Quantity::metres(2 * $this->height),
+            );
+        }
         $out[] = $this->crossing <= Checks::STANDS
             ? Fact::of(
                 'depth.what-stands-still-crosses', crossing: Quantity::seconds($this->crossing),

@@ -23,6 +23,7 @@ use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
 use Larkspur\Choreography\WantedPicture;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -141,6 +142,37 @@ final class ReadingTest extends TestCase
             }
             self::assertGreaterThan(1.0, (float) $ratio);
         }
+    }
+
+    public function test_the_depth_is_that_between_the_layers_that_were_chosen(): void
+    {
+        $of = static function (?string $near, ?string $far): DepthNotes {
+            $shot = Shots::document([], [
+                'intent' => [
+                    'schema' => 'larkspur/intent/1', 'move' => 'lateral-dolly', 'camera' => ['hfov_deg' => 73.739795],
+                    'subject' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 5.0, 'base_alt_m' => 4.0],
+                    'parameters' => ['distance_m' => 60.0, 'height_m' => 2.0, 'start_bearing_deg' => 180.0],
+                ],
+                'site' => ['name' => 'moor', 'home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], 'solids' => array_map(
+                    static fn (string $id, float $north): array => [
+                        'id' => $id, 'name' => $id, 'shape' => 'cylinder', 'east_m' => 0, 'north_m' => $north, 'width_m' => 0.2,
+                        'height_m' => 2.0,
+                    ], ['post', 'mast', 'barn'], [-40.0, -20.0, 20.0],
+                )],
+                'layers' => ['near' => $near, 'far' => $far],
+            ]);
+
+            return DepthNotes::of(Planner::plan(Shot::read(Fields::of($shot))));
+        };
+        // A slide shows v / Z: 20, 40 and 80 m away, two layers differ as their distances do.
+        self::assertEqualsWithDelta(2.0, $of('post', 'mast')->ratio(), 0.02);
+        self::assertEqualsWithDelta(4.0, $of('post', 'barn')->ratio(), 0.04);
+        self::assertEquals(Fact::of('depth.the-horizon'), $of('post', 'horizon')->far['name'] ?? null);
+        $none = $of('none', null);
+        self::assertNull($none->ratio());
+        self::assertSame('depth.emptiness-is-meant', $none->sentences()[0]->code);
+        self::assertSame('depth.chosen-not-in-picture', $of('gone', null)->sentences()[0]->code);
+        self::assertNotNull($of(null, null)->near, 'Left open, the picture has its own.');
     }
 
     public function test_the_felt_speed_is_pace_over_height(): void

@@ -19,9 +19,19 @@ export const NO_BRIEF: Schemas['Brief'] = {
   hidden: null,
 };
 
-type Props = { brief: Schemas['Brief']; onChange: (brief: Schemas['Brief']) => void };
+type Props = {
+  brief: Schemas['Brief'];
+  /** What stands on the site, as layers of the picture. */
+  things: { id?: string; name: string }[];
+  onChange: (brief: Schemas['Brief']) => void;
+};
 
-export function BriefCard({ brief, onChange }: Props) {
+const OPEN = 'as the picture has it';
+
+/** So many things of a site are offered as layers. */
+const MOST = 40;
+
+export function BriefCard({ brief, things, onChange }: Props) {
   const { units } = useSession();
   const put = (change: Partial<Schemas['Brief']>) => onChange({ ...brief, ...change });
   return (
@@ -88,11 +98,55 @@ export function BriefCard({ brief, onChange }: Props) {
           .sort((a, b) => a - b)
           .map((px) => ({ value: String(px), label: `${px} pixels` }))}
       />
+      <LayerPick
+        label="Depth from, near"
+        open="The nearest in the picture"
+        now={brief.layers?.near ?? null}
+        things={things}
+        onChange={(near) => put({ layers: { ...brief.layers, near } })}
+      />
+      {brief.layers?.near !== 'none' && (
+        <LayerPick
+          label="Depth to, far"
+          open="The farthest in the picture"
+          now={brief.layers?.far ?? null}
+          things={things}
+          onChange={(far) => put({ layers: { ...brief.layers, far } })}
+        />
+      )}
       <TextLine
         label="Sound to record on the ground"
         value={brief.sound}
         onChange={(sound) => put({ sound })}
       />
     </Card>
+  );
+}
+
+type LayerProps = {
+  label: string;
+  open: string;
+  now: string | null;
+  things: Props['things'];
+  onChange: (id: string | null) => void;
+};
+
+/** One of the two layers that depth is told of; none is a choice, where emptiness is the picture. */
+function LayerPick({ label, open, now, things, onChange }: LayerProps) {
+  return (
+    <Pick
+      label={label}
+      value={now ?? OPEN}
+      onChange={(value) => onChange(value === OPEN ? null : value)}
+      options={[
+        { value: OPEN, label: open },
+        { value: 'none', label: 'None: emptiness' },
+        { value: 'ground', label: 'The ground below' },
+        { value: 'horizon', label: 'The horizon' },
+        ...things
+          .flatMap((thing) => (thing.id ? [{ value: thing.id, label: thing.name }] : []))
+          .slice(0, MOST),
+      ]}
+    />
   );
 }

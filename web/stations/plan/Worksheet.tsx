@@ -12,6 +12,7 @@ import { useKeys } from '~/kit/useKeys';
 import { FrameStrip } from '~/pictures/FrameStrip';
 import { useSession } from '~/shell/session';
 import { day, hour } from '~/units';
+import { AimAt } from './AimAt';
 import { BriefCard, NO_BRIEF } from './BriefCard';
 import { Combine } from './Combine';
 import { Cues } from './Cues';
@@ -201,6 +202,9 @@ export function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
             })
           }
         />
+        {plan && (
+          <AimAt plan={plan} aim={draft.aim ?? null} onAim={(aim) => change({ kind: 'put', put: { aim } })} />
+        )}
         {draft.move === 'combination' && <Combine draft={draft} change={change} moves={moves} />}
         {plan && <Findings findings={plan.findings} expectation={expectation} onMend={set} />}
         {plan && (
@@ -224,6 +228,7 @@ export function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
         />
         <BriefCard
           brief={draft.brief ?? NO_BRIEF}
+          things={site.document.solids}
           onChange={(brief) => change({ kind: 'put', put: { brief } })}
         />
         <TakeAlong shot={shot} rigId={draft.rig_id} onAnother={shot ? another : undefined} />

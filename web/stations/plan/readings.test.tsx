@@ -133,7 +133,7 @@ describe('readings', () => {
 describe('the brief', () => {
   it('is changed one thing at a time, words only when they are done', () => {
     const change = vi.fn();
-    draw(<BriefCard brief={NO_BRIEF} onChange={change} />);
+    draw(<BriefCard brief={NO_BRIEF} things={[{ id: 'kiln', name: 'Lime kiln' }]} onChange={change} />);
     fireEvent.click(screen.getByRole('radio', { name: 'Back' }));
     expect(change).toHaveBeenLastCalledWith({ ...NO_BRIEF, light: { side: 'back', hour: 'any' } });
     const sound = screen.getByLabelText('Sound to record on the ground');
@@ -191,7 +191,7 @@ describe('a file of places', () => {
       observers: [],
       own: { name: 'The arch', ceiling_m: 90 },
       spots: [{ east_m: 1, north_m: 2, up_m: 3 }],
-      subjects: [{ id: 'a', name: 'arch', east_m: 5, north_m: 6, base_m: 1, aim_m: 2 }],
+      subjects: [{ id: 'a', name: 'arch', east_m: 5, north_m: 6, base_m: 1, aim_m: 2, route: null }],
       notes: [],
     } as unknown as Schemas['SiteImport'];
     const fresh = withImport(EMPTY, found, true);

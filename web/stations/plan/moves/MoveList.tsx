@@ -6,7 +6,14 @@ import { Choice } from '~/kit/Choice';
 
 type Sorting = 'picture' | 'axes' | 'level';
 
-type Props = { moves: Schemas['Move'][]; chosen: string; onChoose: (id: string) => void };
+type Props = {
+  moves: Schemas['Move'][];
+  /** Those that many craft fly by themselves. */
+  machine: Schemas['MachineMove'][];
+  chosen: string;
+  onChoose: (id: string) => void;
+  onMachine: (id: string) => void;
+};
 
 const AXES = ['No axis', 'One axis', 'Two axes', 'Three axes', 'Four axes', 'Five axes'];
 
@@ -16,7 +23,7 @@ const heading: Record<Sorting, (move: Schemas['Move']) => [number | string, stri
   level: (move) => [move.level, `Level ${move.level}: ${move.level_words}`],
 };
 
-export function MoveList({ moves, chosen, onChoose }: Props) {
+export function MoveList({ moves, machine, chosen, onChoose, onMachine }: Props) {
   const [sorting, setSorting] = useState<Sorting>('picture');
   const [looking, setLooking] = useState('');
   const here = useRef<HTMLButtonElement>(null);
@@ -30,6 +37,9 @@ export function MoveList({ moves, chosen, onChoose }: Props) {
       list.scrollTop += row.top - seen.top - seen.height / 3;
   }, [chosen, sorting]);
   const groups = grouped(moves, sorting, looking);
+  const byItself = machine.filter((one) =>
+    `${one.name} ${one.does}`.toLowerCase().includes(looking.trim().toLowerCase()),
+  );
   return (
     <Card className="p-3 grid gap-2 content-start grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] min-h-0 max-h-72 lg:max-h-none">
       <Choice
@@ -52,7 +62,9 @@ export function MoveList({ moves, chosen, onChoose }: Props) {
         onChange={(event) => setLooking(event.target.value)}
       />
       <nav aria-label="Moves" className="overflow-auto min-h-0 -mx-1">
-        {groups.length === 0 && <p className="m-1 text-sm text-ink-soft">No move goes by that.</p>}
+        {groups.length + byItself.length === 0 && (
+          <p className="m-1 text-sm text-ink-soft">No move goes by that.</p>
+        )}
         {groups.map((group) => (
           <section key={group.words} className="mb-2">
             <h2 className="text-sm! text-ink-soft font-normal! px-1">{group.words}</h2>
@@ -70,6 +82,21 @@ export function MoveList({ moves, chosen, onChoose }: Props) {
             ))}
           </section>
         ))}
+        {byItself.length > 0 && (
+          <section className="mb-2" data-list="machine-moves">
+            <h2 className="text-sm! text-ink-soft font-normal! px-1">Flown by the craft itself</h2>
+            {byItself.map((one) => (
+              <button
+                key={one.id}
+                type="button"
+                className="block w-full text-left min-h-9 px-2 rounded-md cursor-pointer bg-transparent hover:bg-haze"
+                onClick={() => onMachine(one.id)}
+              >
+                {one.name}
+              </button>
+            ))}
+          </section>
+        )}
       </nav>
     </Card>
   );

@@ -4,7 +4,7 @@ import { BookOpen, Pause, Play } from 'lucide-react';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '~/api/client';
-import { useLesson, useMoves, useRigs } from '~/api/queries';
+import { useLesson, useMachineMoves, useMoves, useRigs } from '~/api/queries';
 import { Button, buttonLook } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Notice } from '~/kit/Notice';
@@ -17,6 +17,7 @@ import { SiteSheet } from '~/pictures/SiteSheet';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
 import { useSession } from '~/shell/session';
 import { Axes } from './Axes';
+import { ByItself } from './ByItself';
 import { playedInWords } from './fingering';
 import { MoveList } from './MoveList';
 import { Needs } from './Needs';
@@ -32,6 +33,8 @@ export default function MovesPage() {
   const [fault, setFault] = useState<string | null>(search.get('fault'));
   const [words, setWords] = useState(false);
   const [axes, setAxes] = useState(false);
+  const machine = useMachineMoves();
+  const [byItself, setByItself] = useState<string | null>(null);
   const move = params.move ? moves.data?.find((item) => item.id === params.move) : moves.data?.[0];
   const rig = rigs.data?.[0];
   const lesson = useLesson(move?.id, rig?.id, fault);
@@ -64,7 +67,13 @@ export default function MovesPage() {
           </Link>
         </div>
       </div>
-      <MoveList moves={moves.data} chosen={move.id} onChoose={choose} />
+      <MoveList
+        moves={moves.data}
+        machine={machine.data ?? []}
+        chosen={move.id}
+        onChoose={choose}
+        onMachine={setByItself}
+      />
       {lesson.error ? (
         <Notice error={lesson.error} />
       ) : lesson.data ? (
@@ -87,6 +96,11 @@ export default function MovesPage() {
         />
         <Needs move={move} moves={moves.data} onChoose={choose} />
       </aside>
+      <ByItself
+        move={machine.data?.find((one) => one.id === byItself)}
+        onClose={() => setByItself(null)}
+        onChoose={choose}
+      />
       <Words open={words} onClose={() => setWords(false)} />
       <Axes open={axes} onClose={() => setAxes(false)} moves={moves.data} onChoose={choose} />
     </main>

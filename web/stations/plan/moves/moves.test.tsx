@@ -42,9 +42,20 @@ const library = [
 ];
 const headings = () => screen.getAllByRole('heading', { level: 2 }).map((item) => item.textContent);
 
+const BY_ITSELF = [
+  {
+    id: 'circle',
+    name: 'Circle by itself',
+    does: 'Goes once round.',
+    by_hand: 'orbit',
+    by_hand_name: 'Orbit',
+    steps: [],
+  },
+];
+
 describe('the list of moves', () => {
   it('is sorted by what a move does, by its axes, or by its level', () => {
-    draw(<MoveList moves={library} chosen="push-in" onChoose={vi.fn()} />);
+    draw(<MoveList moves={library} machine={[]} chosen="push-in" onChoose={vi.fn()} onMachine={vi.fn()} />);
     expect(headings()).toEqual(['Goes toward it', 'Goes round it']);
     fireEvent.click(screen.getByRole('radio', { name: 'Axes' }));
     expect(headings()).toEqual(['One axis', 'Two axes']);
@@ -53,7 +64,7 @@ describe('the list of moves', () => {
   });
 
   it('is searched by name and by what a move does to the picture', () => {
-    draw(<MoveList moves={library} chosen="push-in" onChoose={vi.fn()} />);
+    draw(<MoveList moves={library} machine={[]} chosen="push-in" onChoose={vi.fn()} onMachine={vi.fn()} />);
     const box = screen.getByLabelText('Look for a move');
     fireEvent.change(box, { target: { value: 'GRASS' } });
     expect(within(screen.getByRole('navigation')).getAllByRole('button')).toHaveLength(1);
@@ -68,10 +79,21 @@ describe('the list of moves', () => {
 
   it('says which one is shown, and hands over the one that is pressed', () => {
     const onChoose = vi.fn();
-    draw(<MoveList moves={library} chosen="orbit" onChoose={onChoose} />);
+    const onMachine = vi.fn();
+    draw(
+      <MoveList
+        moves={library}
+        machine={BY_ITSELF}
+        chosen="orbit"
+        onChoose={onChoose}
+        onMachine={onMachine}
+      />,
+    );
     expect(screen.getByRole('button', { current: 'page' }).textContent).toBe('Orbit');
     fireEvent.click(screen.getByRole('button', { name: 'Skim' }));
     expect(onChoose).toHaveBeenCalledWith('skim');
+    fireEvent.click(screen.getByRole('button', { name: 'Circle by itself' }));
+    expect(onMachine, 'which is no move to be planned').toHaveBeenCalledWith('circle');
   });
 });
 
