@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Larkspur\Geo;
 
+use Larkspur\Measure\Angle;
+use Larkspur\Measure\Series;
+
 /**
  * A place that may move: one point, or a track of points with their times. Metres and seconds.
  *
@@ -12,6 +15,15 @@ namespace Larkspur\Geo;
  */
 final readonly class MovingPoint
 {
+    /** Between looks at its way, s. */
+    private const LOOK = 0.1;
+
+    /** Pieces of way either side that a course is made of. */
+    private const PIECES = 40;
+
+    /** What goes no farther goes nowhere, m. */
+    private const NOWHERE = 0.5;
+
     /**
      * @param  non-empty-list<float>  $t  rising
      * @param  non-empty-list<Position>  $places
@@ -123,6 +135,71 @@ final readonly class MovingPoint
         $way = $this->at($time + $over / 2)->minus($this->at($time - $over / 2));
 
         return $way->ground() < 1e-3 ? null : $way->bearing();
+    }
+
+    /**
+     * Which way it goes, as somebody follows it who keeps some metres off: its way so far behind and so far ahead counts, the nearer the
+     * more (a raised cosine, so that nothing sets in with a jolt). A stop does not turn it, and a corner is rounded.
+     *
+     * @param  float  $reach  m
+     * @return callable(float): ?float rad clockwise from north, unwrapped, by the time; null where it goes nowhere
+     */
+    public function courseOver(float $reach): callable
+    {
+        [$gone, $along] = $this->byItsWay();
+        $whole = $gone($this->between()[1]);
+        if ($whole < self::NOWHERE) {
+            return static fn (float $time): ?float => null;
+        }
+        $apart = $reach / self::PIECES;
+        $places = [];
+        for ($k = -self::PIECES, $n = (int) ceil($whole / $apart) + self::PIECES; $k <= $n; $k++) {
+            $places[] = $along($k * $apart);
+        }
+        $courses = [];
+        for ($k = self::PIECES, $n = count($places) - self::PIECES; $k < $n; $k++) {
+            [$east, $north] = [0.0, 0.0];
+            for ($j = -self::PIECES; $j < self::PIECES; $j++) {
+                $weight = 1 + cos(M_PI * ($j + 0.5) / self::PIECES);
+                [$a, $b] = [$places[$k + $j], $places[$k + $j + 1]];
+                [$east, $north] = [$east + $weight * ($b->east - $a->east), $north + $weight * ($b->north - $a->north)];
+            }
+            $courses[] = atan2($east, $north);
+        }
+        $courses = self::track(array_map(floatval(...), array_keys($courses)), array_map(
+            static fn (float $course): Position => new Position($course, 0.0, 0.0), Angle::unwrap($courses),
+        ));
+
+        return static fn (float $time): float => $courses->at($gone($time) / $apart)->east;
+    }
+
+    /**
+     * Its way: how far it has gone at a time, and where it is once it has gone so far, over the ground.
+     *
+     * @return array{callable(float): float, callable(float): Position}
+     */
+    private function byItsWay(): array
+    {
+        [$from, $to] = $this->between();
+        $last = max(1, (int) ceil(($to - $from) / self::LOOK));
+        $way = $places = [];
+        for ($k = 0; $k <= $last; $k++) {
+            $places[] = $this->at($from + self::LOOK * $k);
+            $way[] = $k === 0 ? 0.0 : $way[$k - 1] + $places[$k]->minus($places[$k - 1])->ground();
+        }
+        $east = array_map(static fn (Position $place): float => $place->east, $places);
+        $north = array_map(static fn (Position $place): float => $place->north, $places);
+
+        return [
+            function (float $time) use ($from, $last, $way, $places): float {
+                $k = (int) max(0, min($last, floor(($time - $from) / self::LOOK)));
+
+                return $way[$k] + $this->at($time)->minus($places[$k])->ground();
+            },
+            static fn (float $gone): Position => new Position(
+                Series::between($way, $east, $gone), Series::between($way, $north, $gone), 0.0,
+            ),
+        ];
     }
 
     public function first(): Position

@@ -124,4 +124,27 @@ final class Series
 
         return $out;
     }
+
+    /**
+     * The value at one time, on the straight line between samples; outside them the nearest.
+     *
+     * @param  non-empty-list<float>  $t  rising, or level for a while
+     * @param  non-empty-list<float>  $values
+     */
+    public static function between(array $t, array $values, float $time): float
+    {
+        [$low, $high] = [0, count($t) - 1];
+        if ($time <= $t[0] || $high === 0) {
+            return $values[0];
+        }
+        if ($time >= $t[$high]) {
+            return $values[$high];
+        }
+        while ($high - $low > 1) {
+            $middle = intdiv($low + $high, 2);
+            [$low, $high] = $t[$middle] <= $time ? [$middle, $high] : [$low, $middle];
+        }
+
+        return $values[$low] + ($time - $t[$low]) / max(1e-12, $t[$high] - $t[$low]) * ($values[$high] - $values[$low]);
+    }
 }

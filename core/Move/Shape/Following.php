@@ -32,6 +32,11 @@ abstract readonly class Following extends PacedMove
 
     protected const MEASURE = ['length_m', 'subject_mps'];
 
+    /** Nobody swings round a corner over less, m. */
+    private const CLOSE = 4.0;
+
+    private const CUTS = 1.5;
+
     /** A subject slower than this is at rest, m/s. */
     private const REST_PACE = 0.1;
 
@@ -95,12 +100,14 @@ abstract readonly class Following extends PacedMove
         $joined = self::joined($subject, $pace);
         [$ahead, $right, $above] = $this->place($intent);
         $course = ($intent->number('subject_course_deg') ?? 0.0) * Angle::DEGREE;
+        // Whoever keeps some metres off cuts a corner over half as many more, and stays where he is while the subject stands.
+        $going = $subject->courseOver(max(self::CLOSE, self::CUTS * hypot($ahead, $right)));
         $down = $this->straightDown();
         $flight = MovePlan::sample($pace->duration(), static function (float $t) use (
-            &$course, $subject, $joined, $ahead, $right, $above, $foot, $down, $intent,
+            &$course, $going, $subject, $joined, $ahead, $right, $above, $foot, $down, $intent,
         ): array {
             $then = $joined($t);
-            $course = $subject->course($then, 1.0) ?? $course;
+            $course = $going($then) ?? $course;
             $at = $subject->at($then);
             [$a, $r] = [$ahead, $right];
             if ($down) {

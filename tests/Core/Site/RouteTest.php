@@ -103,6 +103,7 @@ final class RouteTest extends TestCase
     {
         $plan = self::plan($move);
         self::assertTrue($plan->move->subject?->moves());
+        self::assertTrue($plan->feasible(), 'A stop and a corner throw nobody about.');
         self::assertEqualsWithDelta(40.0, $plan->move->subject->at(28.0)->north, 0.2, 'It goes its own way, whatever is flown.');
         $told = implode(' ', array_map(said(...), SubjectBrief::of($plan)));
         self::assertStringContainsString('Set off at: the ferry’s horn', $told);
