@@ -63,6 +63,8 @@ final readonly class FingerPart
                 $last = $i;
             }
         }
+        // What only helps before or after the hold is told as the touch that it is there, not as the nothing that it is in the hold.
+        $hold = abs($hold) <= self::RESTS && abs($peak) < self::TOUCH ? $peak : $hold;
         $time = static fn (?int $i): ?float => $i === null ? null : $sheet->t[$i];
 
         $main = Catalogue::move($plan->intent->move)->about()->fingering;

@@ -7,12 +7,21 @@ namespace Larkspur\Choreography;
 use Larkspur\Camera\View;
 use Larkspur\Fact;
 use Larkspur\Flight;
+use Larkspur\Geo\Position;
 use Larkspur\Measure\Quantity;
 use Larkspur\Move\MovePlan;
 
 /** A shot worked out, ready to be drawn, printed, rehearsed or flown. */
 final readonly class Plan
 {
+    /** Samples between looks at the way, and places of ground under it. */
+    private const LOOK = 10;
+
+    private const PLACES = 60;
+
+    /** A way that leaves its plane by more than this share of its length is unrolled. */
+    private const BESIDE = 0.25;
+
     /**
      * @param  list<FingerPart>  $parts  one a finger, in the order of the sheet
      * @param  list<Finding>  $findings
@@ -46,8 +55,28 @@ final readonly class Plan
     }
 
     /**
-     * How the ground lies along the line from the start to the subject (over it, along the way that is flown), for the side sheet: places
-     * and heights every twentieth of it; null where nobody said how it lies.
+     * Whether the side sheet has to unroll the way along its length: it leaves the upright plane through its start and its subject (or its
+     * end) by more than a quarter of its own length, as an orbit or a side track does.
+     */
+    public function isUnrolled(): bool
+    {
+        $flight = $this->move->flight;
+        $from = $flight->position(0);
+        $to = ($this->move->subject?->first() ?? $flight->position($flight->count() - 1))->minus($from);
+        $away = max(1e-6, $to->ground());
+        [$length, $off] = [0.0, 0.0];
+        for ($k = self::LOOK; $k < $flight->count(); $k += self::LOOK) {
+            $length += $flight->position($k)->minus($flight->position($k - self::LOOK))->ground();
+            $place = $flight->position($k)->minus($from);
+            $off = max($off, abs($place->east * $to->north - $place->north * $to->east) / $away);
+        }
+
+        return $to->ground() > 1.0 && $length > 2.0 && $off > self::BESIDE * $length;
+    }
+
+    /**
+     * How the ground lies along the line from the start to the subject (over it, along the way that is flown; unrolled, under the way), for
+     * the side sheet: places and heights every twentieth of it; null where nobody said how it lies.
      *
      * @return ?list<array{float, float, float}> east, north, height, m
      */
@@ -58,6 +87,13 @@ final readonly class Plan
             return null;
         }
         $flight = $this->move->flight;
+        if ($this->isUnrolled()) {
+            $places = array_map(
+                static fn (int $k): Position => $flight->position((int) round($k * ($flight->count() - 1) / self::PLACES)), range(0, self::PLACES),
+            );
+
+            return array_map(static fn (Position $p): array => [$p->east, $p->north, $ground->at($p->east, $p->north)], $places);
+        }
         $from = $flight->position(0);
         $to = $this->move->subject?->first() ?? $flight->position($flight->count() - 1);
         if ($to->minus($from)->ground() < 1) {

@@ -23,6 +23,7 @@ final readonly class PlanDocument implements Document
     /**
      * @param  array<string, mixed>  $intent  as an intent file has it
      * @param  list<string>  $assumed
+     * @param  bool  $unrolled  whether the side sheet shows the way along its length
      * @param  ?list<array{float, float, float}>  $groundM  east, north and height along the side sheet; null where nobody said how the
      *     ground lies
      * @param  Map<list<float>>  $fingers  travel by finger
@@ -49,6 +50,7 @@ final readonly class PlanDocument implements Document
         public FullCamera $camera,
         public ?PlanSubject $subject,
         public ?SubjectWay $subjectWay,
+        public bool $unrolled,
         public ?array $groundM,
         public RunIn $runIn,
         public Samples $samples,
@@ -89,6 +91,7 @@ final readonly class PlanDocument implements Document
                 round($subject->east, 3), round($subject->north, 3), round($subject->up, 3), round($move->ground, 3),
             ),
             subjectWay: $move->subject === null || ! $move->subject->moves() ? null : SubjectWay::of($move->subject, $flight->t),
+            unrolled: $plan->isUnrolled(),
             groundM: self::rounded($plan->groundLine()), runIn: new RunIn(round($seconds, 2), round($metres, 2)),
             samples: Samples::of($flight),
             fingers: new Map(array_map(

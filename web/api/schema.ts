@@ -3675,6 +3675,8 @@ export interface components {
             camera: components["schemas"]["FullCamera"];
             subject: components["schemas"]["PlanSubject"] | null;
             subject_way: components["schemas"]["SubjectWay"] | null;
+            /** @description whether the side sheet shows the way along its length */
+            unrolled: boolean;
             /**
              * @description east, north and height along the side sheet; null where nobody said how the
              *         ground lies

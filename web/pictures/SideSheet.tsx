@@ -1,5 +1,5 @@
-// Side sheet: the same move in elevation, seen square to the line from the start to the subject. Ground, what stands
-// there, the path's height, the rays of the frame's upper and lower edge.
+// Side sheet: the same move in elevation, seen square to the line from the start to the subject; one that goes round it or past it is
+// unrolled along its own length. Ground, what stands there, the path's height, the rays of the frame's upper and lower edge.
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
@@ -49,7 +49,7 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
   };
   const at = indexAt(samples.t, time ?? samples.t[0] ?? 0);
 
-  const view = viewOf(samples, site, subject);
+  const view = plan.unrolled ? unrolled(samples, site, subject) : viewOf(samples, site, subject);
 
   const pad = 22;
   const per = Math.max(
@@ -68,7 +68,8 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
       .map(([e = 0, n = 0, level = 0]): [number, number] => [x(view.along(e, n)), y(level)])
       .sort((a, b) => a[0] - b[0]),
   );
-  const facing = here <= 0 ? 1 : -1;
+  const lookingTo = (way: number) => (plan.unrolled || way <= 0 ? 1 : -1);
+  const facing = lookingTo(here);
   const ray = (offset: number) => {
     const angle = ((samples.tilt_deg[at] ?? 0) + offset) * (Math.PI / 180);
     const far = Math.max(20, Math.abs(here) * 1.5);
@@ -91,12 +92,14 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
             <path key={v} d={`M0 ${y(v)}H${width}`} />
           ))}
         </g>
-        <path
-          d={`${ray(plan.camera.vfov_deg / 2)}${ray(-plan.camera.vfov_deg / 2)}`}
-          stroke="var(--petal)"
-          strokeDasharray="3 3"
-          fill="none"
-        />
+        {!plan.unrolled && (
+          <path
+            d={`${ray(plan.camera.vfov_deg / 2)}${ray(-plan.camera.vfov_deg / 2)}`}
+            stroke="var(--petal)"
+            strokeDasharray="3 3"
+            fill="none"
+          />
+        )}
         {plan.ground_m == null ? (
           <path d={`M0 ${y(subject.ground_m)}H${width}`} stroke="var(--ink)" strokeWidth={1.2} />
         ) : (
@@ -132,7 +135,27 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
             data-role="flown-path"
           />
         )}
-        {filmed && plan.subject_way === null && (
+        {filmed && plan.unrolled && (
+          <g data-role="aimed-height">
+            <path
+              d={`M0 ${y(subject.up_m)}H${width}`}
+              stroke="var(--pollen)"
+              strokeWidth={1.5}
+              strokeDasharray="5 4"
+            />
+            <text
+              x={width - 6}
+              y={y(subject.up_m) - 4}
+              textAnchor="end"
+              className="halo"
+              fontSize={11}
+              fill="var(--ink-soft)"
+            >
+              aimed at
+            </text>
+          </g>
+        )}
+        {filmed && plan.subject_way === null && !plan.unrolled && (
           <>
             <path
               d={`M${x(here)} ${y(up)}L${x(0)} ${y(subject.up_m)}`}
@@ -161,7 +184,7 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
         <circle cx={x(here)} cy={y(up)} r={5} fill="var(--card)" stroke="var(--larkspur)" strokeWidth={2} />
         {handles.map((handle) => {
           const [px, py] = [x(view.along(handle.east, handle.north)), y(handle.up)];
-          const way = view.along(handle.east, handle.north) <= 0 ? 1 : -1;
+          const way = lookingTo(view.along(handle.east, handle.north));
           const angle = ((handle.tilt ?? 0) * Math.PI) / 180;
           const arm = handle.tilt === null ? 0 : ARM;
           const [toX, toY] = [px + way * arm * Math.cos(angle), py - arm * Math.sin(angle)];
@@ -206,7 +229,7 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
 }
 
 type Ground = { east_m: number; north_m: number };
-type Foot = Ground & { ground_m: number };
+type Foot = Ground & { ground_m: number; up_m: number };
 
 /** What is seen square to the way: along it, m from the subject, with what stands near enough to have something to say of it. */
 function viewOf(samples: Schemas['Samples'], site: Schemas['SiteDocument'], subject: Foot) {
@@ -238,6 +261,37 @@ function viewOf(samples: Schemas['Samples'], site: Schemas['SiteDocument'], subj
     ) + 3;
   const bottom = Math.min(0, subject.ground_m, ...samples.up_m) - 3;
   return { xs, near, left, right, top, bottom, along };
+}
+
+/** So near to its way, m, a thing has something to say of an unrolled one. */
+const BESIDE = 15;
+
+/** A way unrolled along its own length, m from its start, with what stands beside it where it passes nearest. */
+function unrolled(samples: Schemas['Samples'], site: Schemas['SiteDocument'], subject: Foot) {
+  const places = samples.east_m.map((e, i): [number, number] => [e, samples.north_m[i] ?? 0]);
+  const xs: number[] = [];
+  for (const [i, [e, n]] of places.entries()) {
+    const [be, bn] = places[i - 1] ?? [e, n];
+    xs.push((xs[i - 1] ?? 0) + Math.hypot(e - be, n - bn));
+  }
+  const passed = (e: number, n: number) => {
+    let [best, least] = [0, Number.POSITIVE_INFINITY];
+    for (const [i, [pe, pn]] of places.entries()) {
+      const away = Math.hypot(pe - e, pn - n);
+      if (away < least) [best, least] = [i, away];
+    }
+    return { way: xs[best] ?? 0, least };
+  };
+  const near = site.solids.flatMap((solid) => {
+    const { way, least } = passed(solid.east_m, solid.north_m);
+    const half = Math.max(solid.width_m, solid.length_m) / 2;
+    return least - half > BESIDE ? [] : [{ solid, from: way - half, to: way + half }];
+  });
+  const whole = xs.at(-1) ?? 0;
+  const top = Math.max(...samples.up_m, subject.up_m) + 3;
+  const bottom = Math.min(0, subject.ground_m, ...samples.up_m) - 3;
+  const along = (e: number, n: number) => passed(e, n).way;
+  return { xs, near, left: -4, right: whole + 4, top, bottom, along };
 }
 
 /** The way along which the sheet is seen, and how far the subject lies on it; over the subject, the way that is flown. */

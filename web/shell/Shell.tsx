@@ -142,15 +142,6 @@ function Preferences({ open, onClose }: { open: boolean; onClose: () => void }) 
     mutationFn: (body: Schemas['Preferences']) => answered(api.PATCH('/me', { body })),
     onSuccess: (next) => client.setQueryData(['me'], next),
   });
-  const leave = useMutation({
-    mutationFn: () => answered(api.DELETE('/session')),
-    onSettled: () => {
-      // Loaded only here: the store of the field is of no use to most pages.
-      void import('~/stations/plan/day/fieldStore').then((field) => field.forgetDays());
-      client.clear();
-      navigate('/sign-in');
-    },
-  });
   return (
     <Sheet open={open} onClose={onClose} title={user.name}>
       <p className="m-0 text-sm text-ink-soft">
@@ -191,7 +182,13 @@ function Preferences({ open, onClose }: { open: boolean; onClose: () => void }) 
           </Link>
         )}
       </div>
-      <Button onClick={() => leave.mutate()}>
+      <Button
+        onClick={() => {
+          // The page that is left may ask first: what it holds is not kept yet. Signing out is done where that has led.
+          onClose();
+          navigate('/sign-in', { state: { signOut: true } });
+        }}
+      >
         <LogOut size={18} aria-hidden />
         Sign out
       </Button>

@@ -103,7 +103,7 @@ final class RouteTest extends TestCase
     {
         $plan = self::plan($move);
         self::assertTrue($plan->move->subject?->moves());
-        self::assertTrue($plan->feasible(), 'A stop and a corner throw nobody about.');
+        self::assertTrue(self::plan($move, 1.5)->feasible(), 'At a walk, a stop and a square corner throw nobody about.');
         self::assertEqualsWithDelta(40.0, $plan->move->subject->at(28.0)->north, 0.2, 'It goes its own way, whatever is flown.');
         $told = implode(' ', array_map(said(...), SubjectBrief::of($plan)));
         self::assertStringContainsString('Set off at: the ferry’s horn', $told);
@@ -126,12 +126,12 @@ final class RouteTest extends TestCase
         return MovingPoint::track(array_column($track, 0), array_column($track, 1));
     }
 
-    private static function plan(string $move): Plan
+    private static function plan(string $move, float $pace = 2.0): Plan
     {
         $frame = new LocalFrame(new GeoPoint(57.6, -0.4, 0.0));
         $subject = $frame->geoPoint(new Position(0, 0, 1.5))->toArray();
         if (Catalogue::follows($move)) {
-            $track = Route::read(Fields::of(self::WAY))->track(new Position(0, 0, 0), static fn (): float => 0.0);
+            $track = Route::read(Fields::of([...self::WAY, 'pace_mps' => $pace]))->track(new Position(0, 0, 0), static fn (): float => 0.0);
             $subject = ['cue' => self::WAY['cue'], 'base_alt_m' => 0.0, 'track' => array_map(
                 static fn (array $point): array => ['t' => $point[0], ...$frame->geoPoint($point[1]->plus(0, 0, 1.5))->toArray()], $track,
             )];

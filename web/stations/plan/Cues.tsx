@@ -47,7 +47,7 @@ export function SubjectBrief({ told }: { told: string[] }) {
   return (
     <section className="mt-3" data-brief="subject">
       <h3>Tell who is filmed</h3>
-      <ul className="m-0 mt-1 pl-4 text-sm">
+      <ul className="m-0 mt-1 pl-4 text-sm list-disc">
         {told.map((one) => (
           <li key={one}>{one}</li>
         ))}

@@ -60,7 +60,10 @@ export function SheetsPane({ plan, site, wind, ownPlace, time, pull, change }: P
           label={`Site sheet of ${site.name}`}
         />
       </Card>
-      <Card caption="From the side" className={look}>
+      <Card
+        caption={plan?.unrolled ? 'From the side, unrolled along the way' : 'From the side'}
+        className={look}
+      >
         {plan && (
           <SideSheet
             plan={plan}

@@ -37,8 +37,8 @@ export function TitleBar(props: Props) {
           onChange={(event) => onTitle(event.target.value)}
         />
         <p className="m-0 text-sm text-ink-soft min-h-10">
-          {said}{' '}
-          <span role="status" className="whitespace-nowrap">
+          {said}
+          <span role="status" className="whitespace-nowrap ml-1">
             {kept}
           </span>
         </p>

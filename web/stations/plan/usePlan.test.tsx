@@ -12,7 +12,8 @@ let asked: Question[];
 const first: Draft = { site_id: 1, rig_id: 1, mode: 'standard', move: 'orbit', parameters: { radius_m: 20 } };
 const radius = (question: Question | undefined) =>
   (question?.body.parameters as Record<string, number> | undefined)?.radius_m;
-const plan = (summary: string, pulled: Record<string, number> | null = null) => json({ summary, pulled });
+const plan = (summary: string, pulled: Record<string, number> | null = null, parameters = {}) =>
+  json({ summary, pulled, intent: { parameters } });
 
 beforeEach(() => {
   vi.useFakeTimers({ shouldAdvanceTime: true });
@@ -126,8 +127,36 @@ describe('usePlan', () => {
     const { result, to } = await begun();
     to(0);
     await answer(1, refusal('Too small.', 422, 'intent.parameters.radius_m'));
+    await answer(2, refusal('Left open it does not go either.', 422, 'intent.parameters.arc_deg'));
     await waitFor(() => expect(result.current.problem?.details.errors[0]?.place).toContain('radius_m'));
     expect(result.current.plan?.summary).toBe('first');
+  });
+
+  it('goes on with the other dials while one is refused, with the last value of that one that was taken', async () => {
+    const { result, to } = await begun();
+    const too = () => refusal('Too small.', 422, 'intent.parameters.radius_m');
+    to(30);
+    await answer(1, plan('thirty', null, { radius_m: 30 }));
+    to(0);
+    await answer(2, too());
+    await answer(3, plan('thirty still', null, { radius_m: 30 }));
+    expect(radius(asked[3])).toBe(30);
+    await waitFor(() => expect(result.current.problem).not.toBeNull());
+    act(() => result.current.change({ kind: 'values', values: { height_m: 9 } }));
+    await answer(4, too());
+    await answer(5, plan('higher'));
+    expect(asked[5]?.body.parameters).toEqual({ radius_m: 30, height_m: 9 });
+    await waitFor(() => expect(result.current.plan?.summary).toBe('higher'));
+    expect(result.current.problem, 'and it says why that one is not').not.toBeNull();
+    expect(result.current.draft.parameters, 'what was typed stays typed').toEqual({
+      radius_m: 0,
+      height_m: 9,
+    });
+    await hold(900);
+    expect(
+      asked.filter((one) => one.path !== '/plans'),
+      'nothing is read off it',
+    ).toHaveLength(0);
   });
 });
 

@@ -13,7 +13,8 @@ const LONG_REST = 600;
 
 export type Pull = Schemas['Pull'];
 
-type Answer = { plan: Schemas['Plan']; draft: Draft };
+/** A plan; where a dial was refused, that of all others, and why that one was. */
+type Answer = { plan: Schemas['Plan']; draft: Draft; refused: Problem | null };
 
 export type Planning = {
   draft: Draft;
@@ -39,6 +40,8 @@ export function usePlan(first: Draft): Planning {
   const latest = useRef(history);
   /** What the hand was at when it last moved, and when: what follows at once is the same step. */
   const hand = useRef({ at: 0, of: '' });
+  /** The parameters of the last plan that was worked out, and its move. */
+  const good = useRef<{ move: string; values: Record<string, unknown> } | null>(null);
   /** What a hand did since the last question was sent. */
   const pulled = useRef<Pull | null>(null);
   const { value, problem, busy, ask } = useLatest(async (_: undefined): Promise<Answer> => {
@@ -46,13 +49,18 @@ export function usePlan(first: Draft): Planning {
     pulled.current = null;
     const sent = latest.current.now;
     const body = pull === null ? sent : { ...sent, pull };
-    const plan = await answered(api.POST('/plans', { body }));
+    const { plan, refused } = await withoutRefused(
+      body,
+      good.current?.move === sent.move ? good.current.values : {},
+    );
+    if (refused === null) good.current = { move: sent.move, values: plan.intent.parameters };
     // Whatever else was changed meanwhile stays; another move has other parameters.
     if (pull !== null && plan.pulled && latest.current.now.move === sent.move)
       step({ kind: 'values', values: plan.pulled }, `handle ${pull.handle}`);
-    return { plan, draft: latest.current.now };
+    return { plan, draft: latest.current.now, refused };
   }, 'larkspur:redraw');
-  const rested = busy || problem !== null ? null : value;
+  const refused = problem ?? value?.refused ?? null;
+  const rested = busy || refused !== null ? null : value;
   const expected = useRested(expect, rested, REST);
   const read = useRested(readOff, rested, LONG_REST);
 
@@ -92,7 +100,7 @@ export function usePlan(first: Draft): Planning {
     plan: value?.plan ?? null,
     expectation: expected !== null && expected.of === value ? expected.said : null,
     reading: read?.said ?? null,
-    problem,
+    problem: refused,
     busy: busy || (value === null && problem === null),
   };
 }
@@ -102,6 +110,37 @@ function addedTo(waiting: Pull | null, next: Pull): Pull {
   return waiting?.by && next.by && waiting.handle === next.handle
     ? { ...next, by: { right: waiting.by.right + next.by.right, up: waiting.by.up + next.by.up } }
     : next;
+}
+
+/**
+ * The plan that was asked for; where a dial is refused, that with its last value that was not, or as it is left open: the other dials and the
+ * pictures go on.
+ */
+async function withoutRefused(
+  body: Draft & { pull?: Pull },
+  good: Record<string, unknown>,
+): Promise<{ plan: Schemas['Plan']; refused: Problem | null }> {
+  try {
+    return { plan: await answered(api.POST('/plans', { body })), refused: null };
+  } catch (error) {
+    const own = { ...body.parameters } as Record<string, unknown>;
+    const refused =
+      error instanceof Problem
+        ? error.details.errors.flatMap(({ place }) => place.match(/^intent\.parameters\.(\w+)$/)?.[1] ?? [])
+        : [];
+    // A pull that is refused changes nothing: its shot is on show.
+    if (body.pull !== undefined || refused.every((id) => own[id] === undefined)) throw error;
+    for (const id of refused) {
+      if (good[id] !== undefined && good[id] !== own[id]) own[id] = good[id];
+      else delete own[id];
+    }
+    try {
+      const plan = await answered(api.POST('/plans', { body: { ...body, parameters: own } as Draft }));
+      return { plan, refused: error as Problem };
+    } catch {
+      throw error;
+    }
+  }
 }
 
 const expect = (body: Draft, signal: AbortSignal) => answered(api.POST('/expectations', { body, signal }));

@@ -16,7 +16,7 @@ export function ByItself({ move, onClose, onChoose }: Props) {
         <div className="grid gap-3">
           <p className="m-0 font-semibold">Flown by the craft. Larkspur neither plans nor judges it.</p>
           <p className="m-0">{move.does}</p>
-          <ol className="m-0 pl-5 grid gap-1.5">
+          <ol className="m-0 pl-5 grid gap-1.5 list-decimal">
             {move.steps.map((step) => (
               <li key={step}>{step}</li>
             ))}

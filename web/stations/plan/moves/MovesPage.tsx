@@ -168,7 +168,7 @@ function Shown({ lesson, stale }: { lesson: Schemas['Lesson']; stale: boolean })
           />
         </Card>
         <Card
-          caption="From the side"
+          caption={plan.unrolled ? 'From the side, unrolled along the way' : 'From the side'}
           className="grid grid-rows-[auto_minmax(0,1fr)] overflow-hidden min-h-64 lg:min-h-0"
         >
           <SideSheet

@@ -14,8 +14,10 @@ import { Notice } from '~/kit/Notice';
 import { PickFrom } from '~/kit/PickFrom';
 import { Remove } from '~/kit/Remove';
 import { Skeleton } from '~/kit/Skeleton';
+import { useUnkept } from '~/kit/unkept';
 import { useLatest } from '~/kit/useLatest';
 import { useSession } from '~/shell/session';
+import { day, hour } from '~/units';
 import { PlanNav } from '../PlanNav';
 import { DrawBoard } from './DrawBoard';
 import {
@@ -65,7 +67,7 @@ const TOOLS: { id: Tool; name: string }[] = [
 ];
 
 function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['SiteName'][] }) {
-  const { units } = useSession();
+  const { units, user } = useSession();
   const navigate = useNavigate();
   const client = useQueryClient();
   const [history, setHistory] = useState<History<Drawing>>(() =>
@@ -145,6 +147,14 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
     return () => window.removeEventListener('keydown', listen);
   }, []);
 
+  const dirty = history.past.length > 0;
+  const { left, letGo } = useUnkept(
+    `larkspur:site:${user.id}:${site?.id ?? 'new'}`,
+    { drawing: history.now },
+    dirty,
+    isDrawing,
+  );
+
   const save = useMutation({
     mutationFn: (over: number | null) => {
       const body = { ...history.now, version: over ?? site?.version ?? 0 };
@@ -153,6 +163,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
         : answered(api.PUT('/sites/{site}', { params: { path: { site: site.id } }, body }));
     },
     onSuccess: (kept) => {
+      letGo();
       setTheirs(null);
       client.setQueryData(['site', kept.id], kept);
       void client.invalidateQueries({ queryKey: ['sites'] });
@@ -176,11 +187,10 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
       );
   };
   const list = thingsOf(drawing);
-  const dirty = history.past.length > 0;
 
   return (
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_310px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
-      <Leaving dirty={dirty} what="The site as you drew it" />
+      <Leaving dirty={dirty} what="The site as you drew it" onLose={letGo} />
       <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
         <div className="min-w-0 grow">
           <input
@@ -270,6 +280,27 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
         </Card>
       </div>
       <aside className="grid gap-3 content-start min-h-0 lg:overflow-auto lg:pr-1">
+        {left && (
+          <Card className="p-3 grid gap-2" label="Left here">
+            <p className="m-0 text-sm">
+              You left a drawing of this site here on {day(left.at, HERE)} at {hour(left.at, HERE)}, and did
+              not save it.
+            </p>
+            <div className="flex flex-wrap gap-2">
+              <Button
+                primary
+                onClick={() => {
+                  setChosen(null);
+                  step(left.drawing);
+                  letGo();
+                }}
+              >
+                Go on with that
+              </Button>
+              <Button onClick={letGo}>Let it go</Button>
+            </div>
+          </Card>
+        )}
         {fault && (
           <div className="grid gap-2">
             <Notice text={`${fault.message} Expected ${fault.expected}.`} />
@@ -353,9 +384,17 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   );
 }
 
+const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
 const NEW = { value: 'new', label: 'A new site' };
 
 const NO_GROUND: number[][] = [];
+
+/** What a device kept of a drawing, if it is one. */
+const isDrawing = ({ drawing }: { drawing?: Partial<Drawing> }) =>
+  typeof drawing?.name === 'string' &&
+  Array.isArray(drawing.subjects) &&
+  Array.isArray(drawing.document?.solids);
 
 function thingsOf(drawing: Drawing): { at: Chosen; name: string; kind: string }[] {
   const { document } = drawing;
