@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Camera\View;
 use Larkspur\Controls\Finger;
 use Larkspur\Fact;
 use Larkspur\Measure\Angle;
@@ -40,6 +41,9 @@ final class Checks
 
     private const ARC = 30.0;
 
+    /** More sky than this in the last picture is a mistake oftener than a wish (our judgement; common practice has a third). */
+    private const SKY = 0.6;
+
     /** By how much a craft that overtakes is quicker at least, m/s: at less it hangs beside its subject (our judgement). */
     private const PASSING = 0.5;
 
@@ -59,7 +63,7 @@ final class Checks
             self::tiltRange($shot, $plan),
             self::comfort($shot, $plan, $presses, $mode),
             ...self::hasNoHold($plan) ? [] : [self::crossing($shot, $plan), self::phases($plan), ...self::tiltHold($plan)],
-            ...self::overtakes($plan),
+            ...self::overtakes($plan), ...self::endsInSky($shot, $plan),
             ...SiteChecks::all($shot, $plan),
             self::wind($shot, $plan, $mode),
             self::battery($shot, $plan),
@@ -339,6 +343,44 @@ final class Checks
             Fact::of('checks.does-not-overtake', pace: Quantity::metresPerSecond($pace), subject: Quantity::metresPerSecond($subject)),
             $pace, $wanted, 'm/s', Fact::of('checks.fly-at-least', pace: Quantity::metresPerSecond($wanted)), ['pace_mps' => $wanted],
         )];
+    }
+
+    /**
+     * What the last picture has lost: a shot that ends in the sky, or a combination whose subject is out of the frame in the end.
+     *
+     * @return list<Finding>
+     */
+    private static function endsInSky(Shot $shot, MovePlan $plan): array
+    {
+        $view = static fn (float $t): View => new View(
+            $plan->at($t), $plan->flight->heading[$plan->flight->indexAt($t)], $plan->flight->tilt[$plan->flight->indexAt($t)],
+            $shot->intent->lens,
+        );
+        $sky = static fn (float $t): float => max(0.0, min(1.0, 0.5 - $view($t)->horizon()));
+        $findings = [];
+        if ($sky($plan->stop) > self::SKY && $sky($plan->stop) > $sky($plan->onset) + 0.1) {
+            $findings[] = new Finding(
+                'ends-in-sky', Finding::NOTE, Fact::of('checks.ends-in-sky', share: Quantity::share($sky($plan->stop))), $sky($plan->stop),
+                self::SKY, 'share', ...self::lowerEnd($plan),
+            );
+        }
+        $seen = static fn (float $t): bool => $plan->subject !== null && $view($t)->project($plan->subject->at($t))?->isInside() === true;
+        if ($plan->parts !== [] && $plan->subject !== null && $seen($plan->onset) && ! $seen($plan->stop)) {
+            $findings[] = new Finding('loses-subject', Finding::NOTE, Fact::of('checks.loses-its-subject'));
+        }
+
+        return $findings;
+    }
+
+    /** @return array{?Fact, array<string, float>} a last tilt that puts the horizon on the upper third, where the move has one */
+    private static function lowerEnd(MovePlan $plan): array
+    {
+        if ($plan->intent->number('tilt_end_deg') === null) {
+            return [null, []];
+        }
+        $tilt = round(-atan($plan->intent->lens->halfHeight / 3) / Angle::DEGREE, 1);
+
+        return [Fact::of('checks.end-lower', tilt: Quantity::degrees($tilt)), ['tilt_end_deg' => $tilt]];
     }
 
     private static function phases(MovePlan $plan): Finding

@@ -9,6 +9,7 @@ use Larkspur\Fact;
 use Larkspur\Flight;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Quantity;
+use Larkspur\Measure\Statistics;
 use Larkspur\Move\MovePlan;
 
 /** A shot worked out, ready to be drawn, printed, rehearsed or flown. */
@@ -19,8 +20,8 @@ final readonly class Plan
 
     private const PLACES = 60;
 
-    /** A way that leaves its plane by more than this share of its length is unrolled. */
-    private const BESIDE = 0.25;
+    /** A way that leaves its plane by more than this share of what it goes within it is unrolled. */
+    private const BESIDE = 0.35;
 
     /**
      * @param  list<FingerPart>  $parts  one a finger, in the order of the sheet
@@ -56,7 +57,7 @@ final readonly class Plan
 
     /**
      * Whether the side sheet has to unroll the way along its length: it leaves the upright plane through its start and its subject (or its
-     * end) by more than a quarter of its own length, as an orbit or a side track does.
+     * end) by a good share of what it goes within that, as an orbit or a side track does.
      */
     public function isUnrolled(): bool
     {
@@ -64,14 +65,14 @@ final readonly class Plan
         $from = $flight->position(0);
         $to = ($this->move->subject?->first() ?? $flight->position($flight->count() - 1))->minus($from);
         $away = max(1e-6, $to->ground());
-        [$length, $off] = [0.0, 0.0];
+        [$off, $along] = [0.0, [0.0]];
         for ($k = self::LOOK; $k < $flight->count(); $k += self::LOOK) {
-            $length += $flight->position($k)->minus($flight->position($k - self::LOOK))->ground();
             $place = $flight->position($k)->minus($from);
             $off = max($off, abs($place->east * $to->north - $place->north * $to->east) / $away);
+            $along[] = ($place->east * $to->east + $place->north * $to->north) / $away;
         }
 
-        return $to->ground() > 1.0 && $length > 2.0 && $off > self::BESIDE * $length;
+        return $to->ground() > 1.0 && $off > 1.0 && $off > self::BESIDE * Statistics::span($along);
     }
 
     /**
@@ -89,7 +90,8 @@ final readonly class Plan
         $flight = $this->move->flight;
         if ($this->isUnrolled()) {
             $places = array_map(
-                static fn (int $k): Position => $flight->position((int) round($k * ($flight->count() - 1) / self::PLACES)), range(0, self::PLACES),
+                static fn (int $k): Position => $flight->position((int) round($k * ($flight->count() - 1) / self::PLACES)),
+                range(0, self::PLACES),
             );
 
             return array_map(static fn (Position $p): array => [$p->east, $p->north, $ground->at($p->east, $p->north)], $places);

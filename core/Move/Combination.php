@@ -229,6 +229,35 @@ final readonly class Combination implements Move
         return array_intersect_key($placed, array_flip($known));
     }
 
+    /**
+     * The parameters of a part that the one before decides.
+     *
+     * @return list<string>
+     */
+    public static function decided(Intent $intent, int $k): array
+    {
+        return $k === 0 || $intent->join !== self::SEQUENCE
+            ? [] : ['distance_m', 'radius_m', 'start_bearing_deg', 'height_m', 'heading_deg', 'tilt_start_deg'];
+    }
+
+    /** How many axes are played in all of it. */
+    public static function axesOf(MovePlan $plan): int
+    {
+        return count(self::played($plan->flight));
+    }
+
+    /**
+     * How hard it is: as its hardest part, and one more for the hand-over or the fingers that go at once (our judgement).
+     *
+     * @return int<1, 5>
+     */
+    public static function levelOf(MovePlan $plan): int
+    {
+        $levels = array_map(static fn (MovePlan $part): int => Catalogue::move($part->intent->move)->about()->level, $plan->parts);
+
+        return max(1, min(5, 1 + max([0, ...$levels])));
+    }
+
     /** One plan after another, $shift seconds later: ways add up, and what is left between their pictures is turned over the hand-over. */
     private static function after(MovePlan $first, MovePlan $next, float $shift): MovePlan
     {

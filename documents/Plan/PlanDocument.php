@@ -85,7 +85,7 @@ final readonly class PlanDocument implements Document
 
         return new self(
             intent: $move->intent->toArray(), assumed: $move->assumed, summary: $plan->summary(),
-            move: new PlanMove($move->intent->move, Catalogue::nameOf($move->intent->move)), feasible: $plan->feasible(),
+            move: PlanMove::of($move), feasible: $plan->feasible(),
             phases: Phases::of($move), camera: FullCamera::of($plan->shot->intent->lens),
             subject: $subject === null ? null : new PlanSubject(
                 round($subject->east, 3), round($subject->north, 3), round($subject->up, 3), round($move->ground, 3),

@@ -21,6 +21,7 @@ final readonly class RevealReading implements Document
         public bool $readable,
         public ?float $fills,
         public ?float $appearsS,
+        public ?string $kind,
         public float $horizon,
         public float $sky,
         public ?float $tiltBeginsS,
@@ -37,6 +38,7 @@ final readonly class RevealReading implements Document
         return new self(
             first: $notes->first, last: $notes->last, hiddenFirst: $notes->isHiddenFirst(), readable: $notes->readable(),
             fills: $rounded($notes->fills, 4), appearsS: $rounded($notes->appears, 2),
+            kind: $notes->kind,
             // A picture that looks far up or down has its horizon far outside the frame.
             horizon: round(max(-20.0, min(20.0, $notes->horizon)), 4), sky: round(max(0.0, min(1.0, $notes->horizon)), 4),
             tiltBeginsS: $rounded($notes->tiltBegins, 2), tiltLatestS: $rounded($notes->tiltLatest, 2),

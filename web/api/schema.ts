@@ -3753,6 +3753,11 @@ export interface components {
         PlanMove: {
             id: string;
             name: string;
+            axes: number;
+            level: number;
+            level_words: string;
+            /** @description empty for a move of its own */
+            parts: components["schemas"]["PlanPart"][];
         };
         PlanNumber: {
             /** @description such as turn_rate_dps; the same one stands twice where it changes: at its start, then at its end */
@@ -3764,6 +3769,16 @@ export interface components {
             at_s: number | null;
             /** @description of the finger that brings it, -1 to 1 */
             travel: number | null;
+        };
+        PlanPart: {
+            move: string;
+            name: string;
+            /** @description all that it is planned with */
+            parameters: {
+                [key: string]: number | string;
+            };
+            /** @description those that the part before it decides: there is nothing to choose */
+            decided: string[];
         };
         PlanSubject: {
             east_m: number;
@@ -4068,6 +4083,7 @@ export interface components {
             readable: boolean;
             fills: number | null;
             appears_s: number | null;
+            kind: string | null;
             horizon: number;
             sky: number;
             tilt_begins_s: number | null;

@@ -12,6 +12,7 @@ use Larkspur\Controls\Finger;
 use Larkspur\Fact;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Quantity;
+use Larkspur\Site\Outline;
 use Larkspur\Site\Solid;
 
 /**
@@ -22,6 +23,12 @@ final readonly class RevealNotes
 {
     /** A subject that fills less of the frame's height than this can't be read (our judgement). */
     private const READABLE = 0.06;
+
+    /** A sight passes over a thing within this of it, m. */
+    private const ABOVE = 0.5;
+
+    /** Things this near to a sight on both sides make an opening of it, m (our judgement). */
+    private const BESIDE = 4.0;
 
     /** Samples of 0.02 s between those looked at. */
     private const STRIDE = 5;
@@ -38,6 +45,8 @@ final readonly class RevealNotes
      * @param  Fact  $last  how it is at the end
      * @param  ?float  $fills  share of the frame's height that it fills at the end; null where no solid is filmed
      * @param  ?float  $appears  when it is seen for the first time, s; null where it is seen from the start or never
+     * @param  ?string  $kind  how it comes to be seen: over what hid it, round its side, through between two things, or into the frame;
+     *     null where it is no reveal
      * @param  float  $horizon  of the last frame, from the top in shares of its height
      * @param  ?float  $tiltBegins  when the wheel sets out, s
      * @param  ?float  $tiltLatest  with the wheel at rest the subject leaves the frame then, s
@@ -48,6 +57,7 @@ final readonly class RevealNotes
         public Fact $last,
         public ?float $fills,
         public ?float $appears,
+        public ?string $kind,
         public float $horizon,
         public ?float $tiltBegins,
         public ?float $tiltLatest,
@@ -63,11 +73,12 @@ final readonly class RevealNotes
         $screens = SiteChecks::screens($plan->shot, $plan->move);
         $first = self::state($plan, $from, $screens);
         $last = self::state($plan, $to, $screens);
-        $appears = null;
+        [$appears, $kind] = [null, null];
         if ($first->code !== self::SEEN && $plan->move->subject !== null) {
             for ($i = $from; $i <= $to; $i += self::STRIDE) {
                 if (self::state($plan, $i, $screens)->code === self::SEEN) {
                     $appears = $flight->t[$i];
+                    $kind = self::kind($plan, max($from, $i - self::STRIDE), $i, $screens);
                     break;
                 }
             }
@@ -78,7 +89,7 @@ final readonly class RevealNotes
         }
 
         return new self(
-            $first, $last, self::fills($plan, $to), $appears, 0.5 - $plan->view($to)->horizon(), $tilts,
+            $first, $last, self::fills($plan, $to), $appears, $kind, 0.5 - $plan->view($to)->horizon(), $tilts,
             self::tiltLatest($plan, $from, $to), self::needed($plan, $to, $screens),
         );
     }
@@ -101,6 +112,50 @@ final readonly class RevealNotes
         }
 
         return Fact::of(self::SEEN);
+    }
+
+    /**
+     * How the subject comes to be seen: by the sight just after it, past what hid it just before.
+     *
+     * @param  int  $hidden  the last sample at which it was not seen
+     * @param  list<array{from: float, until: ?float, solid: Solid}>  $screens
+     */
+    private static function kind(Plan $plan, int $hidden, int $seen, array $screens): string
+    {
+        $t = $plan->move->flight->t[$hidden];
+        $screen = null;
+        foreach ($screens as $one) {
+            $screen = $t >= $one['from'] && $t < ($one['until'] ?? INF) ? $one['solid'] : $screen;
+        }
+        $eye = $plan->move->flight->position($seen);
+        $sight = $plan->move->subject?->at($plan->move->flight->t[$seen])->minus($eye);
+        if ($screen === null || $sight === null || $sight->ground() < 0.1) {
+            return 'into';
+        }
+        // Where the sight passes a thing: how far along, how far to its right, m.
+        $past = static function (Solid $solid) use ($eye, $sight): array {
+            $to = $solid->body->middle()->minus($eye);
+            $along = ($to->east * $sight->east + $to->north * $sight->north) / $sight->ground();
+
+            return [$along, ($to->east * $sight->north - $to->north * $sight->east) / $sight->ground()];
+        };
+        [$along] = $past($screen);
+        $height = $eye->up + $sight->up * max(0.0, min(1.0, $along / $sight->ground()));
+        $way = $eye->plus($sight->east * $along / $sight->ground(), $sight->north * $along / $sight->ground(), 0.0);
+        if ($height >= $screen->body->top() - self::ABOVE && Outline::distance($screen->foot(), $way->east, $way->north) < self::ABOVE) {
+            return 'over';
+        }
+        $sides = [];
+        foreach ($plan->shot->site->solids as $solid) {
+            [$along, $right] = $past($solid);
+            $reach = Outline::reach($solid->foot(), $solid->body->middle());
+            if (! $solid->isSubject && $along > 0.0 && $along < $sight->ground() && abs($right) - $reach < self::BESIDE
+                && $solid->body->top() > $eye->up + $sight->up * $along / $sight->ground()) {
+                $sides[$right < 0.0 ? 'left' : 'right'] = true;
+            }
+        }
+
+        return count($sides) === 2 ? 'through' : 'round';
     }
 
     private static function fills(Plan $plan, int $index): ?float
@@ -190,7 +245,10 @@ final readonly class RevealNotes
             $out[] = match (true) {
                 $this->first->code === self::SEEN => Fact::of('reveal.subject-seen-first-frame'),
                 $this->appears === null => Fact::of('reveal.first-frame-subject-stays', first: $this->first),
-                default => Fact::of('reveal.first-frame-subject-appears', first: $this->first, appears: Quantity::moment($this->appears)),
+                default => Fact::of(
+                    'reveal.first-frame-subject-appears', first: $this->first, appears: Quantity::moment($this->appears),
+                    how: Fact::of('reveal.kind.'.($this->kind ?? 'into')),
+                ),
             };
             $out[] = match (true) {
                 $this->last->code !== self::SEEN => Fact::of('reveal.last-frame', last: $this->last),

@@ -10,6 +10,7 @@ use Larkspur\Choreography\ComfortRanges;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
+use Larkspur\Choreography\Shot;
 use Larkspur\Choreography\ThumbSheet;
 use Larkspur\Controls\Finger;
 use Larkspur\Fields;
@@ -226,6 +227,24 @@ final class PlannerTest extends TestCase
             self::assertEqualsWithDelta([0.0, 0.0], $frame->mark, 0.01);
         }
         self::assertCount(6, $frames);
+    }
+
+    public function test_what_goes_round_or_past_is_unrolled_from_the_side_and_what_goes_straight_is_not(): void
+    {
+        $unrolled = static fn (string $move, array $own = []): bool => Planner::plan(Shot::read(Fields::of(Shots::document([], [
+            'intent' => [
+                'move' => $move, 'parameters' => $own, 'camera' => ['hfov_deg' => 70],
+                'subject' => ['lat' => 57.6003, 'lon' => -0.4, 'alt_m' => 5.5, 'base_alt_m' => 4.0],
+            ],
+            'site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0]],
+        ]))))->isUnrolled();
+        foreach (['orbit', 'side-track', 'lateral-dolly', 'reveal-orbit'] as $move) {
+            self::assertTrue($unrolled($move), $move);
+        }
+        self::assertTrue($unrolled('orbit', ['arc_deg' => 720.0]), 'twice round');
+        foreach (['push-in', 'pull-away', 'rise', 'follow', 'fly-over', 'drop-and-tilt'] as $move) {
+            self::assertFalse($unrolled($move), $move);
+        }
     }
 
     public function test_left_open_parameters_suit_the_craft_and_are_told(): void

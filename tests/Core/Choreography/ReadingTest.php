@@ -144,6 +144,29 @@ final class ReadingTest extends TestCase
         }
     }
 
+    /** Over, round or through: by where the sight passes what hid it (plane geometry of sight lines). */
+    public function test_it_says_how_the_subject_comes_to_be_seen(): void
+    {
+        $wall = static fn (string $id, float $east, float $north, float $width, float $height): array => [
+            'id' => $id, 'name' => $id, 'shape' => 'box', 'east_m' => $east, 'north_m' => $north, 'width_m' => $width, 'length_m' => 1.0,
+            'height_m' => $height,
+        ];
+        $how = static fn (string $move, array $own, array $walls): ?string => RevealNotes::of(
+            self::plan($move, ['start_bearing_deg' => 0.0, ...$own], ['solids' => $walls]),
+        )->kind;
+        $rise = ['distance_m' => 20.0, 'height_m' => 2.0, 'climb_m' => 12.0];
+        self::assertSame('over', $how('rise', $rise, [$wall('wall', 0.0, 10.0, 30.0, 5.0)]));
+        // A slide from ten metres west to ten metres east of it, thirty metres north; half-way to it stands what hides it at first.
+        $slide = ['distance_m' => 30.0, 'height_m' => 2.0, 'length_m' => 20.0, 'side' => 'left'];
+        self::assertSame('round', $how('lateral-dolly', $slide, [$wall('barn', -4.5, 15.0, 6.0, 8.0)]));
+        self::assertSame('through', $how('lateral-dolly', $slide, [
+            $wall('barn', -4.5, 15.0, 6.0, 8.0), $wall('post', 2.0, 15.0, 0.4, 8.0),
+        ]));
+        self::assertNull($how('lateral-dolly', $slide, []), 'What is seen from the start is no reveal.');
+        $down = ['distance_m' => 20.0, 'height_m' => 12.0, 'tilt_start_deg' => 10.0, 'tilt_end_deg' => -30.0];
+        self::assertSame('into', $how('tilt', $down, []));
+    }
+
     public function test_the_depth_is_that_between_the_layers_that_were_chosen(): void
     {
         $of = static function (?string $near, ?string $far): DepthNotes {

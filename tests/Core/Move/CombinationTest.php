@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Tests\Core\Move;
 
 use Demo\Rigs;
+use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
 use Larkspur\Fields;
 use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
+use Larkspur\Move\Combination;
 use Larkspur\Move\Fingering\AxisCombinations;
 use Larkspur\Move\Judging\Mark;
 use Larkspur\Refusal;
@@ -65,6 +67,24 @@ final class CombinationTest extends TestCase
         }
         // An ease of two seconds to some metres a second changes the pace by a few hundredths of a metre a second in a step.
         self::assertLessThan(0.12, $most);
+    }
+
+    public function test_its_axes_are_counted_its_level_follows_and_its_picture_is_judged(): void
+    {
+        $plan = self::plan([['move' => 'rise', 'parameters' => []], ['move' => 'pan', 'parameters' => ['turn_deg' => 90.0]]], 'sequence');
+        self::assertSame(2, Combination::axesOf($plan->move));
+        self::assertSame(2, Combination::levelOf($plan->move), 'one more than its hardest part');
+        self::assertContains('height_m', Combination::decided($plan->move->intent, 1));
+        self::assertSame([], Combination::decided($plan->move->intent, 0));
+        $ids = array_map(static fn (Finding $one): string => $one->id, $plan->findings);
+        self::assertContains('loses-subject', $ids, 'It turns away from what it began with.');
+        $up = self::plan([
+            ['move' => 'push-in', 'parameters' => []],
+            ['move' => 'tilt', 'parameters' => ['tilt_start_deg' => -10.0, 'tilt_end_deg' => 20.0]],
+        ], 'sequence');
+        $sky = array_values(array_filter($up->findings, static fn (Finding $one): bool => $one->id === 'ends-in-sky'))[0] ?? null;
+        self::assertNotNull($sky, 'It ends in the sky, and says so.');
+        self::assertGreaterThan(0.6, $sky->value);
     }
 
     public function test_in_sequence_the_second_begins_as_the_first_dies(): void

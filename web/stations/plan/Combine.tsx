@@ -4,29 +4,53 @@ import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { Pick } from '~/kit/Pick';
-import type { Draft } from './draft';
+import { useSession } from '~/shell/session';
+import type { Units } from '~/units';
+import type { Draft, Values } from './draft';
+import { ParameterChoice, ParameterDial } from './Shape';
 import type { Planning } from './usePlan';
 
-type Props = { draft: Draft; change: Planning['change']; moves: Schemas['Move'][] };
+type Props = {
+  draft: Draft;
+  plan: Schemas['Plan'] | null;
+  change: Planning['change'];
+  moves: Schemas['Move'][];
+};
 
-export function Combine({ draft, change, moves }: Props) {
+export function Combine({ draft, plan, change, moves }: Props) {
+  const { units } = useSession();
   const parts = draft.parts ?? [];
   const shots = moves.filter((item) => item.group !== 'drill' && item.group !== 'combined');
   const put = (next: Schemas['Part'][]) => change({ kind: 'put', put: { parts: next } });
   return (
     <Card className="p-3 grid gap-2" label="The moves that are joined">
       <h2>Joined from</h2>
+      {plan && plan.move.parts.length > 0 && (
+        <p className="m-0 text-sm text-ink-soft">
+          {plan.move.axes === 1 ? 'One axis' : `${plan.move.axes} axes`}, level {plan.move.level}:{' '}
+          {plan.move.level_words}.
+        </p>
+      )}
       {parts.map((part, index) => (
-        <Pick
-          // biome-ignore lint/suspicious/noArrayIndexKey: a part is its place in the order
-          key={index}
-          label={['First', 'Then', 'And then'][index] ?? 'Then'}
-          value={part.move}
-          onChange={(move) =>
-            put(parts.map((item, other) => (other === index ? { move, parameters: {} } : item)))
-          }
-          options={shots.map((item) => ({ value: item.id, label: item.name, group: item.group_words }))}
-        />
+        // biome-ignore lint/suspicious/noArrayIndexKey: a part is its place in the order
+        <div key={index} className="grid gap-1.5" data-part={index}>
+          <Pick
+            label={['First', 'Then', 'And then'][index] ?? 'Then'}
+            value={part.move}
+            onChange={(move) =>
+              put(parts.map((item, other) => (other === index ? { move, parameters: {} } : item)))
+            }
+            options={shots.map((item) => ({ value: item.id, label: item.name, group: item.group_words }))}
+          />
+          <PartDials
+            part={plan?.move.parts[index]}
+            move={moves.find((one) => one.id === part.move)}
+            units={units}
+            onChange={(id, value) =>
+              change({ kind: 'values', values: { [`parts.${index}.${id}`]: value } as Values })
+            }
+          />
+        </div>
       ))}
       <div className="flex gap-2">
         <Button
@@ -49,5 +73,49 @@ export function Combine({ draft, change, moves }: Props) {
         ]}
       />
     </Card>
+  );
+}
+
+type DialsProps = {
+  part: Schemas['PlanPart'] | undefined;
+  move: Schemas['Move'] | undefined;
+  units: Units;
+  onChange: (id: string, value: number | string) => void;
+};
+
+/** The dials of one part: those that the part before it decides are not there. */
+function PartDials({ part, move, units, onChange }: DialsProps) {
+  if (part === undefined || move === undefined || part.move !== move.id) return null;
+  const own = (move.parameters ?? []).filter((one) => !part.decided.includes(one.id));
+  const set = (values: Values) => {
+    for (const [id, value] of Object.entries(values)) if (value !== undefined) onChange(id, value);
+  };
+  return (
+    <details>
+      <summary className="min-h-11 content-center cursor-pointer text-sm">Its dials</summary>
+      <div className="grid gap-1.5">
+        {own.map((parameter) =>
+          parameter.choices ? (
+            <ParameterChoice
+              key={parameter.id}
+              parameter={parameter}
+              value={part.parameters[parameter.id]}
+              set={set}
+            />
+          ) : (
+            <ParameterDial
+              key={parameter.id}
+              parameter={parameter}
+              value={part.parameters[parameter.id]}
+              easyFrom={undefined}
+              easyTo={undefined}
+              warn={false}
+              units={units}
+              set={set}
+            />
+          ),
+        )}
+      </div>
+    </details>
   );
 }

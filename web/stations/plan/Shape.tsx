@@ -80,7 +80,7 @@ type DialProps = {
 };
 
 // One of many on a page that is redrawn while a hand drags: drawn again only where it is told something new.
-function ParameterDial(props: DialProps) {
+export function ParameterDial(props: DialProps) {
   const { parameter, easyFrom, easyTo, warn, units, set } = props;
   const [from = 0, to = 1] = parameter.usual ?? [];
   const value = Number(props.value ?? from);
@@ -105,7 +105,7 @@ type ChoiceProps = Pick<DialProps, 'parameter' | 'value' | 'set'>;
 
 const NAMES: Record<string, string> = { counterclockwise: 'Counter\u00adclockwise' };
 
-function ParameterChoice({ parameter, value, set }: ChoiceProps) {
+export function ParameterChoice({ parameter, value, set }: ChoiceProps) {
   const choices = parameter.choices ?? [];
   return (
     <Choice

@@ -205,7 +205,7 @@ export function Worksheet({ first, shot, shots, sites, rigs, moves }: Props) {
         {plan && (
           <AimAt plan={plan} aim={draft.aim ?? null} onAim={(aim) => change({ kind: 'put', put: { aim } })} />
         )}
-        {draft.move === 'combination' && <Combine draft={draft} change={change} moves={moves} />}
+        {draft.move === 'combination' && <Combine draft={draft} plan={plan} change={change} moves={moves} />}
         {plan && <Findings findings={plan.findings} expectation={expectation} onMend={set} />}
         {plan && (
           <FrameIt

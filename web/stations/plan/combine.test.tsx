@@ -17,9 +17,9 @@ const draft = (parts: string[], join: Draft['join'] = 'sequence') =>
   ({ parts: parts.map((move) => ({ move, parameters: {} })), join }) as unknown as Draft;
 
 describe('a combination', () => {
-  const shown = (parts: string[]) => {
+  const shown = (parts: string[], plan: Schemas['Plan'] | null = null) => {
     const change = vi.fn();
-    draw(<Combine draft={draft(parts)} change={change} moves={moves} />);
+    draw(<Combine draft={draft(parts)} plan={plan} change={change} moves={moves} />);
     const changed = (): Draft => after(draft(parts), change.mock.lastCall?.[0]);
     return changed;
   };
@@ -41,6 +41,25 @@ describe('a combination', () => {
     const less = shown(['orbit', 'pan', 'rise']);
     fireEvent.click(screen.getByRole('button', { name: 'One less' }));
     expect(less().parts).toHaveLength(2);
+  });
+
+  it('has the dials of its parts, but for those that the part before decides', () => {
+    const dial = (id: string) =>
+      ({ id, label: id, unit: 'm', usual: [1, 9], step: 1 }) as Schemas['Parameter'];
+    for (const move of moves) move.parameters = [dial('height_m'), dial('length_m')];
+    const parts = ['orbit', 'rise'].map((move, k) => ({
+      move,
+      name: move,
+      parameters: { height_m: 3, length_m: 4 + k },
+      decided: k === 0 ? [] : ['height_m'],
+    }));
+    const plan = { move: { parts, axes: 3, level: 4, level_words: 'hard' } } as unknown as Schemas['Plan'];
+    const changed = shown(['orbit', 'rise'], plan);
+    expect(screen.getByText(/3 axes, level 4/)).toBeTruthy();
+    expect(screen.getAllByRole('slider', { name: 'height_m' })).toHaveLength(1);
+    const [, second] = screen.getAllByRole('slider', { name: 'length_m' });
+    fireEvent.keyDown(second as HTMLElement, { key: 'ArrowRight' });
+    expect(changed().parts?.[1]?.parameters, 'of the part that it belongs to').toEqual({ length_m: 6 });
   });
 
   it('is flown one after another, or at once', () => {

@@ -113,8 +113,8 @@ function addedTo(waiting: Pull | null, next: Pull): Pull {
 }
 
 /**
- * The plan that was asked for; where a dial is refused, that with its last value that was not, or as it is left open: the other dials and the
- * pictures go on.
+ * The plan that was asked for; where a dial is refused, that with its last value that was not, or as it is left open: the other dials
+ * and the pictures go on.
  */
 async function withoutRefused(
   body: Draft & { pull?: Pull },
