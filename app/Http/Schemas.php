@@ -53,6 +53,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sight_line_m', type: 'number'),
     new OA\Property(property: 'solids', type: 'array', items: new OA\Items(ref: '#/components/schemas/Solid')),
     new OA\Property(
+        property: 'at', description: 'only of a reading: one place, east and north, whose ground is asked about', type: 'array',
+        items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')),
+    ),
+    new OA\Property(
         property: 'take_off', description: 'only of a reading: where take-off is put on the drawing', required: ['east_m', 'north_m'],
         properties: [
             new OA\Property(property: 'east_m', type: 'number'), new OA\Property(property: 'north_m', type: 'number'),

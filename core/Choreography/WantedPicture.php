@@ -10,6 +10,7 @@ use Larkspur\Fields;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Quantity;
+use Larkspur\Move\Catalogue;
 use Larkspur\Refusal;
 use Larkspur\Site\Area;
 use Larkspur\Site\Solid;
@@ -29,6 +30,9 @@ final readonly class WantedPicture
     private const NEAREST = 4.0;
 
     private const LOWEST = 0.5;
+
+    /** What parameters are worked out to, in their own units. */
+    private const FINE = 0.001;
 
     /** Near enough, m and s. */
     private const CLOSE = 0.02;
@@ -71,7 +75,7 @@ final readonly class WantedPicture
             ? Composition::withHorizon($lens, $this->tall, $this->fills, 0.0, 0.5 - $this->horizon)
             : Composition::fromHeight($lens, $this->tall, $this->fills, 0.0, $this->height);
         $notes = [];
-        $plan = Planner::plan($shot);
+        $plan = $before = Planner::plan($shot);
         $has = static fn (string $id): bool => isset($plan->move->intent->parameters[$id]);
         $away = $has('radius_m') ? 'radius_m' : ($has('distance_m') ? 'distance_m' : null);
         if ($away === null || $plan->move->subject === null) {
@@ -113,7 +117,7 @@ final readonly class WantedPicture
                 $ease = $plan->move->holdFrom - $plan->move->onset;
                 $next['pace_mps'] = max(0.1, round($pace * ($reached[2] + $ease) / ($this->hold + $ease), 3));
             }
-            $own = [...$own, ...$next];
+            $own = [...$own, ...self::allowed($now->move, $next)];
             if ($next === [] || (
                 $k > 0 && abs($off) <= self::CLOSE && (! $has('height_m') || abs($up) <= self::CLOSE) && ! isset($next['pace_mps'])
             )) {
@@ -132,7 +136,44 @@ final readonly class WantedPicture
         }
         [$hidden, $own, $plan, $more] = $this->hide($shot, $plan, $own);
 
-        return new FoundPicture($wanted, $own, $reached[0], $reached[1], $reached[2], $hidden, [...$notes, ...$more]);
+        return new FoundPicture(
+            $wanted, $own, $reached[0], $reached[1], $reached[2], $hidden, [...$notes, ...$more, ...self::worse($before, $plan)],
+        );
+    }
+
+    /**
+     * What a move takes, nearest to what was wished for.
+     *
+     * @param  array<string, float>  $wished  by id
+     * @return array<string, float>
+     */
+    private static function allowed(string $move, array $wished): array
+    {
+        foreach (Catalogue::move($move)->parameters() as $parameter) {
+            if (isset($wished[$parameter->id])) {
+                $wished[$parameter->id] = $parameter->nearest($wished[$parameter->id], self::FINE);
+            }
+        }
+
+        return $wished;
+    }
+
+    /**
+     * What could be flown before and can't with this picture: nobody is given that without being told.
+     *
+     * @return list<Fact>
+     */
+    private static function worse(Plan $before, Plan $after): array
+    {
+        $broken = static fn (Plan $plan): array => array_filter(
+            $plan->findings, static fn (Finding $finding): bool => $finding->state === Finding::BROKEN,
+        );
+        $had = array_map(static fn (Finding $finding): string => $finding->id, $broken($before));
+
+        return array_values(array_map(
+            static fn (Finding $finding): Fact => Fact::all(Fact::of('wanted-picture.with-it'), $finding->text),
+            array_filter($broken($after), static fn (Finding $finding): bool => ! in_array($finding->id, $had, true)),
+        ));
     }
 
     /**

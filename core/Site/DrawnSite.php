@@ -12,7 +12,7 @@ use Larkspur\Refusal;
 
 /**
  * A site as it is being drawn: what is wrong with it and the nearest that is right, how its ground lies, and where take-off comes to lie
- * when it is put elsewhere ("take_off": east and north, m).
+ * when it is put elsewhere ("take_off": east and north, m), and how high it lies at a place ("at": one pair, east and north, m).
  */
 final readonly class DrawnSite
 {
@@ -27,6 +27,7 @@ final readonly class DrawnSite
      * @param  ?GeoPoint  $home  where take-off lies after it was put elsewhere; null where it stays
      * @param  float  $takeOffUp  how high the ground lies there, above take-off as it was, m
      * @param  list<Position>  $ground  a grid; empty where nobody said how the ground lies
+     * @param  ?float  $foot  how high the ground lies at the place that was asked about, m; null where none was
      */
     private function __construct(
         public ?Refusal $fault,
@@ -34,6 +35,7 @@ final readonly class DrawnSite
         public ?GeoPoint $home,
         public float $takeOffUp,
         public array $ground,
+        public ?float $foot = null,
     ) {
     }
 
@@ -49,7 +51,12 @@ final readonly class DrawnSite
             return new self($refusal, self::repair($document, $refusal->place), $home, $up, []);
         }
 
-        return new self(null, null, $home, $up, $site->ground === null ? [] : self::grid($site->ground));
+        $at = $document->has('at') ? $document->pairs('at')[0] ?? null : null;
+
+        return new self(
+            null, null, $home, $up, $site->ground === null ? [] : self::grid($site->ground),
+            $at === null ? null : $site->ground?->at($at[0], $at[1]) ?? 0.0,
+        );
     }
 
     /** Where take-off is put on the drawing, on the ground there; null where it stays. */

@@ -90,6 +90,22 @@ final class FirstShot
         return $plan->feasible() ? Expectation::of($plan)->score->score ?? 0.0 : -1.0;
     }
 
+    /** Whether what is filmed is a thing of the site that does not move by itself, and has no way of its own. */
+    private static function isBuilt(Shot $asked): bool
+    {
+        $subject = $asked->intent->filmed($asked->site->frame())?->first();
+        if ($subject === null || $asked->intent->track !== []) {
+            return false;
+        }
+        foreach ($asked->site->solids as $solid) {
+            if ($solid->isSubject && ! $solid->moves && $solid->leastDistance($subject) < 1.0 && $solid->distance($subject) < 1.0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /**
      * Where there is room, not about what the site is filmed for: around take-off.
      *
@@ -113,6 +129,10 @@ final class FirstShot
     /** @return Generator<int, Shot> the usual one first */
     private static function candidates(Shot $asked): Generator
     {
+        if (Catalogue::follows($asked->intent->move) && self::isBuilt($asked)) {
+            // A building goes nowhere: somebody crosses free ground.
+            yield from self::elsewhere($asked);
+        }
         yield $asked;
         $about = Catalogue::move($asked->intent->move)->about();
         if ($about->group === Group::Drill) {
@@ -124,7 +144,7 @@ final class FirstShot
         } catch (Refusal) {
             return;
         }
-        // A building does not go anywhere, and what stands alone has no gap: somebody crosses free ground, and a gap is made there.
+        // Where it can't go its way there is room elsewhere; what stands alone has no gap, and one is made there.
         if ($about->id === 'gap' || Planner::plan($asked)->move->subject?->moves() === true) {
             yield from self::elsewhere($asked);
         }

@@ -17,6 +17,7 @@ final readonly class SiteReadingDocument implements Document
     /**
      * @param  ?array<string, float>  $home  where take-off lies after it was put elsewhere; null where it stays
      * @param  float  $takeOffUpM  how high the ground lies there, above take-off as it was
+     * @param  ?float  $footM  how high the ground lies at the place that was asked about, above take-off
      * @param  list<array{float, float, float}>  $ground  east, north and height of a grid; empty where nobody said how the ground lies
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class SiteReadingDocument implements Document
         public ?array $home,
         public float $takeOffUpM,
         public array $ground,
+        public ?float $footM,
     ) {
     }
 
@@ -34,6 +36,7 @@ final readonly class SiteReadingDocument implements Document
             $drawn->fault === null ? null : self::fault($drawn->fault, $drawn->repair), $drawn->home?->toArray(),
             round($drawn->takeOffUp, 2),
             array_map(static fn (Position $place): array => [$place->east, $place->north, round($place->up, 2)], $drawn->ground),
+            $drawn->foot === null ? null : round($drawn->foot, 2),
         );
     }
 

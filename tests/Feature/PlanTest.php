@@ -74,7 +74,7 @@ final class PlanTest extends FeatureCase
         $shot = Shot::query()->findOrFail((int) $kept->json('id'));
 
         self::assertSame(
-            ['radius_m', 'height_m', 'arc_deg', 'direction', 'pace_mps', 'start_bearing_deg', 'ease_s'],
+            ['radius_m', 'height_m', 'arc_deg', 'direction', 'pace_mps', 'start_bearing_deg', 'bias_deg', 'ease_s'],
             array_keys($shot->intent['parameters']),
         );
         $kept->assertJsonPath('subject_id', 'stones')->assertJsonPath('operator.id', $user->id);

@@ -52,6 +52,48 @@ final class SiteTest extends FeatureCase
         self::assertSame('Theirs', Site::query()->whereKey($id)->firstOrFail()->name);
     }
 
+    public function test_a_subject_goes_its_way_in_every_move_that_keeps_up_with_it(): void
+    {
+        $user = User::factory()->createOne();
+        $shot = ShotFactory::whole($user);
+        $drawing = self::drawing();
+        $drawing['subjects'][0]['route'] = [
+            'points' => [[10, 60], [30, 60]], 'pace_mps' => 1.6, 'stops' => [['corner' => 1, 's' => 4]], 'cue' => 'the bell',
+        ];
+        $site = $this->actingAs($user)->postJson('/api/v1/sites', $drawing)->assertCreated();
+        $site->assertJsonPath('subjects.0.route.cue', 'the bell')->assertJsonPath('subjects.0.route.stops.0.corner', 1);
+        $ask = fn (string $move): array => $this->postJson('/api/v1/plans', [
+            'site_id' => $site->json('id'), 'rig_id' => $shot->rig_id, 'mode' => 'standard', 'move' => $move,
+            'subject_id' => $drawing['subjects'][0]['id'],
+        ])->assertOk()->json();
+        $follow = $ask('follow');
+        self::assertEqualsWithDelta(30.0, end($follow['subject_way']['east_m']), 0.1);
+        self::assertStringContainsString('Set off at: the bell', implode(' ', $follow['subject_brief']));
+        self::assertSame([], $ask('orbit')['subject_brief'], 'Round it is flown where it stands.');
+        $drawing['subjects'][0]['route']['pace_mps'] = 0;
+        $this->postJson('/api/v1/sites', $drawing)->assertUnprocessable()->assertJsonPath('errors.0.place', 'subjects.0.route.pace_mps');
+        // Kept with a shot it comes back with it, also from its file.
+        $kept = $this->postJson('/api/v1/shots', [
+            'title' => 'Along', 'site_id' => $site->json('id'), 'rig_id' => $shot->rig_id, 'mode' => 'standard', 'move' => 'follow',
+            'subject_id' => $drawing['subjects'][0]['id'], 'brief' => ['layers' => ['near' => 'none', 'far' => null]],
+        ])->assertCreated();
+        self::assertSame('none', $kept->json('brief.layers.near'));
+        $again = $this->getJson('/api/v1/sites/'.$site->json('id'));
+        self::assertSame($site->json('subjects'), $again->json('subjects'));
+    }
+
+    public function test_a_reading_says_how_high_the_ground_lies_at_a_place(): void
+    {
+        $this->actingAs(User::factory()->createOne());
+        $ask = fn (array $more): ?float => $this->postJson('/api/v1/site-readings', [
+            'home' => ['lat' => 57.6, 'lon' => -0.4], 'solids' => [], ...$more,
+        ])->assertOk()->json('foot_m');
+        $slope = ['ground' => ['profile' => [[0, 0], [40, 8]], 'bearing_deg' => 90]];
+        self::assertEqualsWithDelta(2.0, $ask([...$slope, 'at' => [[10, 5]]]), 0.01);
+        self::assertEqualsWithDelta(0.0, $ask(['at' => [[10, 5]]]), 0.01);
+        self::assertNull($ask($slope));
+    }
+
     public function test_a_crossing_outline_comes_back_with_its_repair(): void
     {
         $this->actingAs(User::factory()->createOne());

@@ -4613,6 +4613,8 @@ export interface components {
             ceiling_m: number;
             sight_line_m: number;
             solids: components["schemas"]["Solid"][];
+            /** @description only of a reading: one place, east and north, whose ground is asked about */
+            at?: number[][];
             /** @description only of a reading: where take-off is put on the drawing */
             take_off?: {
                 east_m: number;
@@ -4674,6 +4676,8 @@ export interface components {
             take_off_up_m: number;
             /** @description east, north and height of a grid; empty where nobody said how the ground lies */
             ground: number[][];
+            /** @description how high the ground lies at the place that was asked about, above take-off */
+            foot_m: number | null;
         };
         SiteSubject: {
             id: string;

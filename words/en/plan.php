@@ -227,6 +227,7 @@ return [
     'site-check.way-crosses-ask-whose' => 'The way crosses {line} {when}. Ask whose land it is.',
     'site-check.stay-side-take-off' => 'Stay on this side, or take off from the other.',
     'site-check.every-boundary-stays-uncrossed' => 'Every boundary stays uncrossed, there and back.',
+    'wanted-picture.with-it' => 'So it can’t be flown:',
     'wanted-picture.move-distance-subject-set' => 'This move has no distance from a subject to set.',
     'wanted-picture.move-goes-round-toward' => 'a move that goes round, toward or away from something',
     'wanted-picture.move-cant-end-away' => 'This move can’t end {distance:1} away; the nearest is {reached:1}.',

@@ -89,8 +89,18 @@ abstract readonly class PacedMove implements Move
             return ['direction' => $direction === Stance::CLOCKWISE ? Stance::COUNTERCLOCKWISE : Stance::CLOCKWISE];
         }
         $side = $plan->intent->choice('side');
+        if ($side !== null) {
+            return ['side' => $side === 'left' ? 'right' : 'left'];
+        }
+        // What turns, or sets out at an angle, has its mirror: the first of these that it is shaped by.
+        foreach (['turn_deg', 'spin_dps', 'course_deg'] as $id) {
+            $amount = $plan->intent->number($id);
+            if ($this->takes($id) && $amount !== null && abs($amount) > 0.0) {
+                return [$id => -$amount];
+            }
+        }
 
-        return $side === null ? [] : ['side' => $side === 'left' ? 'right' : 'left'];
+        return [];
     }
 
     public function reversed(MovePlan $plan): array

@@ -40,6 +40,9 @@ final readonly class DropAndTilt extends SubjectHeldLine
     /** Equal shares of the way at which the subject's planned place is stated. */
     private const SHARES = 200;
 
+    /** The wheel begins by this share of the way, wherever the subject is. */
+    private const LATEST = 0.6;
+
     /** Share of what is left of the way over which the wheel swells. */
     private const SWELL = 0.4;
 
@@ -70,10 +73,11 @@ final readonly class DropAndTilt extends SubjectHeldLine
         $rests = $this->resting($intent, $pace);
         $own = $intent->v();
         $trigger = 0.5 - ($intent->number('trigger_y') ?? $intent->aimY);
-        $share = self::reaching($rests, $trigger);
-        if ($trigger <= $own || $share === null) {
-            return $trigger <= $own ? static fn (): float => $own : $rests;
+        if ($trigger <= $own) {
+            return static fn (): float => $own;
         }
+        // A subject far off hardly climbs the frame: the wheel begins all the same while there is way left for it.
+        $share = min(self::LATEST, self::reaching($rests, $trigger) ?? self::LATEST);
         // Where the resting lens would have it, less what the wheel has taken back. It begins softly by itself and ends as the sink does.
         $eased = static fn (float $x): float => self::SWELL * Ramp::travel($x / self::SWELL) / (1 - self::SWELL / 2);
 
@@ -123,7 +127,7 @@ final readonly class DropAndTilt extends SubjectHeldLine
             [$from, $to] = $rests($middle) < $v ? [$middle, $to] : [$from, $middle];
         }
 
-        return min(0.95, $to);
+        return $to;
     }
 
     protected function slope(Intent $intent, Pace $pace): array

@@ -25,6 +25,7 @@ use Larkspur\Choreography\Shot;
 use Larkspur\Choreography\WantedPicture;
 use Larkspur\Fact;
 use Larkspur\Fields;
+use Larkspur\Move\Catalogue;
 use Larkspur\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -378,6 +379,26 @@ final class ReadingTest extends TestCase
         self::assertEqualsWithDelta(
             -rad2deg(atan(tan(deg2rad(45.7473) / 2) / 3)), rad2deg($found->wanted->tilt), 0.05, 'the tilt of the upper third',
         );
+    }
+
+    public function test_a_picture_that_breaks_a_plan_says_so_and_asks_for_nothing_that_a_move_does_not_take(): void
+    {
+        // Ten metres of wall stand where a picture of so small a share would put the lens.
+        $wall = ['solids' => [[
+            'id' => 'wall', 'name' => 'wall', 'shape' => 'box', 'east_m' => 0, 'north_m' => -130, 'width_m' => 300, 'length_m' => 160,
+            'height_m' => 60,
+        ]]];
+        $own = ['distance_m' => 30.0, 'length_m' => 22.0, 'height_m' => 5.0, 'start_bearing_deg' => 180.0];
+        $plan = self::plan('push-in', $own, $wall);
+        self::assertTrue($plan->feasible());
+        $found = (new WantedPicture('end', 2.0, 0.02, 1 / 3))->solve($plan->shot);
+        $told = implode(' ', array_map(said(...), $found->notes));
+        self::assertStringContainsString('So it can’t be flown:', $told);
+        $far = (new WantedPicture('end', 500.0, 0.01, 1 / 3))->solve(self::plan('push-in', [])->shot);
+        foreach (Catalogue::move('push-in')->parameters() as $parameter) {
+            $value = $far->parameters[$parameter->id] ?? null;
+            self::assertTrue($value === null || ($value >= $parameter->least && $value <= $parameter->most), $parameter->id);
+        }
     }
 
     public function test_a_first_tilt_keeps_the_sea_out_of_the_first_frame(): void

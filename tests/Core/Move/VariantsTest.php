@@ -145,6 +145,29 @@ final class VariantsTest extends TestCase
         }
     }
 
+    /** @return iterable<string, array{string, string}> */
+    public static function turning(): iterable
+    {
+        foreach (['pan', 'rise-and-rotate', 'backward-with-pan', 'sink-turn-tilt', 'rise-turn-tilt', 'top-down-spin'] as $move) {
+            yield $move => [$move, 'turn_deg'];
+        }
+        yield 'helix' => ['top-down-helix', 'spin_dps'];
+        yield 'travel' => ['top-down-travel', 'course_deg'];
+    }
+
+    #[DataProvider('turning')]
+    public function test_what_turns_has_its_mirror(string $move, string $by): void
+    {
+        $plan = self::plan($move, $by === 'course_deg' ? ['course_deg' => 30.0] : []);
+        $opposite = array_column(Variants::of($plan), null, 'id')['opposite'] ?? self::fail('It is not offered.');
+        self::assertSame(-($plan->move->intent->number($by) ?? 0.0), $opposite['parameters'][$by]);
+        self::assertTrue($opposite['feasible']);
+        $mirror = Planner::plan($plan->shot->withIntent($plan->move->intent->with($opposite['parameters'])))->move->flight;
+        $last = $mirror->count() - 1;
+        $turned = static fn (array $headings): float => $headings[$last] - $headings[0];
+        self::assertEqualsWithDelta(-$turned($plan->move->flight->heading), $turned($mirror->heading), 0.01);
+    }
+
     public function test_what_overtakes_has_to_be_quicker(): void
     {
         $plan = self::plan('overtake', ['pace_mps' => 2.0, 'subject_mps' => 2.0]);

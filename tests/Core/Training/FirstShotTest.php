@@ -59,6 +59,10 @@ final class FirstShotTest extends TestCase
         self::assertSame('reveal.outside-frame', RevealNotes::of($plan('reverse-tilt-down'))->first->code);
         $over = $plan('fly-over')->move->flight->tilt;
         self::assertLessThan(-70 * Angle::DEGREE, $over[count($over) - 1], 'It lies below in the end.');
+        $drop = $plan('drop-and-tilt')->move->flight;
+        $waits = $drop->tilt[(int) (0.35 * $drop->count())] - $drop->tilt[0];
+        self::assertEqualsWithDelta(0.0, $waits, 0.001, 'It rests at first.');
+        self::assertGreaterThan(5 * Angle::DEGREE, $drop->tilt[$drop->count() - 1] - $drop->tilt[0], 'And comes up in the end.');
         $late = $plan('ascent-late-tilt');
         $mark = $late->view($late->move->flight->count() - 1)->project($late->move->subject?->first() ?? self::fail('None.'));
         self::assertEqualsWithDelta(-1 / 6, $mark?->v, 0.03);
@@ -80,8 +84,10 @@ final class FirstShotTest extends TestCase
         $first = FirstShot::of($asked);
         self::assertEquals($asked->intent->subject, $first->intent->subject);
         // A kiln does not walk: who is followed crosses free ground.
-        $asked = self::asked(Sites::all()[1], 'follow');
-        self::assertNotEquals($asked->intent->subject, FirstShot::of($asked)->intent->subject);
+        foreach (array_filter(Catalogue::ids(), Catalogue::follows(...)) as $move) {
+            $asked = self::asked(Sites::all()[1], $move);
+            self::assertNotEquals($asked->intent->subject, FirstShot::of($asked)->intent->subject, $move);
+        }
     }
 
     /**

@@ -364,7 +364,7 @@ export function DrawBoard(props: Props) {
       </svg>
       <BoardButtons board={board} />
       {places.length > 0 && (
-        <p className="absolute left-2 top-2 m-0 px-2 py-1 bg-card border border-line rounded-md text-sm">
+        <p className="absolute left-2 top-2 m-0 pointer-events-none px-2 py-1 bg-card border border-line rounded-md text-sm">
           Press the first corner again, or Enter, to close it. Escape drops it.
         </p>
       )}

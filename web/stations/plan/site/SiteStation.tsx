@@ -2,7 +2,7 @@
 // can't be and offers the nearest that can; steps are undone and done again; nothing is kept until it is saved.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { answered, api, Problem, type Schemas } from '~/api/client';
 import { findSites, useSite, useSites } from '~/api/queries';
@@ -17,7 +17,7 @@ import { Skeleton } from '~/kit/Skeleton';
 import { useUnkept } from '~/kit/unkept';
 import { useLatest } from '~/kit/useLatest';
 import { useSession } from '~/shell/session';
-import { day, hour } from '~/units';
+import { day, hour, type Units, withUnit } from '~/units';
 import { PlanNav } from '../PlanNav';
 import { DrawBoard } from './DrawBoard';
 import {
@@ -30,8 +30,10 @@ import {
   removed,
   seenFrom,
   spotsOf,
+  standing,
   type Thing,
   type Tool,
+  thingAt,
 } from './drawing';
 import { ImportPlaces } from './ImportPlaces';
 import { SideView } from './SideView';
@@ -77,6 +79,8 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   /** What a file would make of the site, while somebody looks at it. */
   const [preview, setPreview] = useState<Drawing | null>(null);
   const [chosen, setChosen] = useState<Chosen | null>(null);
+  /** Whether what is chosen was put there just now. */
+  const fresh = useRef(false);
   const [tool, setTool] = useState<Tool>('choose');
   const [snap, setSnap] = useState(true);
   const [theirs, setTheirs] = useState<Schemas['Site'] | null>(null);
@@ -100,6 +104,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   const choose = (next: Chosen | null) => preview === null && setChosen(next);
   const make = ({ list, item }: { list: Chosen['list']; item: Thing }) => {
     const next = added(history.now, list, item);
+    fresh.current = true;
     step(next.drawing);
     setChosen(next.chosen);
     setTool('choose');
@@ -120,14 +125,26 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
     if (read.home) step(seenFrom(now, read.home, [east_m, north_m], read.take_off_up_m));
   };
 
-  const reading = useLatest(
-    (now: Drawing) => answered(api.POST('/site-readings', { body: now.document })),
-    'larkspur:site',
-  );
+  const reading = useLatest(async ({ now, of }: { now: Drawing; of: Chosen | null }) => {
+    const thing = of === null ? undefined : thingAt(now, of);
+    const at = thing && 'base_m' in thing && 'east_m' in thing ? { at: [[thing.east_m, thing.north_m]] } : {};
+    const said = await answered(api.POST('/site-readings', { body: { ...now.document, ...at } }));
+    return { said, of, place: JSON.stringify(at) };
+  }, 'larkspur:site');
   const { ask } = reading;
-  useEffect(() => ask(history.now), [ask, history.now]);
-  const fault = reading.value?.fault ?? null;
-  const lies = reading.value?.ground ?? NO_GROUND;
+  useEffect(() => ask({ now: history.now, of: chosen }), [ask, history.now, chosen]);
+  const ground = groundUnder(reading.value, history.now, chosen);
+  // What was just put on the site stands on its ground: no step of its own, it is where the hand put it.
+  const stand = useEffectEvent((up: number) => {
+    if (chosen === null || !fresh.current) return;
+    fresh.current = false;
+    setHistory((now) => ({ ...now, now: standing(now.now, chosen, up) }));
+  });
+  useEffect(() => {
+    if (ground !== null) stand(ground);
+  }, [ground]);
+  const fault = reading.value?.said.fault ?? null;
+  const lies = reading.value?.said.ground ?? NO_GROUND;
 
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     const target = event.target as HTMLElement;
@@ -186,7 +203,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
         ),
       );
   };
-  const list = thingsOf(drawing);
+  const list = thingsOf(drawing, units);
 
   return (
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_310px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
@@ -325,7 +342,7 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
           save.error && <Notice error={save.error} />
         )}
         {chosen && preview === null && (
-          <ThingForm drawing={drawing} chosen={chosen} onDone={step} onChoose={choose} />
+          <ThingForm drawing={drawing} chosen={chosen} ground={ground} onDone={step} onChoose={choose} />
         )}
         <Card className="p-3 grid gap-2">
           <h2>Site</h2>
@@ -390,13 +407,25 @@ const NEW = { value: 'new', label: 'A new site' };
 
 const NO_GROUND: number[][] = [];
 
+/** How high the ground lies where the chosen thing stands, m; null until that is known of just this place. */
+function groundUnder(
+  read: { said: Schemas['SiteReading']; of: Chosen | null; place: string } | null,
+  now: Drawing,
+  chosen: Chosen | null,
+): number | null {
+  const thing = chosen === null ? undefined : thingAt(now, chosen);
+  if (read === null || thing === undefined || !('base_m' in thing && 'east_m' in thing)) return null;
+  const asked = JSON.stringify({ at: [[thing.east_m, thing.north_m]] });
+  return read.place === asked ? read.said.foot_m : null;
+}
+
 /** What a device kept of a drawing, if it is one. */
 const isDrawing = ({ drawing }: { drawing?: Partial<Drawing> }) =>
   typeof drawing?.name === 'string' &&
   Array.isArray(drawing.subjects) &&
   Array.isArray(drawing.document?.solids);
 
-function thingsOf(drawing: Drawing): { at: Chosen; name: string; kind: string }[] {
+function thingsOf(drawing: Drawing, units: Units): { at: Chosen; name: string; kind: string }[] {
   const { document } = drawing;
   return [
     ...drawing.subjects.map((one, index) => ({
@@ -422,7 +451,7 @@ function thingsOf(drawing: Drawing): { at: Chosen; name: string; kind: string }[
     ...spotsOf(drawing).map((one, index) => ({
       at: { list: 'spots', index } as Chosen,
       name: `Spot ${index + 1}`,
-      kind: `${one.up_m} m`,
+      kind: withUnit(one.up_m, 'm', units),
     })),
   ];
 }

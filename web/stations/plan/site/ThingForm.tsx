@@ -8,6 +8,7 @@ import { Choice } from '~/kit/Choice';
 import { Field } from '~/kit/Field';
 import { NumberRow } from '~/kit/NumberRow';
 import { useSession } from '~/shell/session';
+import { withUnit } from '~/units';
 import {
   type Chosen,
   changed,
@@ -16,6 +17,7 @@ import {
   firstWay,
   pointsOf,
   removed,
+  standing,
   thingAt,
   wayLed,
 } from './drawing';
@@ -24,6 +26,8 @@ import { WayForm } from './WayForm';
 type Props = {
   drawing: Drawing;
   chosen: Chosen;
+  /** How high the ground lies where it stands, m; null where that is not known. */
+  ground: number | null;
   onDone: (next: Drawing) => void;
   onChoose: (chosen: Chosen | null) => void;
 };
@@ -43,7 +47,7 @@ const JOB: Record<string, string> = {
   spots: 'Says how the ground lies: heights above ground and the ceiling follow.',
 };
 
-export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
+export function ThingForm({ drawing, chosen, ground, onDone, onChoose }: Props) {
   const { units } = useSession();
   const thing = thingAt(drawing, chosen);
   if (thing === undefined) return null;
@@ -149,6 +153,14 @@ export function ThingForm({ drawing, chosen, onDone, onChoose }: Props) {
             />
           )}
         </>
+      )}
+      {ground !== null && 'base_m' in thing && Math.abs(thing.base_m - ground) > 0.05 && (
+        <div className="grid gap-1">
+          <p className="m-0 text-sm text-ink-soft">
+            The ground lies {withUnit(ground, 'm', units)} above take-off here.
+          </p>
+          <Button onClick={() => onDone(standing(drawing, chosen, ground))}>Stand it on the ground</Button>
+        </div>
       )}
       {chosen.list === 'spots' && number('up_m', 'Above take-off')}
       {kind === 'boundary' && (

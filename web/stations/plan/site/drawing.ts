@@ -127,6 +127,14 @@ export function changed(drawing: Drawing, chosen: Chosen, change: Record<string,
   return become(drawing, chosen, (thing) => ({ ...thing, ...change }) as Thing);
 }
 
+/** A thing with its foot at a height; what is aimed at goes up with it. */
+export const standing = (drawing: Drawing, chosen: Chosen, up: number): Drawing =>
+  become(drawing, chosen, (thing) => {
+    if (!('base_m' in thing)) return thing;
+    const more = up - thing.base_m;
+    return { ...thing, base_m: tidy(up), ...('up_m' in thing ? { up_m: tidy(thing.up_m + more) } : {}) };
+  });
+
 export function removed(drawing: Drawing, { list, index }: Chosen): Drawing {
   return withList(
     drawing,

@@ -3,7 +3,17 @@ import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '~/api/client';
 import { draw } from '~/testing/page';
-import { cornerMoved, type Drawing, EMPTY, firstWay, moved, pointsOf, thingAt, wayLed } from './drawing';
+import {
+  cornerMoved,
+  type Drawing,
+  EMPTY,
+  firstWay,
+  moved,
+  pointsOf,
+  standing,
+  thingAt,
+  wayLed,
+} from './drawing';
 import { WayForm } from './WayForm';
 
 const CHOSEN = { list: 'subjects' as const, index: 0 };
@@ -28,6 +38,11 @@ describe('the way of a subject', () => {
   it('goes along when its subject is moved, and bends at a corner that is pulled', () => {
     expect(wayOf(moved(walking(), CHOSEN, 1, -2))?.points).toEqual([[21, 0]]);
     expect(wayOf(cornerMoved(walking(), CHOSEN, 0, [8, 9]))?.points).toEqual([[8, 9]]);
+  });
+
+  it('stands on the ground with what is aimed at above it', () => {
+    const [subject] = standing(walking(), CHOSEN, 2.4).subjects;
+    expect([subject?.base_m, subject?.up_m]).toEqual([2.4, 3.9]);
   });
 
   it('keeps no stop at a corner that is gone', () => {
