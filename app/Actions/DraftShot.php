@@ -15,8 +15,8 @@ use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\Position;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Intent;
+use Larkspur\Move\Route;
 use Larkspur\Refusal;
-use Larkspur\Site\Route;
 
 /** Puts a shot together from what the page sends: a site, a rig, a subject by name or by place, and parameters. */
 final readonly class DraftShot

@@ -15,7 +15,7 @@ use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot as PlannedShot;
 use Larkspur\Fields;
-use Larkspur\Site\Route;
+use Larkspur\Move\Route;
 
 /** Takes a shot file in: its site where the school has none just like it, and the shot itself, on a rig of the school's. */
 final readonly class ImportShot

@@ -8,7 +8,7 @@ use App\Models\Site;
 use App\Models\User;
 use Larkspur\Fields;
 use Larkspur\Geo\Position;
-use Larkspur\Site\Route;
+use Larkspur\Move\Route;
 use Larkspur\Site\Site as SiteSheet;
 
 /** Keeps a site as core/ reads it; what is filmed comes in the site's metres and is kept as positions. */

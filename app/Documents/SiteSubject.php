@@ -8,7 +8,7 @@ use Documents\Document;
 use Larkspur\Fields;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Geo\LocalFrame;
-use Larkspur\Site\Route;
+use Larkspur\Move\Route;
 
 /** A thing to film, in the site's own metres: its mark, and its foot. */
 final readonly class SiteSubject implements Document

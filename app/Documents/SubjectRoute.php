@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use Documents\Document;
-use Larkspur\Site\Route;
+use Larkspur\Move\Route;
 
 /** The way that a subject goes: corners after its own place, m east and north of take-off, and how. */
 final readonly class SubjectRoute implements Document

@@ -6,10 +6,10 @@ declare(strict_types=1);
 
 use Larkspur\Choreography\ShotSchema;
 use Larkspur\FlightDay\DayLimits;
+use Larkspur\Move\Route;
 use Larkspur\Practice\RecordingSchema;
 use Larkspur\Rig\RigSchema;
 use Larkspur\Scoring\JudgingStyle;
-use Larkspur\Site\Route;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 

@@ -166,9 +166,14 @@ final readonly class MovingPoint
             }
             $courses[] = atan2($east, $north);
         }
-        $courses = self::track(array_map(floatval(...), array_keys($courses)), array_map(
-            static fn (float $course): Position => new Position($course, 0.0, 0.0), Angle::unwrap($courses),
-        ));
+        $line = $knots = [];
+        foreach (Angle::unwrap($courses) as $k => $course) {
+            [$knots[], $line[]] = [(float) $k, new Position($course, 0.0, 0.0)];
+        }
+        if ($line === []) {
+            return static fn (float $time): ?float => null;
+        }
+        $courses = self::track($knots, $line);
 
         return static fn (float $time): float => $courses->at($gone($time) / $apart)->east;
     }
@@ -182,10 +187,10 @@ final readonly class MovingPoint
     {
         [$from, $to] = $this->between();
         $last = max(1, (int) ceil(($to - $from) / self::LOOK));
-        $way = $places = [];
-        for ($k = 0; $k <= $last; $k++) {
+        [$way, $places] = [[0.0], [$this->at($from)]];
+        for ($k = 1; $k <= $last; $k++) {
             $places[] = $this->at($from + self::LOOK * $k);
-            $way[] = $k === 0 ? 0.0 : $way[$k - 1] + $places[$k]->minus($places[$k - 1])->ground();
+            $way[] = $way[$k - 1] + $places[$k]->minus($places[$k - 1])->ground();
         }
         $east = array_map(static fn (Position $place): float => $place->east, $places);
         $north = array_map(static fn (Position $place): float => $place->north, $places);

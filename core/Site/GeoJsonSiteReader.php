@@ -69,30 +69,30 @@ final class GeoJsonSiteReader
         }
         $coordinates = $node['coordinates'] ?? null;
         foreach (match ($node['type']) {
-            'Point' => [['point', [$coordinates]]],
-            'MultiPoint' => array_map(static fn (mixed $p): array => ['point', [$p]], self::list($coordinates, $place)),
-            'LineString' => [['line', $coordinates]],
-            'MultiLineString' => array_map(static fn (mixed $line): array => ['line', $line], self::list($coordinates, $place)),
+            'Point' => [['point', [$coordinates], []]],
+            'MultiPoint' => array_map(static fn (mixed $p): array => ['point', [$p], []], self::list($coordinates, $place)),
+            'LineString' => [['line', $coordinates, []]],
+            'MultiLineString' => array_map(static fn (mixed $line): array => ['line', $line, []], self::list($coordinates, $place)),
             'Polygon' => [self::rings($coordinates, $place)],
             'MultiPolygon' => array_map(static fn (mixed $rings): array => self::rings($rings, $place), self::list($coordinates, $place)),
             default => throw new Refusal(
                 Fact::of('geo-json-site-reader.geometry-geojson', type: $node['type']), $place,
                 Fact::of('geo-json-site-reader.point-linestring-polygon-also'),
             ),
-        } as $shape) {
+        } as [$kind, $points, $holes]) {
             $features[] = [
-                'kind' => $shape[0], 'points' => self::points($shape[1], $place), 'name' => $name, 'properties' => $properties,
-                'holes' => array_map(static fn (mixed $ring): array => self::points($ring, $place), array_slice($shape, 2)),
+                'kind' => $kind, 'points' => self::points($points, $place), 'name' => $name, 'properties' => $properties,
+                'holes' => array_map(static fn (mixed $ring): array => self::points($ring, $place), $holes),
             ];
         }
     }
 
-    /** @return list<mixed> the outer ring, and the holes in it */
+    /** @return array{'area', mixed, list<mixed>} the outer ring, and the holes in it */
     private static function rings(mixed $coordinates, string $place): array
     {
         $rings = self::list($coordinates, $place);
 
-        return ['area', $rings[0] ?? null, ...array_slice($rings, 1)];
+        return ['area', $rings[0] ?? null, array_slice($rings, 1)];
     }
 
     /** @return list<mixed> */

@@ -56,7 +56,7 @@ final class SiteImport
      * Things to film.
      *
      * @var list<array{
-     *     id: string, name: string, east_m: float, north_m: float, base_m: float, aim_m: float, route: ?array<string, mixed>,
+     *     id: string, name: string, east_m: float, north_m: float, base_m: float, aim_m: float, route: ?array<array-key, mixed>,
      * }>
      */
     public array $subjects = [];
@@ -160,7 +160,7 @@ final class SiteImport
         return null;
     }
 
-    /** @param  non-empty-list<Feature>  $features */
+    /** @param  list<Feature>  $features  one or more */
     private static function middle(array $features): GeoPoint
     {
         $points = array_merge(...array_map(static fn (array $feature): array => $feature['points'], $features));
@@ -218,22 +218,29 @@ final class SiteImport
      */
     private static function turned(array $features): array
     {
-        $exchanged = static fn (array $points): array => array_map(static fn (array $p): array => [$p[1], $p[0], $p[2]], $points);
-
         return array_map(
             static fn (array $feature): array => [
-                ...$feature, 'points' => $exchanged($feature['points']),
-                ...isset($feature['holes']) ? ['holes' => array_map($exchanged, $feature['holes'])] : [],
+                ...$feature, 'points' => self::exchanged($feature['points']),
+                'holes' => array_map(self::exchanged(...), $feature['holes'] ?? []),
             ],
             $features,
         );
     }
 
     /**
+     * @param  non-empty-list<array{float, float, ?float}>  $points
+     * @return non-empty-list<array{float, float, ?float}>
+     */
+    private static function exchanged(array $points): array
+    {
+        return array_map(static fn (array $p): array => [$p[1], $p[0], $p[2]], $points);
+    }
+
+    /**
      * Whether a file for a new site has latitude before longitude: it would lie beyond a pole as written, or far from every place that is
      * filmed at, and turned round it lies near one.
      *
-     * @param  non-empty-list<Feature>  $features
+     * @param  list<Feature>  $features
      * @param  list<GeoPoint>  $known
      */
     private static function liesTurned(array $features, array $known): bool
@@ -308,8 +315,7 @@ final class SiteImport
                 'id' => $id, 'name' => $name, 'east_m' => $places[0]->east, 'north_m' => $places[0]->north,
                 'base_m' => round($base + $this->shift->up, 3),
                 'aim_m' => is_numeric($properties['aim_m'] ?? null) ? (float) $properties['aim_m'] : 1.5,
-                'route' => is_array($properties['route'] ?? null)
-                    ? Route::read(Fields::of($this->shifted($properties['route']), 'route'))->toArray() : null,
+                'route' => is_array($properties['route'] ?? null) ? $this->shifted($properties['route']) : null,
             ];
 
             return;
@@ -349,10 +355,11 @@ final class SiteImport
         ]));
         try {
             $site = Site::read(Fields::of(['home' => $this->home, ...$own], 'file'))->toArray();
+            $ground = is_array($site['ground'] ?? null) ? array_diff_key($site['ground'], ['spots' => 1]) : [];
             $this->own = [
-                ...array_intersect_key($site, $own), ...is_string($properties['site'] ?? null) ? ['name' => $properties['site']] : [],
+                ...array_diff_key(array_intersect_key($site, $own), ['ground' => 1]), ...$ground === [] ? [] : ['ground' => $ground],
+                ...is_string($properties['site'] ?? null) ? ['name' => $properties['site']] : [],
             ];
-            unset($this->own['ground']['spots']);
         } catch (Refusal $refusal) {
             $this->notes[] = $refusal->fact;
         }
@@ -371,8 +378,9 @@ final class SiteImport
             return $form;
         }
         foreach ($by as $name => $more) {
-            if (is_numeric($form[$name] ?? null) || ($name === 'base_m' && isset($form['height_m']))) {
-                $form[$name] = round((float) ($form[$name] ?? 0.0) + $more, 3);
+            $now = $form[$name] ?? ($name === 'base_m' && isset($form['height_m']) ? 0.0 : null);
+            if (is_numeric($now)) {
+                $form[$name] = round((float) $now + $more, 3);
             }
         }
         if (is_array($form['points'] ?? null)) {

@@ -65,7 +65,7 @@ final class ShotGeoJson
             'type' => 'Point', 'places' => [new Position(0, 0, 0)],
             'properties' => [
                 'kind' => 'home', 'name' => 'take-off', 'ceiling_m' => $site->ceiling, 'sight_line_m' => $site->sightLine,
-                'people_m' => $site->people, ...array_intersect_key($site->toArray(), ['variation_deg' => 1, 'zone' => 1]),
+                'people_m' => $site->people, 'variation_deg' => $site->toArray()['variation_deg'], 'zone' => $site->zone->name,
                 'site' => $site->name,
                 // Spot heights are features of their own.
                 ...array_filter(['ground' => array_diff_key($site->ground?->toArray() ?? [], ['spots' => 1])]),

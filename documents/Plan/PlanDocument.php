@@ -45,6 +45,7 @@ final readonly class PlanDocument implements Document
         public array $assumed,
         public Fact $summary,
         public PlanMove $move,
+        public ?JoinedMoves $joined,
         public bool $feasible,
         public Phases $phases,
         public FullCamera $camera,
@@ -85,7 +86,8 @@ final readonly class PlanDocument implements Document
 
         return new self(
             intent: $move->intent->toArray(), assumed: $move->assumed, summary: $plan->summary(),
-            move: PlanMove::of($move), feasible: $plan->feasible(),
+            move: new PlanMove($move->intent->move, Catalogue::nameOf($move->intent->move)), joined: JoinedMoves::of($move),
+            feasible: $plan->feasible(),
             phases: Phases::of($move), camera: FullCamera::of($plan->shot->intent->lens),
             subject: $subject === null ? null : new PlanSubject(
                 round($subject->east, 3), round($subject->north, 3), round($subject->up, 3), round($move->ground, 3),

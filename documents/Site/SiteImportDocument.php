@@ -8,6 +8,8 @@ use Documents\Document;
 use Documents\Map;
 use Documents\Shape;
 use Larkspur\Fact;
+use Larkspur\Fields;
+use Larkspur\Move\Route;
 use Larkspur\Site\SiteImport;
 
 /** What a file of places would put on a site; nothing is kept yet. */
@@ -49,7 +51,7 @@ final readonly class SiteImportDocument implements Document
             array_map(
                 static fn (array $one): ImportedSubject => new ImportedSubject(
                     $one['id'], $one['name'], $one['east_m'], $one['north_m'], $one['base_m'], $one['aim_m'],
-                    $one['route'],
+                    $one['route'] === null ? null : Route::read(Fields::of($one['route'], 'route'))->toArray(),
                 ),
                 $import->subjects,
             ),

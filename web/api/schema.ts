@@ -3126,6 +3126,12 @@ export interface components {
             /** @description whether the address has an account: then one signs in and comes with one’s record */
             known: boolean;
         };
+        JoinedMoves: {
+            axes: number;
+            level: number;
+            level_words: string;
+            parts: components["schemas"]["PlanPart"][];
+        };
         Jolt: {
             seconds: number;
             travel: number;
@@ -3670,6 +3676,7 @@ export interface components {
             assumed: string[];
             summary: string;
             move: components["schemas"]["PlanMove"];
+            joined: components["schemas"]["JoinedMoves"] | null;
             feasible: boolean;
             phases: components["schemas"]["Phases"];
             camera: components["schemas"]["FullCamera"];
@@ -3753,11 +3760,6 @@ export interface components {
         PlanMove: {
             id: string;
             name: string;
-            axes: number;
-            level: number;
-            level_words: string;
-            /** @description empty for a move of its own */
-            parts: components["schemas"]["PlanPart"][];
         };
         PlanNumber: {
             /** @description such as turn_rate_dps; the same one stands twice where it changes: at its start, then at its end */

@@ -52,6 +52,6 @@ final readonly class RiseAndRetreat extends Played
 
     protected function strokes(Intent $intent, Pace $pace): array
     {
-        return ['run' => [$pace->stroke->of(-$pace->length)], 'climb' => [$pace->stroke->of(abs($intent->number('climb_m') ?? 4.0))]];
+        return ['run' => [$pace->stroke->of(-$pace->length)], 'climb' => [$pace->stroke->of($intent->number('climb_m') ?? 4.0)]];
     }
 }

@@ -25,10 +25,10 @@ export function Combine({ draft, plan, change, moves }: Props) {
   return (
     <Card className="p-3 grid gap-2" label="The moves that are joined">
       <h2>Joined from</h2>
-      {plan && plan.move.parts.length > 0 && (
+      {plan?.joined && (
         <p className="m-0 text-sm text-ink-soft">
-          {plan.move.axes === 1 ? 'One axis' : `${plan.move.axes} axes`}, level {plan.move.level}:{' '}
-          {plan.move.level_words}.
+          {plan.joined.axes === 1 ? 'One axis' : `${plan.joined.axes} axes`}, level {plan.joined.level}:{' '}
+          {plan.joined.level_words}.
         </p>
       )}
       {parts.map((part, index) => (
@@ -43,7 +43,7 @@ export function Combine({ draft, plan, change, moves }: Props) {
             options={shots.map((item) => ({ value: item.id, label: item.name, group: item.group_words }))}
           />
           <PartDials
-            part={plan?.move.parts[index]}
+            part={plan?.joined?.parts[index]}
             move={moves.find((one) => one.id === part.move)}
             units={units}
             onChange={(id, value) =>

@@ -53,7 +53,7 @@ describe('a combination', () => {
       parameters: { height_m: 3, length_m: 4 + k },
       decided: k === 0 ? [] : ['height_m'],
     }));
-    const plan = { move: { parts, axes: 3, level: 4, level_words: 'hard' } } as unknown as Schemas['Plan'];
+    const plan = { joined: { parts, axes: 3, level: 4, level_words: 'hard' } } as unknown as Schemas['Plan'];
     const changed = shown(['orbit', 'rise'], plan);
     expect(screen.getByText(/3 axes, level 4/)).toBeTruthy();
     expect(screen.getAllByRole('slider', { name: 'height_m' })).toHaveLength(1);

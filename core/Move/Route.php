@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Larkspur\Site;
+namespace Larkspur\Move;
 
 use Larkspur\Fact;
 use Larkspur\Fields;
@@ -83,7 +83,7 @@ final readonly class Route
      * Where it is at which second of a recording: at rest until the shot sets off, and after its last corner.
      *
      * @param  callable(float, float): float  $foot  height of the ground at a place, m
-     * @return non-empty-list<array{float, Position}>
+     * @return list<array{float, Position}> two or more
      */
     public function track(Position $from, callable $foot): array
     {
@@ -96,11 +96,12 @@ final readonly class Route
             return self::along($line, $gone);
         };
         $track = [];
-        for ($t = 0.0; $t <= $end + Pace::REST + self::STEP; $t += self::STEP) {
+        for ($k = 0, $last = (int) ceil(($end + Pace::REST) / self::STEP) + 1; $k <= $last; $k++) {
+            $t = $k * self::STEP;
             [$east, $north, $weight] = [0.0, 0.0, 0.0];
-            for ($k = -4; $k <= 4; $k++) {
-                $share = 1.0 - abs($k) / 5;
-                [$e, $n] = $at($t + $k * self::ROUNDED / 4);
+            for ($j = -4; $j <= 4; $j++) {
+                $share = 1.0 - abs($j) / 5;
+                [$e, $n] = $at($t + $j * self::ROUNDED / 4);
                 [$east, $north, $weight] = [$east + $share * $e, $north + $share * $n, $weight + $share];
             }
             $track[] = [$t, new Position($east / $weight, $north / $weight, $foot($east / $weight, $north / $weight))];

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Site;
+namespace Tests\Core\Move;
 
 use Demo\Rigs;
 use Larkspur\Choreography\Plan;
@@ -15,9 +15,9 @@ use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 use Larkspur\Move\Catalogue;
+use Larkspur\Move\Route;
 use Larkspur\Move\Timing\Pace;
 use Larkspur\Refusal;
-use Larkspur\Site\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
