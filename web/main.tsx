@@ -23,6 +23,7 @@ const FlyStation = lazy(() => import('~/stations/fly/FlyStation'));
 const DebriefStation = lazy(() => import('~/stations/debrief/DebriefStation'));
 const ProgressStation = lazy(() => import('~/stations/progress/ProgressStation'));
 const SignIn = lazy(() => import('~/stations/sign-in/SignIn'));
+const SignOut = lazy(() => import('~/shell/SignOut'));
 const SetUp = lazy(() => import('~/stations/sign-in/SetUp'));
 const Invitation = lazy(() => import('~/stations/sign-in/Invitation'));
 const Licences = lazy(() => import('~/stations/sign-in/Licences'));
@@ -77,6 +78,7 @@ const router = createBrowserRouter([
   },
   { path: '/cockpit', element: station(<CockpitPage />), errorElement: <Broken /> },
   { path: '/field/:day', element: station(<FieldDay />), errorElement: <Broken /> },
+  { path: '/sign-out', element: station(<SignOut />), errorElement: <Broken /> },
   { path: '/sign-in', element: station(<SignIn />), errorElement: <Broken /> },
   { path: '/set-up', element: station(<SetUp />), errorElement: <Broken /> },
   { path: '/invitation/:token', element: station(<Invitation />), errorElement: <Broken /> },

@@ -1,6 +1,6 @@
 // Signing in, and asking for a new password.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import { answered, api, Problem } from '~/api/client';
 import { Button } from '~/kit/Button';
@@ -26,19 +26,6 @@ export default function SignIn() {
       navigate((location.state as { from?: string } | null)?.from ?? '/', { replace: true });
     },
   });
-  const { signOut } = (location.state ?? {}) as { signOut?: boolean };
-  const { mutate: leave } = useMutation({
-    mutationFn: () => answered(api.DELETE('/session')),
-    onSettled: () => {
-      // Loaded only here: the store of the field is of no use to most pages.
-      void import('~/stations/plan/day/fieldStore').then((field) => field.forgetDays());
-      client.clear();
-      navigate('/sign-in', { replace: true });
-    },
-  });
-  useEffect(() => {
-    if (signOut === true) leave();
-  }, [signOut, leave]);
   const forgot = useMutation({
     mutationFn: () => answered(api.POST('/password/forgot', { body: { email } })),
   });
@@ -49,7 +36,6 @@ export default function SignIn() {
   });
   const problem = enter.error instanceof Problem ? enter.error : null;
   const wantsCode = code !== '' || problem?.at('code') !== undefined;
-  if (signOut === true) return <p className="m-0 p-5 text-ink-soft">Signing out …</p>;
   if (first.data?.empty) return <Navigate to={`/set-up${location.hash}`} replace />;
   return (
     <main className="min-h-screen grid place-items-center p-5">
