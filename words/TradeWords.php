@@ -13,7 +13,9 @@ final class TradeWords
     /** @var array<string, list<string>> ids of moves by word */
     private const MOVES = [
         'jib' => ['rise', 'sink', 'sideways-crane', 'lift-and-tilt', 'drop-and-tilt'],
-        'crane' => ['rise', 'sink', 'sideways-crane', 'rise-and-advance', 'sink-and-retreat', 'lift-and-tilt', 'drop-and-tilt'],
+        'crane' => [
+            'rise', 'sink', 'sideways-crane', 'rise-and-advance', 'rise-and-retreat', 'sink-and-retreat', 'lift-and-tilt', 'drop-and-tilt',
+        ],
         'boom' => ['rise', 'sink', 'rise-and-advance', 'run-and-lift'],
         'pedestal' => ['rise', 'sink'],
         'dolly' => ['push-in', 'straight-back', 'lateral-dolly', 'diagonal-dolly', 'slowest-line'],
@@ -26,8 +28,8 @@ final class TradeWords
         'circling' => ['orbit', 'orbit-yourself', 'climbing-orbit', 'spiral-orbit', 'coordinated-circle', 'circle-fixed-heading'],
         'spiral, helix' => ['spiral-orbit', 'climbing-orbit', 'top-down-helix'],
         'counter-tilt' => ['lift-and-tilt', 'drop-and-tilt', 'pull-away', 'climbing-orbit-with-tilt'],
-        'selfie pull-away' => ['pull-away'],
-        'pull out' => ['pull-away', 'straight-back'],
+        'selfie pull-away' => ['pull-away', 'rise-and-retreat'],
+        'pull out' => ['pull-away', 'rise-and-retreat', 'straight-back'],
         'tripod, static' => ['locked-off', 'top-down-hold', 'hover'],
         'bird’s eye, overhead' => [
             'top-down-hold', 'top-down-travel', 'top-down-spin', 'top-down-helix', 'top-down-follow', 'straight-down',

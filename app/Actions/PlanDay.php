@@ -119,7 +119,7 @@ final readonly class PlanDay
             $hours = new Day(
                 $begins, self::time($day, $site->zone, $document->text('to')), $batteries, $asked,
                 swap: 60 * ($document->numberOrNull('swap_min', ...DayLimits::SWAP, unit: 'min') ?? Day::SWAP / 60), zone: $site->zone,
-                daylight: (new Light)->windows($sun, [0.0]),
+                daylight: Light::daylight($day->day(), $site->home),
             );
             $timetable = TimetableDocument::of(OrderSearch::solve($hours));
         } catch (Refusal $refusal) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Site;
 
 use Larkspur\Fields;
+use Larkspur\Geo\GeoPoint;
 use Larkspur\Measure\Angle;
 
 /**
@@ -13,6 +14,9 @@ use Larkspur\Measure\Angle;
  */
 final readonly class Light
 {
+    /** Daylights nearer than this to each other are one, s. */
+    private const MEETS = 300.0;
+
     public const SIDES = ['any', 'front', 'side', 'back'];
 
     public const HOURS = ['any', 'day', 'golden', 'blue'];
@@ -84,5 +88,30 @@ final readonly class Light
     public function windows(SunDay $day, array $headings): array
     {
         return $day->when(fn (Sun $sun): bool => $this->holds($sun, $headings));
+    }
+
+    /**
+     * When one sees a craft and what is round it, from civil dawn to civil dusk: on a date and the days beside it, for a site's clock may be
+     * far from its sun.
+     *
+     * @return list<array{float, float}> s since 1970, in order
+     */
+    public static function daylight(string $date, GeoPoint $place): array
+    {
+        $out = [];
+        foreach ([-1, 0, 1] as $days) {
+            $day = SunDay::of(gmdate('Y-m-d', (int) Sun::day($date) + 86400 * $days), $place);
+            foreach ((new self)->windows($day, [0.0]) as [$from, $to]) {
+                // A sun that does not set is told in days that meet at midnight.
+                $meets = $out !== [] && $from - $out[count($out) - 1][1] < self::MEETS;
+                if ($meets) {
+                    $out[count($out) - 1][1] = $to;
+                } else {
+                    $out[] = [$from, $to];
+                }
+            }
+        }
+
+        return $out;
     }
 }

@@ -29,6 +29,20 @@ final class LightTest extends TestCase
         'Reykjavik' => [64.1466, -21.9426], 'Tromsø' => [69.6492, 18.9553], 'Longyearbyen' => [78.2232, 15.6267],
     ];
 
+    /** Where the sun does not set one sees all night (the polar circle; any almanac); elsewhere from dawn to dusk, on three days. */
+    public function test_daylight_is_told_beyond_midnight(): void
+    {
+        $summer = Light::daylight('2026-06-21', new GeoPoint(69.5, -0.4, 0.0));
+        self::assertCount(1, $summer);
+        self::assertEqualsWithDelta(3 * 86400.0, $summer[0][1] - $summer[0][0], 600.0);
+        $winter = Light::daylight('2026-12-21', new GeoPoint(57.6, -0.4, 0.0));
+        self::assertCount(3, $winter);
+        foreach ($winter as [$from, $to]) {
+            // Civil dawn and dusk at 57.6 north about the solstice, from memory of the almanac: some 8.3 hours.
+            self::assertEqualsWithDelta(8.3, ($to - $from) / 3600, 0.2);
+        }
+    }
+
     public function test_meeus_example_25a_the_apparent_place_of_the_sun(): void
     {
         // 1992 October 13, 0 h TD: right ascension 198.38083, declination -7.78507 degrees. The date is in TD: 59 s of UT less.

@@ -3,7 +3,7 @@
     $speed = static fn (float $mps): string => $feet ? number_format($mps / 0.44704, 1).' mph' : number_format($mps, 1).' m/s';
     $length = static fn (float $m): string => $feet ? number_format($m / 0.3048, 0).' ft' : number_format($m, 1).' m';
     $words = [];
-    foreach (\Larkspur\Move\Catalogue::move($plan['move']['id'])->parameters() as $parameter) {
+    foreach (\Larkspur\Move\Parameter::dials(\Larkspur\Move\Catalogue::move($plan['move']['id'])) as $parameter) {
         $value = ((array) $plan['intent']['parameters'])[$parameter->id] ?? null;
         if ($value !== null) {
             $words[\App\Spoken::to()->say($parameter->label())] = is_string($value) ? $value : match ($parameter->unit) { 'm' => $length($value), 'm/s' => $speed($value), 'deg' => number_format($value, 0).'°', 'deg/s' => number_format($value, 1).'°/s', 's' => number_format($value, 1).' s', default => number_format($value, 2) };
