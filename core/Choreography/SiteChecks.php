@@ -46,7 +46,7 @@ final class SiteChecks
     public static function all(Shot $shot, MovePlan $plan): array
     {
         return [
-            self::clearance($shot, $plan),
+            self::clearance($shot, $plan), ...self::goesNowhere($shot),
             ...self::gap($shot, $plan),
             self::height($shot, $plan),
             self::sightLine($shot, $plan),
@@ -55,6 +55,30 @@ final class SiteChecks
             ...self::water($shot, $plan),
             ...self::boundary($shot, $plan),
         ];
+    }
+
+    /** What is followed or passed although it stands and has no way of its own: a thing of the site; null where it may go. */
+    public static function built(Shot $shot): ?Solid
+    {
+        $subject = $shot->intent->filmed($shot->site->frame())?->first();
+        if ($subject === null || $shot->intent->track !== [] || ! Catalogue::follows($shot->intent->move)) {
+            return null;
+        }
+        foreach ($shot->site->solids as $solid) {
+            if ($solid->isSubject && ! $solid->moves && $solid->leastDistance($subject) < 1.0 && $solid->distance($subject) < 1.0) {
+                return $solid;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Finding> */
+    private static function goesNowhere(Shot $shot): array
+    {
+        $solid = self::built($shot);
+
+        return $solid === null ? [] : [new Finding('built', Finding::NOTE, Fact::of('site-check.does-not-move', solid: $solid->name))];
     }
 
     /** The least distance that a path must keep from something, m. */

@@ -91,8 +91,8 @@ final readonly class Light
     }
 
     /**
-     * When one sees a craft and what is round it, from civil dawn to civil dusk: on a date and the days beside it, for a site's clock may be
-     * far from its sun.
+     * When one sees a craft and what is round it, from civil dawn to civil dusk: on a date and the days beside it, for a site's clock may
+     * be far from its sun.
      *
      * @return list<array{float, float}> s since 1970, in order
      */

@@ -7,6 +7,7 @@ namespace Larkspur\Training;
 use Generator;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
+use Larkspur\Choreography\SiteChecks;
 use Larkspur\Geo\Position;
 use Larkspur\Measure\Angle;
 use Larkspur\Move\Catalogue;
@@ -90,22 +91,6 @@ final class FirstShot
         return $plan->feasible() ? Expectation::of($plan)->score->score ?? 0.0 : -1.0;
     }
 
-    /** Whether what is filmed is a thing of the site that does not move by itself, and has no way of its own. */
-    private static function isBuilt(Shot $asked): bool
-    {
-        $subject = $asked->intent->filmed($asked->site->frame())?->first();
-        if ($subject === null || $asked->intent->track !== []) {
-            return false;
-        }
-        foreach ($asked->site->solids as $solid) {
-            if ($solid->isSubject && ! $solid->moves && $solid->leastDistance($subject) < 1.0 && $solid->distance($subject) < 1.0) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     /**
      * Where there is room, not about what the site is filmed for: around take-off.
      *
@@ -129,7 +114,7 @@ final class FirstShot
     /** @return Generator<int, Shot> the usual one first */
     private static function candidates(Shot $asked): Generator
     {
-        if (Catalogue::follows($asked->intent->move) && self::isBuilt($asked)) {
+        if (SiteChecks::built($asked) !== null) {
             // A building goes nowhere: somebody crosses free ground.
             yield from self::elsewhere($asked);
         }

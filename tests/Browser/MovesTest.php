@@ -41,6 +41,18 @@ final class MovesTest extends BrowserCase
         $chrome->waitUntil(static fn (): bool => $chrome->script('return [...document.querySelectorAll("main input")].some((item) => /, pull-away( \\d+)?$/.test(item.placeholder))') === true, 'No plan of it began.');
     }
 
+    public function test_what_the_craft_flies_by_itself_is_listed_and_leads_to_the_hand(): void
+    {
+        $chrome = $this->asOperator('/plan/moves');
+        $chrome->see('[data-list=machine-moves]');
+        $chrome->find('input[type=search]')->sendKeys('by itself');
+        $chrome->press('Follows by itself, beside');
+        $chrome->seeText('credits nobody’s hands');
+        $chrome->seeText('Stop the recording');
+        $chrome->press('By hand: Side track');
+        $chrome->waitUntil(static fn (): bool => $chrome->path() === '/plan/moves/side-track', 'It does not lead to the hand.');
+    }
+
     public function test_a_fault_put_in_stands_beside_the_plan_and_costs_points(): void
     {
         $chrome = $this->asOperator('/plan/moves/orbit');

@@ -51,6 +51,43 @@ final class PlanSiteTest extends BrowserCase
         self::assertStringContainsString('by the byre', self::ask('SELECT name FROM sites ORDER BY id DESC LIMIT 1'));
     }
 
+    public function test_a_subject_is_led_along_a_way(): void
+    {
+        $chrome = $this->board('new');
+        self::pressTool($chrome, 'Subject');
+        self::pressBoard($chrome, -60, 20);
+        $chrome->press('Goes a way');
+        $chrome->see('[data-role=subject-way]');
+        $way = $chrome->attribute('[data-role=subject-way]', 'd');
+        $chrome->press('Lead it on');
+        $chrome->waitUntil(static fn (): bool => $chrome->attribute('[data-role=subject-way]', 'd') !== $way, 'It was not led on.');
+        $chrome->seeText('Stands at corner 1 for');
+        $chrome->drag('[data-corner="1"]', 30, -40);
+        $chrome->find('input[aria-label="Name of the site"]')->sendKeys(' with a walker');
+        $chrome->press('Save the site');
+        $chrome->seeText('Version 1');
+        $kept = json_decode(self::ask('SELECT subjects FROM sites ORDER BY id DESC LIMIT 1'), true, 512, JSON_THROW_ON_ERROR);
+        self::assertCount(2, $kept[0]['route']['points']);
+        self::assertEqualsWithDelta(1.4, $kept[0]['route']['pace_mps'], 1e-9);
+        self::assertGreaterThan($kept[0]['route']['points'][0][1], $kept[0]['route']['points'][1][1], 'The corner was pulled north.');
+    }
+
+    public function test_a_drawing_that_was_left_is_given_back(): void
+    {
+        $chrome = $this->board('new');
+        self::pressTool($chrome, 'Mast');
+        self::pressBoard($chrome, 40, 40);
+        $chrome->see('section[aria-label="What is chosen"]');
+        $chrome->waitUntil(static fn (): bool => $chrome->script(
+            'return Object.keys(localStorage).some((key) => key.startsWith("larkspur:site:") && key.endsWith(":new"))',
+        ) === true, 'The device keeps nothing.');
+        // As after a crash: the page is there anew and nobody was asked.
+        $chrome->script('window.addEventListener("beforeunload", (event) => event.stopImmediatePropagation(), true)');
+        $chrome->visit('/licences')->visit('/plan/sites/new');
+        $chrome->press('Go on with that');
+        $chrome->seeText('mast, 8.0');
+    }
+
     public function test_a_crossing_outline_is_said_and_untangled(): void
     {
         $chrome = $this->board('new');

@@ -86,6 +86,36 @@ final class PlanTest extends BrowserCase
         self::assertLessThan(9.5, $this->dial($chrome, 'Pace'));
     }
 
+    public function test_the_mark_is_pulled_to_its_place_in_the_frame(): void
+    {
+        $chrome = $this->onPlan();
+        $place = static fn (): float => (float) $chrome->script(
+            'const mark = document.querySelectorAll("[data-picture=frame-strip] [data-role=mark]")[2];'
+            .' return mark.getAttribute("cx") / mark.closest("svg").getAttribute("width")',
+        );
+        self::assertEqualsWithDelta(0.5, $place(), 0.02);
+        $chrome->drag('[data-handle=aim]', -46, 0);
+        $chrome->waitUntil(static fn (): bool => abs($place() - 1 / 3) < 0.02, 'The mark did not follow.');
+        $chrome->seeText('33 % from the left');
+        $chrome->press('To the middle');
+        $chrome->waitUntil(static fn (): bool => abs($place() - 0.5) < 0.02, 'It did not come back.');
+    }
+
+    public function test_a_refused_dial_leaves_the_others_their_plan(): void
+    {
+        $chrome = $this->onPlan();
+        $this->expectOnConsole('422');
+        $this->enter($chrome, 'Arc', '1000');
+        $this->enter($chrome, 'Stick leans forward (+) or back (−)', '15');
+        $chrome->seeText('the way round ends');
+        $path = $chrome->attribute('[data-role=planned-path]', 'd');
+        $this->enter($chrome, 'Radius', '33');
+        $chrome->waitUntil(
+            static fn (): bool => $chrome->attribute('[data-role=planned-path]', 'd') !== $path, 'The radius did nothing.',
+        );
+        $chrome->seeText('the way round ends');
+    }
+
     public function test_what_can_t_be_drawn_is_refused_in_words_and_the_picture_stays(): void
     {
         $chrome = $this->onPlan();

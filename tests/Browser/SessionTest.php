@@ -43,6 +43,34 @@ final class SessionTest extends BrowserCase
         $chrome->visit('/plan')->see('input[type=email]');
     }
 
+    public function test_signing_out_asks_where_something_is_not_kept(): void
+    {
+        $chrome = $this->asOperator('/plan/new?move=orbit');
+        $this->expectOnConsole('401');
+        $chrome->see('[data-role=planned-path]');
+        $chrome->find('main input')->sendKeys('Mine');
+        $out = static function () use ($chrome): void {
+            $chrome->script('[...document.querySelectorAll("header button")].at(-1).click()');
+            $chrome->press('Sign out');
+            $chrome->seeText('Leave without keeping it?');
+        };
+        $out();
+        $chrome->press('Stay');
+        self::assertSame('/plan/new', $chrome->path());
+        self::assertSame(200, self::status($chrome), 'Nobody was signed out.');
+        $out();
+        $chrome->press('Leave, and lose it');
+        $chrome->see('input[type=email]');
+        self::assertSame(401, self::status($chrome));
+    }
+
+    private static function status(Chrome $chrome): int
+    {
+        return (int) $chrome->driver->executeAsyncScript(
+            'fetch("/api/v1/me", { headers: { Accept: "application/json" } }).then((answer) => arguments[0](answer.status))',
+        );
+    }
+
     public function test_every_station_is_reached_by_its_key(): void
     {
         $chrome = $this->asOperator();

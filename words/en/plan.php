@@ -203,6 +203,7 @@ return [
     'subject-brief.on-cue' => 'Set off at: {cue}. It comes {seconds:0} after “rolling”.',
     'subject-brief.craft' => 'The craft comes no nearer than {nearest:1}. Do not look at it, and keep to your line.',
     'subject-brief.calls' => 'Calls: “rolling”, “go”, “cut”. Stand still, or raise a hand, and it stops.',
+    'site-check.does-not-move' => '{solid} goes nowhere by itself: film somebody who does, or lead it along a way on the site.',
     'site-check.stay-up' => 'Stay {lowest:0} up.',
     'site-check.only-above-ground-low' => 'Only {low:1} above ground: low and slow crashes more often.',
     'site-check.above-ground-ceiling' => '{top:0} above ground, ceiling {ceiling:0}.',

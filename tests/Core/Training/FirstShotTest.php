@@ -6,6 +6,7 @@ namespace Tests\Core\Training;
 
 use Demo\Rigs;
 use Demo\Sites;
+use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Notes\RevealNotes;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
@@ -87,6 +88,8 @@ final class FirstShotTest extends TestCase
         foreach (array_filter(Catalogue::ids(), Catalogue::follows(...)) as $move) {
             $asked = self::asked(Sites::all()[1], $move);
             self::assertNotEquals($asked->intent->subject, FirstShot::of($asked)->intent->subject, $move);
+            $ids = array_map(static fn (Finding $one): string => $one->id, Planner::plan($asked)->findings);
+            self::assertContains('built', $ids, 'Whoever asks for it all the same is told.');
         }
     }
 
