@@ -103,12 +103,12 @@ final readonly class Light
             $day = SunDay::of(gmdate('Y-m-d', (int) Sun::day($date) + 86400 * $days), $place);
             foreach ((new self)->windows($day, [0.0]) as [$from, $to]) {
                 // A sun that does not set is told in days that meet at midnight.
-                $meets = $out !== [] && $from - $out[count($out) - 1][1] < self::MEETS;
-                if ($meets) {
-                    $out[count($out) - 1][1] = $to;
-                } else {
-                    $out[] = [$from, $to];
+                $last = $out[count($out) - 1] ?? null;
+                if ($last !== null && $from - $last[1] < self::MEETS) {
+                    array_pop($out);
+                    $from = $last[0];
                 }
+                $out[] = [$from, $to];
             }
         }
 

@@ -57,14 +57,14 @@ final class SessionTest extends BrowserCase
         $out();
         $chrome->press('Stay');
         self::assertSame('/plan/new', $chrome->path());
-        self::assertSame(200, self::status($chrome), 'Nobody was signed out.');
+        self::assertSame(200, self::answered($chrome), 'Nobody was signed out.');
         $out();
         $chrome->press('Leave, and lose it');
         $chrome->see('input[type=email]');
-        self::assertSame(401, self::status($chrome));
+        self::assertSame(401, self::answered($chrome));
     }
 
-    private static function status(Chrome $chrome): int
+    private static function answered(Chrome $chrome): int
     {
         return (int) $chrome->driver->executeAsyncScript(
             'fetch("/api/v1/me", { headers: { Accept: "application/json" } }).then((answer) => arguments[0](answer.status))',
