@@ -7,6 +7,7 @@ namespace Larkspur\Move\Shape;
 use Larkspur\Controls\Finger;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Measure\Angle;
+use Larkspur\Move\Group;
 use Larkspur\Move\Handle\Climb;
 use Larkspur\Move\Handle\Ease;
 use Larkspur\Move\Handle\Handle;
@@ -92,8 +93,8 @@ abstract readonly class PacedMove implements Move
         if ($side !== null) {
             return ['side' => $side === 'left' ? 'right' : 'left'];
         }
-        // What turns, or sets out at an angle, has its mirror: the first of these that it is shaped by.
-        foreach (['turn_deg', 'spin_dps', 'course_deg'] as $id) {
+        // What turns, or sets out at an angle, has its mirror: the first of these that it is shaped by. A drill goes both ways by itself.
+        foreach ($this->about()->group === Group::Drill ? [] : ['turn_deg', 'spin_dps', 'course_deg'] as $id) {
             $amount = $plan->intent->number($id);
             if ($this->takes($id) && $amount !== null && abs($amount) > 0.0) {
                 return [$id => -$amount];
