@@ -199,7 +199,7 @@ final class Chrome
      * Does something to an element, and does it once more where the page put another in its place, or something over it, meanwhile: neither
      * reached the element, so nothing is done twice.
      */
-    private function again(callable $done): void
+    public function again(callable $done): void
     {
         for ($tries = 0; ; $tries++) {
             try {
