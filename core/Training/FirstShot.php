@@ -130,7 +130,8 @@ final class FirstShot
             return;
         }
         // Where it can't go its way there is room elsewhere; what stands alone has no gap, and one is made there.
-        if ($about->id === 'gap' || Planner::plan($asked)->move->subject?->moves() === true) {
+        $goes = $asked->intent->track === [] && Planner::plan($asked)->move->subject?->moves() === true;
+        if ($about->id === 'gap' || $goes) {
             yield from self::elsewhere($asked);
         }
         $own = array_map(static fn (Parameter $one): string => $one->id, Catalogue::move($usual->move)->parameters());

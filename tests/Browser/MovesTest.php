@@ -30,7 +30,7 @@ final class MovesTest extends BrowserCase
         $chrome->press('Moves');
         $chrome->waitUntil(static fn (): bool => str_starts_with($chrome->path(), '/plan/moves'), 'The library did not open.');
         $chrome->see('[data-picture=frame-strip] svg');
-        $chrome->find('input[type=search]')->sendKeys('pull-away');
+        $chrome->see('input[type=search]')->sendKeys('pull-away');
         $chrome->press('Pull-away');
         $chrome->waitUntil(
             static fn (): bool => $chrome->path() === '/plan/moves/pull-away' && $chrome->text('h1') === 'Pull-away',
@@ -45,7 +45,7 @@ final class MovesTest extends BrowserCase
     {
         $chrome = $this->asOperator('/plan/moves');
         $chrome->see('[data-list=machine-moves]');
-        $chrome->find('input[type=search]')->sendKeys('by itself');
+        $chrome->see('input[type=search]')->sendKeys('by itself');
         $chrome->press('Follows by itself, beside');
         $chrome->seeText('credits nobody’s hands');
         $chrome->seeText('Stop the recording');

@@ -5,7 +5,8 @@
     $words = [];
     foreach (\Larkspur\Move\Parameter::dials(\Larkspur\Move\Catalogue::move($plan['move']['id'])) as $parameter) {
         $value = ((array) $plan['intent']['parameters'])[$parameter->id] ?? null;
-        if ($value !== null) {
+        // A lean of nothing and a following of no time are no news.
+        if ($value !== null && ! (in_array($parameter->id, ['bias_deg', 'follow_s'], true) && abs((float) $value) < 1e-9)) {
             $words[\App\Spoken::to()->say($parameter->label())] = is_string($value) ? $value : match ($parameter->unit) { 'm' => $length($value), 'm/s' => $speed($value), 'deg' => number_format($value, 0).'°', 'deg/s' => number_format($value, 1).'°/s', 's' => number_format($value, 1).' s', default => number_format($value, 2) };
         }
     }
@@ -32,7 +33,7 @@
     .value { width: 19%; font-size: 13pt; font-weight: bold; text-align: right; padding-right: 2mm; }
     .word { font-size: 10.5pt; }
     .frames td { border: 0; padding: 0.6mm; text-align: center; font-size: 8.5pt; }
-    .cautions { font-size: 10pt; margin: 1.6mm 0 0; padding: 1.2mm 1.6mm; line-height: 1.2; border: 0.5mm solid #B33A26; }
+    .cautions { font-size: {{ [10, 10, 9.5, 9][$tight] }}pt; margin: {{ $tight < 2 ? 1.6 : 0.8 }}mm 0 0; padding: {{ $tight < 2 ? 1.2 : 0.6 }}mm 1.6mm; line-height: {{ $tight < 2 ? 1.2 : 1.05 }}; border: 0.5mm solid #B33A26; }
     .numbers { font-size: {{ [9.5, 9, 8.5, 8][$tight] }}pt; margin: 1mm 0; line-height: 1.2; }
     .cue { font-size: {{ [9, 8.5, 8.5, 8][$tight] }}pt; margin: 0.5mm 0; line-height: 1.1; }
     .cues { margin: 0.6mm 0; }
@@ -50,11 +51,14 @@
     @endforeach
 </table>
 <p class="numbers">@foreach ($numbers as $name => $value){{ $loop->first ? '' : ' · ' }}{{ $name }} <b>{{ $value }}</b>@endforeach</p>
+{{-- What does not fit with its pictures is flown without them: the numbers and the cautions stay. --}}
+@if ($tight < 3)
 <table class="frames">
     @foreach ($frames as $row)
         <tr>@foreach ($row as $frame)<td><img src="{{ \App\Paper\FrameSvg::image($frame, $plan['camera']['aspect']) }}" style="width: {{ $frameWidth }}mm"><br>{{ number_format($frame['t'], 1) }} s</td>@endforeach</tr>
     @endforeach
 </table>
+@endif
 <table class="cues"><tr>
     @foreach ($cues as $half)
         <td>@foreach ($half as $cue)<p class="cue"><b>{{ number_format($cue['t'], 1) }} s{{ $cue['thumb'] === null ? '' : ' '.$cue['thumb'] }}</b> {{ $cue['text'] }}</p>@endforeach</td>

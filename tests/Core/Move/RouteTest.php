@@ -18,6 +18,7 @@ use Larkspur\Move\Catalogue;
 use Larkspur\Move\Route;
 use Larkspur\Move\Timing\Pace;
 use Larkspur\Refusal;
+use Larkspur\Training\FirstShot;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -108,6 +109,14 @@ final class RouteTest extends TestCase
         $told = implode(' ', array_map(said(...), SubjectBrief::of($plan)));
         self::assertStringContainsString('Set off at: the ferry’s horn', $told);
         self::assertStringContainsString('“rolling”, “go”, “cut”', $told);
+    }
+
+    public function test_a_plan_that_begins_keeps_to_the_way_that_was_drawn(): void
+    {
+        foreach (['follow', 'side-track', 'overtake'] as $move) {
+            $asked = self::plan($move, 1.5)->shot;
+            self::assertEquals($asked->intent->track, FirstShot::of($asked)->intent->track, $move);
+        }
     }
 
     public function test_who_is_filmed_is_told_the_way_that_was_planned(): void
