@@ -53,6 +53,15 @@ final readonly class Lens
         return 2 * atan($this->halfHeight);
     }
 
+    /**
+     * The tilt that puts a level horizon on the upper third, rad: -atan(tan(VFOV / 2) / 3), the place of the horizon being
+     * tan(tilt down) / tan(VFOV / 2) of the half-height above the centre.
+     */
+    public function horizonOnThird(): float
+    {
+        return -atan($this->halfHeight / 3);
+    }
+
     /** @return array{hfov_deg: float, aspect: float} */
     public function toArray(): array
     {

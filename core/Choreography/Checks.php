@@ -378,7 +378,7 @@ final class Checks
         if ($plan->intent->number('tilt_end_deg') === null) {
             return [null, []];
         }
-        $tilt = round(-atan($plan->intent->lens->halfHeight / 3) / Angle::DEGREE, 1);
+        $tilt = round($plan->intent->lens->horizonOnThird() / Angle::DEGREE, 1);
 
         return [Fact::of('checks.end-lower', tilt: Quantity::degrees($tilt)), ['tilt_end_deg' => $tilt]];
     }

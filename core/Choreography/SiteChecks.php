@@ -27,6 +27,9 @@ final class SiteChecks
 
     private const LOWEST = 2.0;
 
+    /** A pass above this is not low, m (our judgement). */
+    private const LOW = 4.0;
+
     /** No craft holds its height better than this, m: lower is touching the ground (our judgement). */
     private const HELD = 0.5;
 
@@ -272,7 +275,8 @@ final class SiteChecks
                 $low, self::HELD, 'm', Fact::of('site-check.stay-up', lowest: Quantity::metres(self::LOWEST)), $mend(self::LOWEST - $low),
             );
         }
-        if (LowAndSlow::asked($plan->intent)) {
+        // Somebody who asked to be low and then said how high may be high all the same.
+        if (LowAndSlow::asked($plan->intent) && $low < self::LOW) {
             return new Finding(
                 'height', Finding::NOTE, Fact::of('site-check.low-and-slow', low: Quantity::metres($low)), $low, self::HELD, 'm',
             );

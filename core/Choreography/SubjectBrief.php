@@ -61,9 +61,14 @@ final class SubjectBrief
                 course: Quantity::degrees(round(Angle::bearing($course ?? 0.0))),
             ),
             ...$stops,
-            $move->intent->subjectCue === ''
-                ? Fact::of('subject-brief.on-call', seconds: Quantity::seconds($starts))
-                : Fact::of('subject-brief.on-cue', cue: Fact::name($move->intent->subjectCue), seconds: Quantity::seconds($starts)),
+            match (true) {
+                // Who is met or passed on a straight way is under way when the recording starts.
+                $starts < self::STEP => Fact::of('subject-brief.under-way'),
+                $move->intent->subjectCue === '' => Fact::of('subject-brief.on-call', seconds: Quantity::seconds($starts)),
+                default => Fact::of(
+                    'subject-brief.on-cue', cue: Fact::name($move->intent->subjectCue), seconds: Quantity::seconds($starts),
+                ),
+            },
             Fact::of('subject-brief.craft', nearest: Quantity::metres($nearest)),
             Fact::of('subject-brief.calls'),
         ];

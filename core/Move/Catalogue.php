@@ -132,6 +132,21 @@ final class Catalogue
         );
     }
 
+    /**
+     * Parameters that a way of its own decides where a subject goes one: there is nothing to choose about them.
+     *
+     * @return list<string>
+     */
+    public static function decidedByItsWay(Intent $intent): array
+    {
+        if ($intent->track === [] || ! self::follows($intent->move)) {
+            return [];
+        }
+
+        // Who keeps up goes as far as the subject does; who passes has a way of its own.
+        return ['subject_mps', 'subject_course_deg', ...self::move($intent->move) instanceof Shape\Following ? ['length_m'] : []];
+    }
+
     /** Completes an intent with defaults that suit the craft, and plans it. */
     public static function plan(Intent $intent, LocalFrame $frame, ModeTune $mode): MovePlan
     {

@@ -6,7 +6,7 @@ namespace Larkspur\Move;
 
 /**
  * Any shot move flown low and slow: more foreground, more felt speed, and a crash that is nearer. It changes what nobody stated: the height
- * of the lowest place, the pace, the ease and how far the foreground lies. All values our judgement (no published source).
+ * of the lowest place, the pace and the ease. All values our judgement (no published source).
  */
 final readonly class LowAndSlow
 {

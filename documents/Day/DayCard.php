@@ -75,7 +75,8 @@ final readonly class DayCard implements Document
         return new self(
             shotId: $shot, title: $title, move: $whole->move, summary: $whole->summary, craft: $plan->shot->rig->craft,
             rigVersion: $rigVersion, mode: $mode, brief: $brief->toArray(), durationS: round($plan->move->flight->duration(), 1),
-            parameters: new Map($plan->move->intent->parameters), windows: $windows === null ? null : TimeStretch::each($windows),
+            parameters: new Map(array_diff_key($plan->move->intent->parameters, array_flip($whole->decided))),
+            windows: $windows === null ? null : TimeStretch::each($windows),
             cues: $whole->cues, numbers: $whole->numbers, subjectBrief: $whole->subjectBrief, presses: $whole->presses,
             phases: $whole->phases, samples: $whole->samples, fingers: $whole->fingers,
             frames: $whole->frames, camera: $whole->camera,

@@ -33,6 +33,7 @@ final readonly class PlanDocument implements Document
      * @param  list<Cue>  $cues
      * @param  list<PlanNumber>  $numbers  that one would write down
      * @param  list<Fact>  $subjectBrief  what a subject that moves is to be told; empty where none moves
+     * @param  list<string>  $decided  parameters that the subject's own way decides: there is nothing to choose
      * @param  bool  $holdsSubject  whether the move holds it at the place in the frame that was chosen
      * @param  list<Frame>  $frames
      * @param  list<Finding>  $findings
@@ -63,6 +64,7 @@ final readonly class PlanDocument implements Document
         public array $numbers,
         public array $subjectBrief,
         public bool $holdsSubject,
+        public array $decided,
         public array $frames,
         public array $findings,
         public array $handles,
@@ -103,6 +105,7 @@ final readonly class PlanDocument implements Document
             comfortable: new Map(ComfortRanges::of($plan)), opposite: $opposite === [] ? null : new Map($opposite),
             cues: array_map(Cue::of(...), $plan->cues()), numbers: array_map(PlanNumber::of(...), ShotNumbers::of($plan)),
             subjectBrief: SubjectBrief::of($plan), holdsSubject: $kind->judging($move->intent)->hasSubject(),
+            decided: Catalogue::decidedByItsWay($plan->shot->intent),
             frames: Frame::along($plan, $move->flight), findings: array_map(Finding::of(...), $plan->findings),
             handles: array_map(
                 static fn (Pulled $handle): Handle => Handle::of($handle, $move), $kind->handles($move, $plan->shot->intent),

@@ -3711,6 +3711,8 @@ export interface components {
             subject_brief: string[];
             /** @description whether the move holds it at the place in the frame that was chosen */
             holds_subject: boolean;
+            /** @description parameters that the subject's own way decides: there is nothing to choose */
+            decided: string[];
             frames: components["schemas"]["Frame"][];
             findings: components["schemas"]["Finding"][];
             /** @description what can be pulled on the sheets */

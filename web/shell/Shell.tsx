@@ -186,7 +186,7 @@ function Preferences({ open, onClose }: { open: boolean; onClose: () => void }) 
         onClick={() => {
           // The page that is left may ask first: what it holds is not kept yet. Signing out is done where that has led.
           onClose();
-          navigate('/sign-out');
+          navigate('/sign-out', { state: { signOut: true } });
         }}
       >
         <LogOut size={18} aria-hidden />

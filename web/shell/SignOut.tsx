@@ -1,10 +1,12 @@
-// Signing out, once the page that was left has asked whether it may be: the session ends, and what the device kept of days with it.
+// Signing out, once the page that was left has asked whether it may be: the session ends, and what the device kept of days with it. A link
+// from elsewhere that leads here signs nobody out.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { useNavigate } from 'react-router';
+import { Navigate, useLocation, useNavigate } from 'react-router';
 import { answered, api } from '~/api/client';
 
 export default function SignOut() {
+  const asked = (useLocation().state as { signOut?: boolean } | null)?.signOut === true;
   const client = useQueryClient();
   const navigate = useNavigate();
   const { mutate: leave } = useMutation({
@@ -16,6 +18,9 @@ export default function SignOut() {
       navigate('/sign-in', { replace: true });
     },
   });
-  useEffect(() => leave(), [leave]);
+  useEffect(() => {
+    if (asked) leave();
+  }, [asked, leave]);
+  if (!asked) return <Navigate to="/" replace />;
   return <p className="m-0 p-5 text-ink-soft">Signing out …</p>;
 }

@@ -199,6 +199,7 @@ return [
     'site-check.low-and-slow' => 'Low and slow, {low:1} above ground at the lowest. Walk the line first, keep people off it, look for wires, stalks and stones, and leave the height alone: it is the thumb that crashes.',
     'subject-brief.way' => 'You go {length:0} on course {course:0}, at {pace:1} and no faster.',
     'subject-brief.stop' => 'After {way:0} you stand for {seconds:0}.',
+    'subject-brief.under-way' => 'Be under way at that pace before “rolling”.',
     'subject-brief.on-call' => 'Set off on “go”, {seconds:0} after “rolling”.',
     'subject-brief.on-cue' => 'Set off at: {cue}. It comes {seconds:0} after “rolling”.',
     'subject-brief.craft' => 'The craft comes no nearer than {nearest:1}. Do not look at it, and keep to your line.',

@@ -279,12 +279,9 @@ abstract readonly class PacedMove implements Move
         return max(-90.0, round(($sight - atan(2 * $v * $intent->lens->halfHeight)) / Angle::DEGREE));
     }
 
-    /**
-     * The tilt below level that puts a level horizon on the upper third, degrees: atan(tan(VFOV / 2) / 3), the place of the
-     * horizon being tan(tilt down) / tan(VFOV / 2) of the half-height above the centre.
-     */
+    /** The tilt that puts a level horizon on the upper third, degrees. */
     protected static function horizonOnThird(Intent $intent): float
     {
-        return round(-atan($intent->lens->halfHeight / 3) / Angle::DEGREE, 1);
+        return round($intent->lens->horizonOnThird() / Angle::DEGREE, 1);
     }
 }

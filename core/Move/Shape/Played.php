@@ -7,6 +7,7 @@ namespace Larkspur\Move\Shape;
 use Larkspur\Controls\Finger;
 use Larkspur\Geo\LocalFrame;
 use Larkspur\Measure\Angle;
+use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
 use Larkspur\Move\Judging\Mark;
 use Larkspur\Move\MovePlan;
@@ -69,7 +70,8 @@ abstract readonly class Played extends PacedMove
     {
         $intent = $plan->intent;
         $strokes = $this->strokes($intent, $this->pace($intent));
-        if (isset($strokes['run']) || $this->pivot() !== 0.0 || ! isset($strokes['climb'], $strokes['turn'])) {
+        $indoors = isset($strokes['climb'], $strokes['turn']) && ! isset($strokes['run']) && $this->takes('turn_deg');
+        if (! $indoors || $this->pivot() !== 0.0 || $this->about()->group === Group::Drill) {
             return [];
         }
         $flight = $plan->flight;

@@ -112,7 +112,7 @@ abstract readonly class Round extends SubjectHeld
     protected function pace(Intent $intent): Pace
     {
         $end = self::radiusEnd($intent);
-        if ($end < self::NEAREST || $end > self::FARTHEST) {
+        if (($intent->number('bias_deg') ?? 0.0) !== 0.0 && ($end < self::NEAREST || $end > self::FARTHEST)) {
             throw new Refusal(
                 Fact::of('round.lean-leads-to', radius: Quantity::metres($end)), 'intent.parameters.bias_deg',
                 Fact::of('round.within', nearest: Quantity::metres(self::NEAREST), farthest: Quantity::metres(self::FARTHEST)),

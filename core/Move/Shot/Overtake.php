@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Move\Shot;
 
 use Larkspur\Controls\Finger;
+use Larkspur\Geo\LocalFrame;
 use Larkspur\Move\About;
 use Larkspur\Move\Group;
 use Larkspur\Move\Intent;
@@ -30,6 +31,9 @@ final readonly class Overtake extends Passing
         );
     }
 
+    /** Between looks at the way of a subject, s. */
+    private const LOOK = 1.0;
+
     public function parameters(): array
     {
         return [...parent::parameters(), ...Parameter::common('follow_s')];
@@ -48,9 +52,25 @@ final readonly class Overtake extends Passing
     private function paces(Intent $intent): TwoPaces
     {
         return new TwoPaces(
-            $intent->number('length_m') ?? 50.0, max(0.1, $intent->number('subject_mps') ?? 1.6), $intent->number('pace_mps') ?? 4.0,
+            $intent->number('length_m') ?? 50.0, max(0.1, self::subjectPace($intent)), $intent->number('pace_mps') ?? 4.0,
             $intent->number('follow_s') ?? 0.0, $intent->number('ease_s') ?? self::EASE,
         );
+    }
+
+    /** At which it is followed, m/s: as it was stated, or where it goes a way of its own, the most that it goes there. */
+    private static function subjectPace(Intent $intent): float
+    {
+        $way = $intent->track === [] ? null : $intent->filmed(new LocalFrame($intent->track[0]['at']));
+        if ($way === null) {
+            return $intent->number('subject_mps') ?? 1.6;
+        }
+        [$from, $to] = $way->between();
+        $most = 0.0;
+        for ($t = $from; $t < $to; $t += self::LOOK) {
+            $most = max($most, $way->at($t + self::LOOK)->minus($way->at($t))->ground() / self::LOOK);
+        }
+
+        return $most;
     }
 
     protected function pace(Intent $intent): Pace

@@ -6,7 +6,7 @@
     foreach (\Larkspur\Move\Parameter::dials(\Larkspur\Move\Catalogue::move($plan['move']['id'])) as $parameter) {
         $value = ((array) $plan['intent']['parameters'])[$parameter->id] ?? null;
         // A lean of nothing and a following of no time are no news.
-        if ($value !== null && ! (in_array($parameter->id, ['bias_deg', 'follow_s'], true) && abs((float) $value) < 1e-9)) {
+        if ($value !== null && ! in_array($parameter->id, $plan['decided'], true) && ! (in_array($parameter->id, ['bias_deg', 'follow_s'], true) && abs((float) $value) < 1e-9)) {
             $words[\App\Spoken::to()->say($parameter->label())] = is_string($value) ? $value : match ($parameter->unit) { 'm' => $length($value), 'm/s' => $speed($value), 'deg' => number_format($value, 0).'°', 'deg/s' => number_format($value, 1).'°/s', 's' => number_format($value, 1).' s', default => number_format($value, 2) };
         }
     }

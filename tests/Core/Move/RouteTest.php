@@ -15,6 +15,7 @@ use Larkspur\Geo\LocalFrame;
 use Larkspur\Geo\MovingPoint;
 use Larkspur\Geo\Position;
 use Larkspur\Move\Catalogue;
+use Larkspur\Move\MovePlan;
 use Larkspur\Move\Route;
 use Larkspur\Move\Timing\Pace;
 use Larkspur\Refusal;
@@ -119,6 +120,26 @@ final class RouteTest extends TestCase
         }
     }
 
+    public function test_it_is_followed_at_the_pace_of_its_way_before_it_is_passed(): void
+    {
+        $plan = self::plan('overtake', 1.2, ['follow_s' => 6.0, 'pace_mps' => 4.0]);
+        $flight = $plan->move->flight;
+        $k = $flight->indexAt($plan->move->holdFrom + 1.0);
+        $pace = $flight->position($k + 25)->minus($flight->position($k - 25))->ground() / (50 * MovePlan::STEP);
+        self::assertEqualsWithDelta(1.2, $pace, 0.02, 'not at the pace of a dial that nobody sees');
+        self::assertSame(['subject_mps', 'subject_course_deg'], Catalogue::decidedByItsWay($plan->shot->intent));
+        self::assertContains('length_m', Catalogue::decidedByItsWay(self::plan('follow')->shot->intent));
+        self::assertSame([], Catalogue::decidedByItsWay(self::plan('orbit')->shot->intent));
+    }
+
+    public function test_who_is_met_without_a_way_is_under_way(): void
+    {
+        $shot = self::plan('orbit')->shot;
+        $part = Planner::plan($shot->withIntent($shot->intent->asPart('head-on', [])));
+        $told = implode(' ', array_map(said(...), SubjectBrief::of($part)));
+        self::assertStringContainsString('Be under way at that pace', $told);
+    }
+
     public function test_who_is_filmed_is_told_the_way_that_was_planned(): void
     {
         $told = implode(' ', array_map(said(...), SubjectBrief::of(self::plan('follow'))));
@@ -137,7 +158,8 @@ final class RouteTest extends TestCase
         return $t === [] || $places === [] ? self::fail('It goes nowhere.') : MovingPoint::track($t, $places);
     }
 
-    private static function plan(string $move, float $pace = 2.0): Plan
+    /** @param  array<string, float>  $parameters */
+    private static function plan(string $move, float $pace = 2.0, array $parameters = []): Plan
     {
         $frame = new LocalFrame(new GeoPoint(57.6, -0.4, 0.0));
         $subject = $frame->geoPoint(new Position(0, 0, 1.5))->toArray();
@@ -149,7 +171,10 @@ final class RouteTest extends TestCase
         }
 
         return Planner::plan(Shot::read(Fields::of([
-            'intent' => ['move' => $move, 'camera' => ['hfov_deg' => 70, 'aspect' => 1.7777778], 'subject' => $subject],
+            'intent' => [
+                'move' => $move, 'camera' => ['hfov_deg' => 70, 'aspect' => 1.7777778], 'subject' => $subject,
+                ...($parameters === [] ? [] : ['parameters' => $parameters]),
+            ],
             'rig' => Rigs::all()['lapwing'], 'site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 0.0]],
         ])));
     }

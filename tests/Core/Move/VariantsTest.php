@@ -15,6 +15,8 @@ use Larkspur\Choreography\ShotNumbers;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Statistics;
+use Larkspur\Move\Catalogue;
+use Larkspur\Move\Combination;
 use Larkspur\Move\LowAndSlow;
 use Larkspur\Refusal;
 use Larkspur\Scoring\Expectation;
@@ -166,6 +168,28 @@ final class VariantsTest extends TestCase
         $last = $mirror->count() - 1;
         $turned = static fn (array $headings): float => $headings[$last] - $headings[0];
         self::assertEqualsWithDelta(-$turned($plan->move->flight->heading), $turned($mirror->heading), 0.01);
+    }
+
+    public function test_only_what_turns_indoors_is_flown_back(): void
+    {
+        $back = static fn (string $move): bool => isset(array_column(Variants::of(self::plan($move)), null, 'id')['back']);
+        foreach (Catalogue::ids() as $move) {
+            if ($move !== Combination::ID) {
+                self::assertSame(in_array($move, ['rise-and-rotate', 'rise-turn-tilt', 'rise-slide-turn'], true), $back($move), $move);
+            }
+        }
+    }
+
+    public function test_a_wide_spiral_is_not_told_of_a_lean_that_it_does_not_have(): void
+    {
+        $plan = self::plan('spiral-orbit', ['radius_m' => 400.0, 'arc_deg' => 30.0]);
+        self::assertEqualsWithDelta(600.0, $plan->move->intent->number('radius_end_m'), 1e-6);
+    }
+
+    public function test_a_high_shot_is_not_called_low_whatever_was_asked(): void
+    {
+        $plan = self::plan('push-in', [LowAndSlow::MANNER => LowAndSlow::LOW, 'height_m' => 20.0]);
+        self::assertNotSame('site-check.low-and-slow', self::finding($plan, 'height')->text->code);
     }
 
     public function test_what_overtakes_has_to_be_quicker(): void

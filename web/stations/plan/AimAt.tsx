@@ -33,7 +33,7 @@ export function AimAt({ plan, aim, onAim }: Props) {
       <h2>Its place in the frame</h2>
       <div className="relative" style={{ width: WIDTH, height }} data-picture="aim">
         <SmallFrame frame={frame} width={WIDTH} height={height} />
-        <svg width={WIDTH} height={height} className="absolute inset-0 touch-none">
+        <svg width={WIDTH} height={height} className="absolute inset-0">
           <title>The subject’s place, {words}</title>
           <Handle
             id="aim"

@@ -24,12 +24,13 @@ export function Shape(props: Props) {
   const { set, values, parameters, plan, problem, move, moves, onMove } = props;
   const { units } = useSession();
   const wrong = (id: string) => problem?.details.errors.some((error) => error.place.endsWith(id)) ?? false;
-  const chosen = parameters.filter((parameter) => parameter.choices);
+  const free = parameters.filter((parameter) => !plan?.decided.includes(parameter.id));
+  const chosen = free.filter((parameter) => parameter.choices);
   return (
     <Card className="p-3 grid gap-1.5">
       <h2>Shape it</h2>
       <MovePick move={move} moves={moves} onMove={onMove} />
-      {parameters
+      {free
         .filter((parameter) => !parameter.choices)
         .map((parameter) => (
           <ParameterDial
@@ -46,6 +47,9 @@ export function Shape(props: Props) {
       {chosen.map((parameter) => (
         <ParameterChoice key={parameter.id} parameter={parameter} value={values[parameter.id]} set={set} />
       ))}
+      {free.length < parameters.length && (
+        <p className="m-0 text-sm text-ink-soft">Its pace and way are drawn on the site.</p>
+      )}
       <p className="m-0 text-sm text-ink-soft">Green: where this rig and your thumbs are comfortable.</p>
     </Card>
   );

@@ -19,7 +19,7 @@ const finding = (change: Partial<Schemas['Finding']>): Schemas['Finding'] => ({
   ...change,
 });
 const plan = (findings: Schemas['Finding'][], change: Partial<Schemas['Plan']> = {}) =>
-  ({ findings, comfortable: {}, ...change }) as unknown as Schemas['Plan'];
+  ({ findings, comfortable: {}, decided: [], ...change }) as unknown as Schemas['Plan'];
 
 describe('what stands against a plan', () => {
   it('says of each limit in words whether it is met, not by colour alone', () => {
@@ -115,13 +115,13 @@ describe('the dials of a move', () => {
       choices: ['clockwise', 'counterclockwise'],
     },
   ] satisfies Schemas['Parameter'][];
-  const dials = (values: Record<string, number | string>, set = vi.fn()) => {
+  const dials = (values: Record<string, number | string>, set = vi.fn(), decided: string[] = []) => {
     draw(
       <Shape
         set={set}
         values={values}
         parameters={parameters}
-        plan={plan([], { comfortable: { radius_m: [10, 30] } })}
+        plan={plan([], { comfortable: { radius_m: [10, 30] }, decided })}
         problem={null}
         move="orbit"
         moves={[]}
@@ -144,6 +144,13 @@ describe('the dials of a move', () => {
     expect(set).toHaveBeenLastCalledWith({ radius_m: 22 });
     fireEvent.click(screen.getByRole('radio', { name: /^Counter/ }));
     expect(set).toHaveBeenLastCalledWith({ direction: 'counterclockwise' });
+  });
+
+  it('are not offered for what the drawn way of the subject decides, and say so', () => {
+    dials({ radius_m: 21.5, direction: 'clockwise' }, vi.fn(), ['radius_m']);
+    expect(screen.queryByRole('slider', { name: 'Radius' })).toBeNull();
+    expect(screen.getByRole('slider', { name: 'Start' })).toBeTruthy();
+    expect(screen.getByText(/drawn on the site/)).toBeTruthy();
   });
 
   it('reach beyond the usual where the value does', () => {
