@@ -28,7 +28,7 @@ final class TradeWords
         'circling' => ['orbit', 'orbit-yourself', 'climbing-orbit', 'spiral-orbit', 'coordinated-circle', 'circle-fixed-heading'],
         'spiral, helix' => ['spiral-orbit', 'climbing-orbit', 'top-down-helix'],
         'counter-tilt' => ['lift-and-tilt', 'drop-and-tilt', 'pull-away', 'climbing-orbit-with-tilt'],
-        'selfie pull-away' => ['pull-away', 'rise-and-retreat'],
+        'selfie pull-away' => ['pull-away'],
         'pull out' => ['pull-away', 'rise-and-retreat', 'straight-back'],
         'tripod, static' => ['locked-off', 'top-down-hold', 'hover'],
         'bird’s eye, overhead' => [
