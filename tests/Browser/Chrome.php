@@ -240,10 +240,13 @@ final class Chrome
             fetch('/api/v1' + path, {
                 method: body === null ? 'GET' : 'POST', body,
                 headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-            }).then((response) => response.json()).then(done);
+            }).then(async (response) => {
+                const said = await response.text();
+                done(response.ok ? JSON.parse(said) : path + ' answers ' + response.status + ': ' + said.slice(0, 500));
+            }, (gone) => done(path + ': ' + gone));
             JS, [$path, $body === null ? null : json_encode($body, JSON_THROW_ON_ERROR)]);
 
-        return is_array($answer) ? $answer : throw new RuntimeException('No answer: '.$path);
+        return is_array($answer) ? $answer : throw new RuntimeException((string) $answer);
     }
 
     /** Keeps what the page sends to a path of the API in window.sent, in every document from now on. */

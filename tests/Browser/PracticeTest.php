@@ -20,13 +20,15 @@ final class PracticeTest extends BrowserCase
           'X-XSRF-TOKEN': csrf }, body: arguments[0] }).then((answer) => answer.json()).then(({ plan, sticks }) => {
           const main = document.querySelector('main');
           const every = plan.samples.t[1] - plan.samples.t[0];
-          let told, asked = 0;
+          let pressed = false, asked = 0, told = 0;
+          addEventListener('keydown', (event) => { if (event.key === ' ') pressed = true; }, true);
           const raw = (x) => (Math.abs(x) < 1e-4 ? 0 : Math.sign(x) * (0.04 + 0.96 * Math.abs(x)));
-          // Asked once a step: so many steps have passed since the page last told its second, however late its frames are.
+          // Asked once a step while it flies: so many steps have passed since the press of record, however late the page's frames are.
+          // A loop is under way without a press: there the page's own second leads.
           navigator.getGamepads = () => {
             if (window.unplugged) return [];
-            if (main.dataset.second !== told) { told = main.dataset.second; asked = 0; }
-            const second = told === undefined ? 0 : Number(told) + 0.02 * asked++;
+            told = Math.max(told, Number(main.dataset.second ?? 0));
+            const second = pressed ? 0.02 * asked++ : told;
             const at = (finger) => {
               const values = plan.fingers[finger];
               const place = Math.max(0, Math.min(values.length - 1, second / every));

@@ -18,7 +18,7 @@ export function useInput(pads: Pads, wheel: 1 | -1, user: number) {
       () => {},
     );
     // A controller shows itself with its first press: then what it was taught is looked up.
-    const look = window.setInterval(() => {
+    const look = () => {
       const name = navigator.getGamepads?.().find((one) => one !== null)?.id ?? '';
       if (name === '' || name === known.current) return;
       known.current = name;
@@ -28,8 +28,10 @@ export function useInput(pads: Pads, wheel: 1 | -1, user: number) {
         },
         () => {},
       );
-    }, 500);
-    return () => window.clearInterval(look);
+    };
+    look();
+    window.addEventListener('gamepadconnected', look);
+    return () => window.removeEventListener('gamepadconnected', look);
   }, [input, user]);
 
   useEffect(() => {
