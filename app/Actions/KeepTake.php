@@ -33,7 +33,7 @@ final readonly class KeepTake
             'practised' => $practice !== null, 'practice' => $practice['how'] ?? null,
             'flight_log_id' => $record->id, 'number' => $number, 'move' => $score->intent->move,
             'mode' => $practice['mode'] ?? $shot->mode ?? self::mode($log),
-            'direction' => $score->intent->choice('direction') ?? $score->intent->choice('side') ?? '',
+            'direction' => $score->intent->way(),
             ...self::fingers($score),
             'distance_m' => $score->intent->number('radius_m') ?? $score->intent->number('distance_m'),
             'pace_mps' => $score->intent->number('pace_mps'),

@@ -16,7 +16,10 @@ final readonly class Opening
     private const POSITION_ERROR = 1.5;
 
     /** What lies so far beside the path makes no gap, m. */
-    private const BESIDE = 8.0;
+    private const BESIDE = 9.0;
+
+    /** A width that is said is that of the things there where they are no farther apart than this beyond it, m. */
+    private const SAME = 0.5;
 
     /**
      * @param  float  $width  m
@@ -34,7 +37,7 @@ final readonly class Opening
     {
         $between = self::between($shot, $plan);
         $said = $plan->intent->number('gap_m');
-        if ($said === null || ($between !== null && $between->width < $said)) {
+        if ($said === null || ($between !== null && $between->width < $said + self::SAME)) {
             return $between;
         }
 

@@ -158,8 +158,10 @@ final class SiteChecks
         if ($gap->fits()) {
             return [new Finding(
                 'gap', Finding::OK,
-                Fact::of('site-check.gap-fits', left: $gap->left, right: $gap->right, width: $width, needed: $needed), $gap->width,
-                $gap->needed, 'm',
+                Fact::of(
+                    $gap->drawn ? 'site-check.gap-fits' : 'site-check.gap-said', left: $gap->left, right: $gap->right, width: $width,
+                    needed: $needed,
+                ), $gap->width, $gap->needed, 'm',
             )];
         }
         $wider = ceil($gap->needed * 2) / 2;
@@ -377,7 +379,9 @@ final class SiteChecks
     {
         $stretches = self::screens($shot, $plan);
         if ($stretches === []) {
-            return [];
+            $wanted = $plan->subject !== null && Catalogue::move($plan->intent->move)->about()->foreground;
+
+            return $wanted ? [new Finding('hidden', Finding::NOTE, Fact::of('site-check.no-foreground'), null, null, '')] : [];
         }
         $last = $stretches[count($stretches) - 1];
         [$from, $until, $screen] = [$stretches[0]['from'], $last['until'], $last['solid']];
@@ -412,9 +416,12 @@ final class SiteChecks
         if ($plan->subject === null) {
             return [];
         }
+        $mark = $plan->subject->first();
+        $moves = $plan->subject->moves();
         $near = array_values(array_filter(
-            $plan->subject->moves() ? $shot->site->solids : self::between($shot, $plan, $plan->subject->first()),
-            static fn (Solid $solid): bool => ! $solid->isSubject && $solid->shape !== 'wire',
+            $moves ? $shot->site->solids : self::between($shot, $plan, $mark),
+            // Whatever the mark lies within is what is filmed, and does not hide itself.
+            static fn (Solid $solid): bool => ! $solid->isSubject && $solid->shape !== 'wire' && ($moves || $solid->distance($mark) > 0.0),
         ));
         if ($near === []) {
             return [];

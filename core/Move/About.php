@@ -21,6 +21,7 @@ final readonly class About
      * @param  string  $family  the move as which a log alone shows it, of Recognition; empty where none does
      * @param  string  $withTilt  the move that is the same with a tilt; empty where none is
      * @param  bool  $caution  whether there is something to see to before it is flown, beside the usual cautions
+     * @param  bool  $foreground  whether something that stands there hides its subject at first
      */
     public function __construct(
         public string $id,
@@ -32,6 +33,7 @@ final readonly class About
         public string $family = '',
         public string $withTilt = '',
         public bool $caution = false,
+        public bool $foreground = false,
     ) {
         $this->fingering = Fingering::of($fingering);
     }

@@ -148,6 +148,14 @@ final readonly class Intent
         return is_string($value) ? $value : null;
     }
 
+    /** Which of its two ways it goes: clockwise or counterclockwise, left or right by its side or its turn; empty where it has none. */
+    public function way(): string
+    {
+        return $this->choice('direction') ?? $this->choice('side') ?? match (($this->number('turn_deg') ?? 0.0) <=> 0.0) {
+            1 => 'right', -1 => 'left', default => '',
+        };
+    }
+
     /** An angle or a rate of turn that is stated in degrees, in radians. */
     public function angle(string $parameter): ?float
     {

@@ -50,7 +50,10 @@ final class FirstShot
     public static function of(Shot $asked): Shot
     {
         $asked = self::stated($asked);
-        $best = null;
+        $best = self::foreground($asked);
+        if ($best !== null) {
+            return $best;
+        }
         $most = -1.0;
         $tried = 0;
         foreach (self::candidates($asked) as $shot) {
@@ -67,6 +70,26 @@ final class FirstShot
         }
 
         return $best ?? $asked;
+    }
+
+    /** A reveal behind what stands there, a way through a gap that is there: the first that flies and shows what it is flown for. */
+    private static function foreground(Shot $asked): ?Shot
+    {
+        if (! Foregrounds::wants($asked->intent->move)) {
+            return null;
+        }
+        try {
+            $usual = Planner::plan($asked)->move->intent;
+        } catch (Refusal) {
+            return null;
+        }
+        foreach (Foregrounds::of($asked, $usual) as $shot) {
+            if (self::expected($shot) >= self::FLIES && Foregrounds::has(Planner::plan($shot))) {
+                return $shot;
+            }
+        }
+
+        return null;
     }
 
     /** A wheel that may wait for its trigger does: the other school sets the trigger to the subject's own place (docs/schools.md). */

@@ -72,6 +72,31 @@ final class PlanSiteTest extends BrowserCase
         self::assertGreaterThan($kept[0]['route']['points'][0][1], $kept[0]['route']['points'][1][1], 'The corner was pulled north.');
     }
 
+    public function test_what_stands_on_the_ground_goes_on_standing_there(): void
+    {
+        $site = (int) self::ask('SELECT id FROM sites WHERE name LIKE "Tide mill%"');
+        $chrome = $this->board((string) $site);
+        self::pressTool($chrome, 'Mast');
+        self::pressBoard($chrome, 60, 60);
+        $foot = fn (): float => (float) $chrome->script(
+            'return document.querySelector(`input[aria-label^="Foot above take-off"]`)?.value.replace("−", "-") ?? "99"',
+        );
+        $chrome->waitUntil(static fn (): bool => $foot() !== 99.0 && $foot() !== 0.0, 'It does not stand on the slope.');
+        $first = $foot();
+        $chrome->drag('[data-thing^=cylinder]', -210, -180);
+        $chrome->waitUntil(static fn (): bool => $foot() !== 99.0 && abs($foot() - $first) > 0.2, 'It kept its height over the slope.');
+        self::assertStringNotContainsString('Stand it on the ground', $chrome->text('section[aria-label="What is chosen"]'));
+        // One that was raised by hand stays as high as it was put.
+        $chrome->again(static function () use ($chrome): void {
+            $chrome->see('input[aria-label^="Foot above take-off"]')->click()->sendKeys([WebDriverKeys::CONTROL, 'a'])
+                ->sendKeys([WebDriverKeys::NULL, '5', WebDriverKeys::ENTER]);
+        });
+        $chrome->seeText('Stand it on the ground');
+        $chrome->drag('[data-thing^=cylinder]', 210, 180);
+        usleep(900_000);
+        self::assertSame(5.0, $foot());
+    }
+
     public function test_a_drawing_that_was_left_is_given_back(): void
     {
         $chrome = $this->board('new');

@@ -3,9 +3,11 @@
 import type { Schemas } from '~/api/client';
 import { useSize } from '~/kit/useSize';
 import { type Units, withUnit } from '~/units';
+import { BoardButtons } from './BoardButtons';
 import { extentAlong } from './footprint';
 import { Handle } from './Handle';
-import { indexAt, linear, roundUp, through, ticks } from './scale';
+import { indexAt, roundUp, through, ticks } from './scale';
+import { useBoard } from './useBoard';
 
 type SideHandle = {
   id: string;
@@ -57,9 +59,12 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
     Math.min((width - 2 * pad) / (view.right - view.left), (height - 2 * pad) / (view.top - view.bottom)),
   );
   const middle = (view.left + view.right) / 2;
-  const x = linear(middle, middle + 1, width / 2, width / 2 + per);
-  const y = linear(view.bottom, view.bottom + 1, height - pad, height - pad - per);
-  const grid = roundUp(48 / per);
+  const board = useBoard(
+    { east: middle, north: view.bottom + (height / 2 - pad) / per, per },
+    { width, height },
+  );
+  const { x, y } = board;
+  const grid = roundUp(48 / x.perUnit);
   const up = samples.up_m[at] ?? 0;
   const here = view.xs[at] ?? 0;
   // A few dozen points: made anew with each drawing, like the rest of the picture.
@@ -76,13 +81,14 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
     return `M${x(here)} ${y(up)}L${x(here + facing * far * Math.cos(angle))} ${y(up + far * Math.sin(angle))}`;
   };
   return (
-    <div ref={ref} className="size-full min-h-40 touch-none overflow-hidden" data-picture="side-sheet">
+    <div ref={ref} className="relative size-full min-h-40 overflow-hidden" data-picture="side-sheet">
       <svg
+        {...board.bind()}
         width={width}
         height={height}
         role="group"
         aria-label={`From the side: ${withUnit(up - subject.ground_m, 'm', units)} above the subject's foot`}
-        className="block text-ink"
+        className="block text-ink touch-none"
       >
         <g stroke="var(--mesh)">
           {ticks(x.invert(0), x.invert(width), grid).map((v) => (
@@ -111,8 +117,10 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
             key={index}
             x={x(from)}
             y={y(solid.base_m + solid.height_m)}
-            width={Math.max(2, (to - from) * per)}
-            height={solid.shape === 'wire' ? 2 : Math.max(2, (solid.height_m - (solid.clear_m ?? 0)) * per)}
+            width={Math.max(2, (to - from) * x.perUnit)}
+            height={
+              solid.shape === 'wire' ? 2 : Math.max(2, (solid.height_m - (solid.clear_m ?? 0)) * x.perUnit)
+            }
             fill={solid.role === 'subject' ? 'var(--ink)' : 'var(--ground)'}
             stroke={solid.role === 'subject' ? 'var(--ink)' : 'var(--solid)'}
             fillOpacity={solid.role === 'subject' ? 0.9 : 0.75}
@@ -224,6 +232,7 @@ export function SideSheet({ plan, site, time, units, flown, handles = NONE }: Pr
           );
         })}
       </svg>
+      <BoardButtons board={board} shy />
     </div>
   );
 }

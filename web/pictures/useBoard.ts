@@ -1,9 +1,9 @@
-// A sheet seen from above that a hand moves about: dragged, pinched, wheeled nearer and farther. Until it is touched it shows what fits.
+// A sheet that a hand moves about, from above or from the side: dragged, pinched, wheeled nearer and farther. Until it is touched it shows what fits.
 import { useGesture } from '@use-gesture/react';
 import { useState } from 'react';
 import { linear, type Scale } from './scale';
 
-/** What lies in the middle, m east and north, and px a metre. */
+/** What lies in the middle, m east and north (along and up from the side), and px a metre. */
 export type View = { east: number; north: number; per: number };
 
 type Size = { width: number; height: number };

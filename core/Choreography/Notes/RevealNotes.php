@@ -35,6 +35,8 @@ final readonly class RevealNotes
 
     private const SEEN = 'reveal.seen';
 
+    private const BEHIND = 'reveal.behind';
+
     private const NO_SUBJECT = 'reveal.no-subject';
 
     /** Horizon within this of the middle, in shares of the frame's height, makes half the picture sky (field's rule by eye). */
@@ -94,6 +96,17 @@ final readonly class RevealNotes
         );
     }
 
+    /** Whether something stands before the subject at first motion. */
+    public function isScreenedFirst(): bool
+    {
+        return $this->first->code === self::BEHIND;
+    }
+
+    public function isSeenLast(): bool
+    {
+        return $this->last->code === self::SEEN;
+    }
+
     /** @param  list<array{from: float, until: ?float, solid: Solid}>  $screens */
     private static function state(Plan $plan, int $index, array $screens): Fact
     {
@@ -107,7 +120,7 @@ final readonly class RevealNotes
         }
         foreach ($screens as $screen) {
             if ($t >= $screen['from'] && $t < ($screen['until'] ?? INF)) {
-                return Fact::of('reveal.behind', solid: $screen['solid']->name);
+                return Fact::of(self::BEHIND, solid: $screen['solid']->name);
             }
         }
 

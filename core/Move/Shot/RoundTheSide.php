@@ -23,7 +23,7 @@ final readonly class RoundTheSide extends Played
     {
         return new About(
             'round-the-side', Group::Reveal, 2, 'slide±', ['lateral-dolly'], faults: ['stopped-short', 'leak', 'uneven'],
-            family: 'lateral-dolly',
+            family: 'lateral-dolly', foreground: true,
         );
     }
 

@@ -7,6 +7,7 @@ namespace Larkspur\Training\Ladder;
 use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Move\Catalogue;
+use Larkspur\Move\Parameter;
 use Larkspur\Refusal;
 
 /** One step of a ladder: the moves and drills that show it, what has to be passed first, and what shows that it is mastered. */
@@ -78,13 +79,7 @@ final readonly class Step
     /** Whether a move goes either of two ways that the record keeps apart. */
     public static function hasTwoWays(string $move): bool
     {
-        foreach (Catalogue::move($move)->parameters() as $parameter) {
-            if ($parameter->id === 'direction' || $parameter->id === 'side') {
-                return true;
-            }
-        }
-
-        return false;
+        return array_intersect(['direction', 'side', 'turn_deg'], Parameter::names(Catalogue::move($move)->parameters())) !== [];
     }
 
     public function name(): Fact

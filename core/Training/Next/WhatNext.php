@@ -6,6 +6,7 @@ namespace Larkspur\Training\Next;
 
 use Larkspur\Fact;
 use Larkspur\Move\Catalogue;
+use Larkspur\Move\Parameter;
 use Larkspur\Training\HouseStyle;
 use Larkspur\Training\Ladder\StepStanding;
 use Larkspur\Training\Ladder\StepState;
@@ -245,7 +246,7 @@ final class WhatNext
                     [Fact::of('next.one-way-only', most: $ways[$most], least: $least, way: Fact::of("direction.$most"),
                         other: Fact::of('direction.'.$other[$most]))],
                     Fact::of('practice.thumbs-swap-sides-say'),
-                    setting: [in_array($most, ['left', 'right'], true) ? 'side' : 'direction' => $other[$most]],
+                    setting: self::wayOf($move, $other[$most]),
                 );
             }
         }
@@ -342,5 +343,13 @@ final class WhatNext
         $means = array_map(static fn (float $sum, int $count): float => $sum / $count, $sums, $counts);
 
         return $means === [] ? $takes[count($takes) - 1]->move : array_keys($sums)[(int) array_search(min($means), $means, true)];
+    }
+
+    /** @return array<string, string> the dial that says which way a move goes; none where its turn does */
+    private static function wayOf(string $move, string $way): array
+    {
+        $dials = array_intersect(['direction', 'side'], Parameter::names(Catalogue::move($move)->parameters()));
+
+        return array_fill_keys($dials, $way);
     }
 }

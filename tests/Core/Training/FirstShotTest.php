@@ -8,6 +8,7 @@ use Demo\Rigs;
 use Demo\Sites;
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Notes\RevealNotes;
+use Larkspur\Choreography\Opening;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
@@ -71,6 +72,35 @@ final class FirstShotTest extends TestCase
             self::assertEqualsWithDelta(1 / 3, RevealNotes::of($plan($move))->horizon, 0.02, "$move at $site[name]");
         }
         self::assertEqualsWithDelta(-M_PI_2, $plan('ground-to-horizon')->move->flight->tilt[0], 0.01, 'It begins straight down.');
+    }
+
+    /** The trade: what a reveal hides is really hidden at first, behind what stands there (common practice, no published source). */
+    public function test_a_reveal_chooses_what_hides_its_subject_and_a_way_its_gap(): void
+    {
+        [$stones, , , $arch] = Sites::all();
+        $first = static fn (array $site, string $move): Plan => Planner::plan(FirstShot::of(self::asked($site, $move)));
+        foreach ([[$arch, 'over-the-edge'], [$arch, 'round-the-side'], [$stones, 'round-the-side']] as [$site, $move]) {
+            $plan = $first($site, $move);
+            $notes = RevealNotes::of($plan);
+            self::assertTrue($notes->isScreenedFirst() && $notes->isSeenLast(), "$move at $site[name]");
+            self::assertContains('site-check.comes-out-behind', self::said($plan));
+        }
+        $through = $first($arch, 'gap');
+        $opening = Opening::on($through->shot, $through->move) ?? self::fail('No gap.');
+        self::assertTrue($opening->drawn && $opening->fits());
+        self::assertLessThan(18.0, $opening->width, 'Between the piers.');
+        // Where nothing could: it is said, and the frame alone hides it.
+        self::assertSame('reveal.outside-frame', RevealNotes::of($first(self::bare(), 'over-the-edge'))->first->code);
+        foreach (['over-the-edge', 'round-the-side'] as $move) {
+            self::assertContains('site-check.no-foreground', self::said($first(self::bare(), $move)));
+        }
+        self::assertContains('site-check.gap-said', self::said($first(self::bare(), 'gap')));
+    }
+
+    /** @return list<string> */
+    private static function said(Plan $plan): array
+    {
+        return array_map(static fn (Finding $one): string => $one->text->code, $plan->findings);
     }
 
     public function test_what_flies_as_it_usually_is_stays_so(): void

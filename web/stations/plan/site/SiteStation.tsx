@@ -134,15 +134,24 @@ function Board({ site, sites }: { site: Schemas['Site'] | null; sites: Schemas['
   const { ask } = reading;
   useEffect(() => ask({ now: history.now, of: chosen }), [ask, history.now, chosen]);
   const ground = groundUnder(reading.value, history.now, chosen);
-  // What was just put on the site stands on its ground: no step of its own, it is where the hand put it.
-  const stand = useEffectEvent((up: number) => {
-    if (chosen === null || !fresh.current) return;
+  const foot = footOf(history.now, chosen);
+  const which = chosen === null ? '' : `${chosen.list} ${chosen.index}`;
+  const stood = useRef<{ which: string; place: string; onGround: boolean } | null>(null);
+  // What was just put on the site stands on its ground, and what stood there goes on standing where it is taken to: no step of its own.
+  const stand = useEffectEvent(() => {
+    if (chosen === null || foot === null || ground === null) return;
+    const before = stood.current?.which === which ? stood.current : null;
+    const follows = fresh.current || (before !== null && before.place !== foot.place && before.onGround);
     fresh.current = false;
-    setHistory((now) => ({ ...now, now: standing(now.now, chosen, up) }));
+    if (follows) setHistory((now) => ({ ...now, now: standing(now.now, chosen, ground) }));
+    stood.current = {
+      which,
+      place: foot.place,
+      onGround: follows || Math.abs(foot.base - ground) <= ON_GROUND,
+    };
   });
-  useEffect(() => {
-    if (ground !== null) stand(ground);
-  }, [ground]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: looked at when it was taken elsewhere, raised, or its ground is known
+  useEffect(() => stand(), [ground, which, foot?.place, foot?.base]);
   const fault = reading.value?.said.fault ?? null;
   const lies = reading.value?.said.ground ?? NO_GROUND;
 
@@ -417,6 +426,17 @@ function groundUnder(
   if (read === null || thing === undefined || !('base_m' in thing && 'east_m' in thing)) return null;
   const asked = JSON.stringify({ at: [[thing.east_m, thing.north_m]] });
   return read.place === asked ? read.said.foot_m : null;
+}
+
+/** A foot so near to the ground stands on it, m. */
+const ON_GROUND = 0.06;
+
+/** Where the chosen thing stands and how high its foot is; null where it has none. */
+function footOf(now: Drawing, chosen: Chosen | null): { place: string; base: number } | null {
+  const thing = chosen === null ? undefined : thingAt(now, chosen);
+  return thing !== undefined && 'base_m' in thing && 'east_m' in thing
+    ? { place: `${thing.east_m} ${thing.north_m}`, base: Number(thing.base_m) }
+    : null;
 }
 
 /** What a device kept of a drawing, if it is one. */
