@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\FlightLog as LogRecord;
+use App\Models\Rig;
 use App\Models\Shot;
 use App\Models\Take;
 use App\Models\User;
 use Documents\Score\ScoreDocument;
 use Documents\Wire;
 use Illuminate\Support\Carbon;
+use Larkspur\Fields;
+use Larkspur\Rig\Hands;
 use Larkspur\Scoring\Fault\Fault;
 use Larkspur\Scoring\Score;
 use Larkspur\Telemetry\Analysis\Tremble;
@@ -33,7 +36,7 @@ final readonly class KeepTake
             'practised' => $practice !== null, 'practice' => $practice['how'] ?? null,
             'flight_log_id' => $record->id, 'number' => $number, 'move' => $score->intent->move,
             'mode' => $practice['mode'] ?? $shot->mode ?? self::mode($log),
-            'direction' => $score->intent->way(),
+            'direction' => $score->intent->way(), 'hands' => self::hands($operator, Rig::query()->whereKey($practice['rig_id'] ?? $shot?->rig_id)->first()),
             ...self::fingers($score),
             'distance_m' => $score->intent->number('radius_m') ?? $score->intent->number('distance_m'),
             'pace_mps' => $score->intent->number('pace_mps'),
@@ -53,6 +56,14 @@ final readonly class KeepTake
         ]);
 
         return $take;
+    }
+
+    /** @return array<string, mixed> how whoever flew it held the sticks: a later change of theirs leaves it */
+    private static function hands(User $operator, ?Rig $rig): array
+    {
+        $said = $rig === null ? [] : $rig->document['hands'] ?? [];
+
+        return Hands::read(Fields::of([...$said, 'stick_mode' => $operator->stick_mode, 'wheel_up' => $operator->wheel_up]))->toArray();
     }
 
     /** @return array<string, ?float> */

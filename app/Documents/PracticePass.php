@@ -40,7 +40,7 @@ final readonly class PracticePass implements Document
     {
         $take = $recording->take_id === null ? null
             : Take::query()->with(['operator', 'shot', 'judgement'])->withCount('comments')->find($recording->take_id);
-        $speaker = Spoken::to(StickMode::from($take->operator->stick_mode ?? 2));
+        $speaker = Spoken::to($take?->held()->mode ?? StickMode::Mode2);
         $outcome = $speaker->saidThroughout($recording->outcome);
         $judged = $take?->judgement === null ? [] : $speaker->saidThroughout($take->judgement->document);
         $fault = $judged['faults'][0] ?? null;

@@ -12,7 +12,10 @@ use Documents\Rig\SinceChangeDocument;
 /** A version of a rig in its history: what it changed, and how scores moved since. */
 final readonly class RigVersion implements Document
 {
-    /** @param  list<RigChange>  $changes */
+    /**
+     * @param  list<HeldTakes>  $held  its takes by grip and touch, where there is more than one of these
+     * @param  list<RigChange>  $changes
+     */
     public function __construct(
         public int $id,
         public int $version,
@@ -20,16 +23,20 @@ final readonly class RigVersion implements Document
         public string $at,
         public string $reason,
         public int $takes,
+        public array $held,
         public array $changes,
         public ?SinceChangeDocument $since,
     ) {
     }
 
-    /** @param  list<RigChange>  $changes */
-    public static function of(Rig $rig, int $takes, array $changes, ?SinceChangeDocument $since): self
+    /**
+     * @param  list<HeldTakes>  $held
+     * @param  list<RigChange>  $changes
+     */
+    public static function of(Rig $rig, int $takes, array $held, array $changes, ?SinceChangeDocument $since): self
     {
         return new self(
-            $rig->id, $rig->version, $rig->author?->name, $rig->created_at->toIso8601String(), $rig->reason, $takes, $changes, $since,
+            $rig->id, $rig->version, $rig->author?->name, $rig->created_at->toIso8601String(), $rig->reason, $takes, $held, $changes, $since,
         );
     }
 }

@@ -10,7 +10,6 @@ use App\Spoken;
 use Documents\Document;
 use Documents\Merged;
 use Documents\Shape;
-use Larkspur\Controls\StickMode;
 
 /** A take with its judgement as it was kept, said to whoever reads it, of the thumbs of whoever flew. */
 final readonly class TakeDetail implements Document
@@ -34,7 +33,9 @@ final readonly class TakeDetail implements Document
         public array $judgement,
         public TakeLog $log,
         public string $craft,
+        public ?int $rigId,
         public ?int $rigVersion,
+        public HeldHands $hands,
         public ?int $siteId,
         public array $said,
     ) {
@@ -46,7 +47,8 @@ final readonly class TakeDetail implements Document
 
         return new self(
             TakeDocument::of($take), self::judged($take, $judgement->document),
-            TakeLog::of($take->log), $take->rig->craft ?? '', $take->rig?->version, $take->shot?->site_id,
+            TakeLog::of($take->log), $take->rig->craft ?? '', $take->rig_id, $take->rig?->version, HeldHands::of($take->held()),
+            $take->shot?->site_id,
             array_map(CommentDocument::of(...), array_values($take->comments->sortBy('at_s')->all())),
         );
     }
@@ -57,7 +59,7 @@ final readonly class TakeDetail implements Document
      */
     private static function judged(Take $take, array $kept): array
     {
-        $said = Spoken::to(StickMode::from($take->operator->stick_mode))->saidThroughout($kept);
+        $said = Spoken::to($take->held()->mode)->saidThroughout($kept);
         $said['faults'] = array_map(static fn (array $fault): array => [
             ...self::FAULT, 'until_s' => $fault['t_s'], 'worst_s' => $fault['t_s'], ...$fault,
         ], $said['faults'] ?? []);

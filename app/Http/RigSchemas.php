@@ -71,6 +71,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'wheel_up', type: 'string', enum: ['push', 'pull']),
     new OA\Property(property: 'grip', type: 'string', enum: ['thumbs', 'pinch', 'one-finger']),
     new OA\Property(property: 'stick_mm', type: 'number'),
+    new OA\Property(property: 'touch', type: 'string', enum: ['firm', 'feather']),
 ], type: 'object')]
 #[OA\Schema(schema: 'RigDucted', required: ['hover', 'limit', 'soft', 'self_levelling', 'camera_deg', 'coast_s'], properties: [
     new OA\Property(property: 'hover', type: 'number'),

@@ -64,19 +64,28 @@ final class Rig extends Model
         return $this->belongsTo(User::class);
     }
 
+    /** Whether no later version of it is kept. */
+    private ?bool $latest = null;
+
     /**
-     * The document, with stick mode and wheel as whoever flies it holds them today: those are theirs, and stand with them alone.
+     * The document. In the latest version stick mode and wheel are as whoever flies it holds them today: those are theirs, and stand with
+     * them alone. An earlier one tells how they were held then.
      *
      * @return array<string, mixed>
      */
     public function asHeld(): array
     {
         $hands = $this->document['hands'] ?? null;
-        $operator = $this->operator_id === null || ! is_array($hands) ? null : $this->loadMissing('operator')->operator;
+        $operator = $this->operator_id === null || ! is_array($hands) || ! $this->isLatest() ? null : $this->loadMissing('operator')->operator;
 
         return $operator === null ? $this->document : [
             ...$this->document, 'hands' => [...$hands, 'stick_mode' => $operator->stick_mode, 'wheel_up' => $operator->wheel_up],
         ];
+    }
+
+    private function isLatest(): bool
+    {
+        return $this->latest ??= ! $this->exists || self::of($this->craft_id, $this->operator_id)->withoutGlobalScope('school')->value('id') === $this->id;
     }
 
     public function sheet(): RigSheet

@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
+use Larkspur\Fields;
+use Larkspur\Rig\Hands;
 
 /**
  * One pass, cut from its log, with the summary of its latest judgement.
@@ -29,6 +31,7 @@ use Illuminate\Support\Carbon;
  * @property string $move
  * @property string $mode
  * @property string $direction
+ * @property ?array<string, mixed> $hands  how they were held as it was flown; null of takes from before that was kept
  * @property float $from_s
  * @property float $to_s
  * @property ?float $cut_from_s
@@ -84,7 +87,7 @@ final class Take extends Model
     public const FINGERS = ['climb', 'turn', 'run', 'slide', 'tilt'];
 
     protected $fillable = [
-        'school_id', 'operator_id', 'shot_id', 'rig_id', 'craft_id', 'flight_log_id', 'number', 'move', 'mode', 'direction',
+        'school_id', 'operator_id', 'shot_id', 'rig_id', 'craft_id', 'flight_log_id', 'number', 'move', 'mode', 'direction', 'hands',
         'from_s', 'to_s',
         'cut_from_s', 'cut_to_s', 'flown_at', 'zone',
         'score', 'uncertainty', 'ease', 'flow', 'hold', 'line', 'frame', 'verdict', 'usable_s', 'decision', 'automated', 'tremble',
@@ -100,7 +103,7 @@ final class Take extends Model
         'ease' => 'float', 'flow' => 'float', 'hold' => 'float', 'line' => 'float', 'frame' => 'float', 'number' => 'integer',
         'climb' => 'float', 'turn' => 'float', 'run' => 'float', 'slide' => 'float', 'tilt' => 'float', 'distance_m' => 'float',
         'pace_mps' => 'float', 'wind_mps' => 'float',
-        'automated' => 'boolean', 'tremble' => 'float', 'practised' => 'boolean', 'practice' => 'array',
+        'automated' => 'boolean', 'tremble' => 'float', 'practised' => 'boolean', 'practice' => 'array', 'hands' => 'array',
     ];
 
     protected static function booted(): void
@@ -141,6 +144,12 @@ final class Take extends Model
         arsort($counts);
 
         return array_slice(array_map(strval(...), array_keys($counts)), 0, 3);
+    }
+
+    /** How the sticks were held as it was flown; where nobody kept that, as its operator holds them today. */
+    public function held(): Hands
+    {
+        return Hands::read(Fields::of($this->hands ?? $this->operator->only(['stick_mode', 'wheel_up'])));
     }
 
     /** @return BelongsTo<User, $this> */

@@ -16,7 +16,7 @@ final readonly class Difference
         'climb_accelerate_mps2' => 'm/s2', 'turn_accelerate_dps2' => 'deg/s2',
         'lag_s.travel' => 's', 'lag_s.climb' => 's', 'lag_s.turn' => 's',
         'gimbal.top_rate_dps' => 'deg/s', 'gimbal.cushion_s' => 's',
-        'hands.stick_mode' => '', 'hands.wheel_up' => '', 'hands.grip' => '', 'hands.stick_mm' => 'mm',
+        'hands.stick_mode' => '', 'hands.wheel_up' => '', 'hands.grip' => '', 'hands.stick_mm' => 'mm', 'hands.touch' => '',
         'ducted.hover' => '', 'ducted.limit' => '', 'ducted.soft' => '', 'ducted.self_levelling' => '',
         'ducted.camera_deg' => 'deg', 'ducted.coast_s' => 's', 'camera.focal_mm' => 'mm',
     ];

@@ -9,8 +9,8 @@ use Larkspur\Fields;
 use Larkspur\Measure\Angle;
 
 /**
- * How an operator holds the controller: stick mode, wheel, grip, length of the sticks, and how finely the fingers
- * can be relied on.
+ * How an operator holds the controller: stick mode, wheel, grip, length of the sticks, touch on the wheel, and how finely
+ * the fingers can be relied on.
  */
 final readonly class Hands
 {
@@ -29,6 +29,7 @@ final readonly class Hands
         public bool $wheelUp = true,
         public Grip $grip = Grip::Thumbs,
         public float $stickMm = 21.0,
+        public Touch $touch = Touch::Firm,
         public ?float $measured = null,
     ) {
     }
@@ -40,12 +41,13 @@ final readonly class Hands
             $fields->choiceOrNull('wheel_up', ['push', 'pull']) !== 'pull',
             Grip::from($fields->choiceOrNull('grip', array_column(Grip::cases(), 'value')) ?? Grip::Thumbs->value),
             $fields->numberOrNull('stick_mm', 5, 80, 'mm') ?? 21.0,
+            Touch::from($fields->choiceOrNull('touch', array_column(Touch::cases(), 'value')) ?? Touch::Firm->value),
         );
     }
 
     public function withTremble(?float $measured): self
     {
-        return new self($this->mode, $this->wheelUp, $this->grip, $this->stickMm, $measured);
+        return new self($this->mode, $this->wheelUp, $this->grip, $this->stickMm, $this->touch, $measured);
     }
 
     /** Share of the travel that a millimetre at the tip is: a longer stick gives a finer hand. */
@@ -66,12 +68,12 @@ final readonly class Hands
         return self::STANDS_OUT * $this->tremble();
     }
 
-    /** @return array{stick_mode: int, wheel_up: string, grip: string, stick_mm: float} */
+    /** @return array{stick_mode: int, wheel_up: string, grip: string, stick_mm: float, touch: string} */
     public function toArray(): array
     {
         return [
             'stick_mode' => $this->mode->value, 'wheel_up' => $this->wheelUp ? 'push' : 'pull', 'grip' => $this->grip->value,
-            'stick_mm' => $this->stickMm,
+            'stick_mm' => $this->stickMm, 'touch' => $this->touch->value,
         ];
     }
 }

@@ -89,6 +89,7 @@ final class RigSchema
             'hands' => JsonSchema::group([], [
                 'stick_mode' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 4], 'wheel_up' => ['enum' => ['push', 'pull']],
                 'grip' => ['enum' => array_column(Grip::cases(), 'value')], 'stick_mm' => JsonSchema::number(5, 80),
+                'touch' => ['enum' => array_column(Touch::cases(), 'value')],
             ]),
             'ducted' => JsonSchema::group(['hover', 'limit', 'soft', 'camera_deg'], [
                 'hover' => JsonSchema::number(0.1, 0.9), 'limit' => JsonSchema::number(0.2, 1), 'soft' => JsonSchema::number(0, 1),

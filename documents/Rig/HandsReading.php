@@ -13,6 +13,7 @@ final readonly class HandsReading implements Document
 {
     /**
      * @param  'push'|'pull'  $wheelUp
+     * @param  'firm'|'feather'  $touch
      * @param  float  $perMm  share of the travel that a millimetre at the tip is
      * @param  float  $tremble  travel, standard deviation
      * @param  float  $nudge  finest dependable change of travel
@@ -24,6 +25,7 @@ final readonly class HandsReading implements Document
         public string $wheelUp,
         public string $grip,
         public float $stickMm,
+        public string $touch,
         public Fact $gripWords,
         public float $perMm,
         public float $tremble,
@@ -36,6 +38,7 @@ final readonly class HandsReading implements Document
     {
         return new self(
             Pads::of($hands->mode), $hands->mode->value, $hands->wheelUp ? 'push' : 'pull', $hands->grip->value, $hands->stickMm,
+            $hands->touch->value,
             $hands->grip->words(), round($hands->perMillimetre(), 4), round($hands->tremble(), 5), round($hands->nudge(), 5),
             $hands->measured !== null,
         );

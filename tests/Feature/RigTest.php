@@ -382,7 +382,7 @@ final class RigTest extends FeatureCase
         );
     }
 
-    /** Stick mode and wheel are a person's: said in one place, they hold in the other, and an older version brings none back. */
+    /** Stick mode and wheel are a person's: said in one place, they hold in the other; an older version tells its own, and brings them back. */
     public function test_stick_mode_has_one_home(): void
     {
         $user = User::factory()->createOne(['stick_mode' => 2]);
@@ -404,5 +404,27 @@ final class RigTest extends FeatureCase
         $this->postJson("/api/v1/rigs/$saved/versions", ['settings' => $settings, 'reason' => 'calmer', 'operator_id' => $user->id])
             ->assertCreated();
         self::assertSame(1, $user->refresh()->stick_mode);
+        $latest = $this->getJson("/api/v1/rigs/$saved/history")->json('0.id');
+        $older = $this->getJson("/api/v1/rigs/$saved")->assertJsonPath('settings.hands.stick_mode', 3)->json('settings');
+        $this->postJson("/api/v1/rigs/$latest/versions", ['settings' => $older, 'reason' => 'back', 'operator_id' => $user->id])
+            ->assertCreated()->assertJsonPath('settings.hands.stick_mode', 3);
+        self::assertSame(3, $user->refresh()->stick_mode);
+    }
+
+    public function test_a_version_tells_its_takes_apart_by_grip_and_touch(): void
+    {
+        $fly = fn () => $this->app?->make(FlyShot::class)(
+            $this->shot->refresh()->load(['site', 'rig', 'operator.school']), OperatorHabits::named('steady'), 'steady', Wind::still(),
+            Take::query()->count() + 1, $this->operator,
+        );
+        $fly();
+        $fly();
+        $fly();
+        Take::query()->update(['practised' => false]);
+        $id = Take::query()->orderBy('id')->value('id');
+        Take::query()->whereKey($id)->update(['hands' => ['grip' => 'pinch', 'touch' => 'feather', 'stick_mode' => 2]]);
+        $held = $this->actingAs($this->operator)->getJson('/api/v1/rigs/'.$this->shot->rig_id.'/history')->json('0.held');
+        self::assertSame([[2, 'thumbs on top', 'firm, with pressure'], [1, 'pinched between finger and thumb', 'light as a feather']],
+            array_map(static fn (array $one): array => [$one['takes'], $one['grip'], $one['touch']], $held));
     }
 }

@@ -283,6 +283,16 @@ final class TakeTest extends FeatureCase
         self::assertSame(array_column(json_decode($two, true)['faults'], 't_s'), array_column(json_decode($one, true)['faults'], 't_s'));
     }
 
+    public function test_a_take_tells_the_hands_that_it_was_flown_with(): void
+    {
+        [$operator, $take] = $this->flown('hurried');
+        $told = fn (): array => $this->actingAs($operator->refresh())->getJson('/api/v1/takes/'.$take->id)->assertOk()->json();
+        $before = $told();
+        $operator->update(['stick_mode' => 4, 'wheel_up' => 'pull']);
+        self::assertSame([$before['hands'], $before['judgement']], [$told()['hands'], $told()['judgement']]);
+        self::assertNotSame(4, $before['hands']['stick_mode']);
+    }
+
     public function test_judging_again_keeps_the_old_judgement(): void
     {
         [, $take] = $this->flown();

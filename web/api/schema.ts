@@ -2984,6 +2984,8 @@ export interface components {
             wheel_up: "push" | "pull";
             grip: string;
             stick_mm: number;
+            /** @enum {string} */
+            touch: "firm" | "feather";
             grip_words: string;
             /** @description share of the travel that a millimetre at the tip is */
             per_mm: number;
@@ -3007,6 +3009,14 @@ export interface components {
             };
             reach_m?: number;
         };
+        HeldHands: {
+            stick_mode: number;
+            /** @enum {string} */
+            wheel_up: "push" | "pull";
+            grip: string;
+            stick_mm: number;
+            touch: string;
+        };
         HeldStyle: {
             /** @enum {string} */
             automation: "hand" | "welcome";
@@ -3015,6 +3025,13 @@ export interface components {
             most_gust_mps: number;
             /** @description of thought about settings */
             house: string;
+        };
+        HeldTakes: {
+            grip: string;
+            touch: string;
+            takes: number;
+            /** @description their mean, points */
+            score: number;
         };
         HoldStyle: {
             /**
@@ -4263,6 +4280,8 @@ export interface components {
             /** @enum {string} */
             grip: "thumbs" | "pinch" | "one-finger";
             stick_mm: number;
+            /** @enum {string} */
+            touch?: "firm" | "feather";
         };
         RigLags: {
             travel: number;
@@ -4322,6 +4341,8 @@ export interface components {
             at: string;
             reason: string;
             takes: number;
+            /** @description its takes by grip and touch, where there is more than one of these */
+            held: components["schemas"]["HeldTakes"][];
             changes: components["schemas"]["RigChange"][];
             since: components["schemas"]["SinceChange"] | null;
         };
@@ -4965,7 +4986,9 @@ export interface components {
             judgement: components["schemas"]["Score"];
             log: components["schemas"]["TakeLog"];
             craft: string;
+            rig_id: number | null;
             rig_version: number | null;
+            hands: components["schemas"]["HeldHands"];
             site_id: number | null;
             said: components["schemas"]["Comment"][];
         };

@@ -25,7 +25,7 @@ return [
     'dispute.grip.here' => 'The operator’s, kept with each rig; the finest dependable nudge is reckoned from it.',
     'dispute.touch.one' => 'Firm on the wheel: friction steadies.',
     'dispute.touch.other' => 'A feather’s touch: no jolt at the start.',
-    'dispute.touch.here' => 'Practised, not set; the cushion is a number of the rig.',
+    'dispute.touch.here' => 'The operator’s, kept with each rig and each take, so that takes of either can be told apart; the cushion is a number of the rig.',
     'dispute.curve-name.one' => 'A high number is called S.',
     'dispute.curve-name.other' => 'A low number is called S.',
     'dispute.curve-name.here' => 'Curves are drawn and named by what the number means, never by a letter.',

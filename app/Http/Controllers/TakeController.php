@@ -20,7 +20,6 @@ use Documents\Replay\ReplayDocument;
 use Documents\Rig\BobIndexDocument;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
-use Larkspur\Controls\StickMode;
 use Larkspur\Telemetry\Analysis\BobIndex;
 use Larkspur\Telemetry\Formats;
 use OpenApi\Attributes as OA;
@@ -111,7 +110,7 @@ final class TakeController extends Controller
         return $this->answer(ReplayDocument::of(
             $replay($take->load([
                 'operator.school', 'shot.site', 'shot.rig', 'shot.operator.school', 'log', 'judgement',
-            ])), StickMode::from($take->operator->stick_mode),
+            ])), $take->held()->mode,
         ));
     }
 

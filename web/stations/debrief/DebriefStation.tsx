@@ -156,7 +156,16 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
           <p className="m-0 text-sm text-ink-soft">
             {user.role !== 'operator' ? `${take.operator.name}, ` : ''}
             {day(take.flown_at, take.zone)} {hour(take.flown_at, take.zone)}
-            {take.craft === '' ? '' : `, ${take.craft} version ${take.rig_version}, ${take.mode} mode`}
+            {take.craft !== '' && (
+              <>
+                ,{' '}
+                <Link to={`/rig?rig=${take.rig_id}&mode=${take.mode}`}>
+                  {take.craft} version {take.rig_version}
+                </Link>
+                , {take.mode} mode
+              </>
+            )}
+            {`, sticks mode ${take.hands.stick_mode}, ${take.hands.grip}, wheel ${take.hands.touch}`}
             {wind == null ? '' : `, wind ${withUnit(wind, 'm/s', units)}`}
             {take.log.source === 'simulated' ? ', simulated' : ''}
             {take.practised === null ? '' : `, ${saidOfPractice(take.practised)}`}

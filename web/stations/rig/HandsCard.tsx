@@ -22,6 +22,7 @@ export function HandsCard({ draft, hands }: Props) {
         wheel_up: hands.wheel_up as Schemas['RigHands']['wheel_up'],
         grip: hands.grip as Schemas['RigHands']['grip'],
         stick_mm: hands.stick_mm,
+        touch: hands.touch as Schemas['RigHands']['touch'],
         ...settings.hands,
         ...next,
       },
@@ -52,6 +53,15 @@ export function HandsCard({ draft, hands }: Props) {
             { value: 'thumbs', label: 'Thumbs on top' },
             { value: 'pinch', label: 'Pinched between finger and thumb' },
             { value: 'one-finger', label: 'One finger from the side, in the cold' },
+          ]}
+        />
+        <Choice
+          label="Touch on the wheel"
+          value={hands.touch}
+          onChange={(touch) => put({ touch: touch as Schemas['RigHands']['touch'] })}
+          options={[
+            { value: 'firm', label: 'Firm' },
+            { value: 'feather', label: 'Feather' },
           ]}
         />
         <Dial

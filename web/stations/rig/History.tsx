@@ -8,7 +8,7 @@ import { Card } from '~/kit/Card';
 import { KEPT } from '~/kit/Leaving';
 import { Notice } from '~/kit/Notice';
 import { Skeleton } from '~/kit/Skeleton';
-import { day } from '~/units';
+import { day, figure } from '~/units';
 import { Changes } from './Changes';
 import type { RigDraft } from './useRigDraft';
 
@@ -54,6 +54,11 @@ export function History({ draft }: { draft: RigDraft }) {
               {day(version.at)}, {version.author ?? 'nobody named'}. {version.takes}{' '}
               {version.takes === 1 ? 'take' : 'takes'} flown with it.
             </p>
+            {version.held.map((one) => (
+              <p key={`${one.grip} ${one.touch}`} className="m-0 text-sm text-ink-soft">
+                {one.takes} with {one.grip}, wheel {one.touch}: {figure(one.score, 0)} on average.
+              </p>
+            ))}
           </div>
           <div className="grid gap-2 content-start">
             <Changes changes={version.changes} />
