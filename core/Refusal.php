@@ -13,16 +13,29 @@ namespace Larkspur;
  */
 class Refusal extends \DomainException
 {
+    /** @param  list<self>  $others  what else is wrong with the same thing, where it was looked at as a whole */
     public function __construct(
         public readonly Fact $fact,
         public readonly string $place = '',
         public readonly ?Fact $expected = null,
+        public readonly array $others = [],
     ) {
         parent::__construct($fact->code);
     }
 
+    /** @param  non-empty-list<self>  $all  the first leads */
+    public static function ofAll(array $all): self
+    {
+        $first = $all[0];
+
+        return new self($first->fact, $first->place, $first->expected, array_slice($all, 1));
+    }
+
     public function at(string $prefix): self
     {
-        return new self($this->fact, $this->place === '' ? $prefix : $prefix.'.'.$this->place, $this->expected);
+        return new self(
+            $this->fact, $this->place === '' ? $prefix : $prefix.'.'.$this->place, $this->expected,
+            array_map(static fn (self $one): self => $one->at($prefix), $this->others),
+        );
     }
 }

@@ -157,6 +157,7 @@ Route::middleware(['auth:sanctum', GuardAccount::class, 'throttle:asked'])->grou
     Route::post('rigs/{rig}/sheet', [RigController::class, 'sheet'])->whereNumber('rig');
     Route::post('rigs/{rig}/advice', [RigController::class, 'advice'])->whereNumber('rig')->middleware('throttle:costly');
     Route::post('rigs/{rig}/versions', [RigController::class, 'save'])->whereNumber('rig');
+    Route::get('rigs/{rig}/starting-sets', [RigController::class, 'startingSets'])->whereNumber('rig');
     Route::get('rigs/{rig}/history', [RigController::class, 'history'])->whereNumber('rig');
     Route::get('rigs/{rig}/comparison', [RigController::class, 'comparison'])->whereNumber('rig');
     Route::get('rigs/{rig}/file', [RigFileController::class, 'show'])->whereNumber('rig');

@@ -21,7 +21,8 @@ final readonly class HeldTakes implements Document
     public static function of(array $row): self
     {
         return new self(
-            (Grip::tryFrom((string) $row['grip']) ?? Grip::Thumbs)->words(), (Touch::tryFrom((string) $row['touch']) ?? Touch::Firm)->words(),
+            (Grip::tryFrom((string) $row['grip']) ?? Grip::Thumbs)->words(),
+            (Touch::tryFrom((string) $row['touch']) ?? Touch::Firm)->words(),
             (int) $row['many'], round((float) $row['score'], 1),
         );
     }

@@ -36,7 +36,8 @@ final readonly class RigVersion implements Document
     public static function of(Rig $rig, int $takes, array $held, array $changes, ?SinceChangeDocument $since): self
     {
         return new self(
-            $rig->id, $rig->version, $rig->author?->name, $rig->created_at->toIso8601String(), $rig->reason, $takes, $held, $changes, $since,
+            $rig->id, $rig->version, $rig->author?->name, $rig->created_at->toIso8601String(), $rig->reason, $takes, $held, $changes,
+            $since,
         );
     }
 }

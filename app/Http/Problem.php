@@ -71,16 +71,16 @@ final readonly class Problem
 
         return match (true) {
             $error instanceof BytesGone => new self(
-                410, 'bytes-gone', 'This log can’t be read any more', Spoken::to()->say($error->fact), [self::refused($error)],
+                410, 'bytes-gone', 'This log can’t be read any more', Spoken::to()->say($error->fact), self::refused($error),
             ),
             $error instanceof Damaged => new self(
-                422, 'damaged', 'This record is damaged', Spoken::to()->say($error->fact), [self::refused($error)],
+                422, 'damaged', 'This record is damaged', Spoken::to()->say($error->fact), self::refused($error),
             ),
             $error instanceof NoRoom => new self(
                 507, 'no-room', 'This server is full', 'Nothing was taken: there is no room left to keep it. Tell whoever runs the server.',
             ),
             $error instanceof Refusal => new self(
-                422, 'refused', 'This can’t be done as it stands', Spoken::to()->say($error->fact), [self::refused($error)],
+                422, 'refused', 'This can’t be done as it stands', Spoken::to()->say($error->fact), self::refused($error),
             ),
             $error instanceof SavedFirst => self::savedFirst($error),
             $error instanceof ValidationException => self::invalid($error),
@@ -199,12 +199,15 @@ final readonly class Problem
         return $seconds < 90 ? "Try again in $seconds seconds." : 'Try again in '.(int) ceil($seconds / 60).' minutes.';
     }
 
-    /** @return array{place: string, message: string, expected: string} */
+    /** @return list<array{place: string, message: string, expected: string}> what is wrong, all of it */
     private static function refused(Refusal $refusal): array
     {
         $speaker = Spoken::to();
 
-        return self::error($refusal->place, $speaker->say($refusal->fact), $speaker->say($refusal->expected));
+        return array_map(
+            static fn (Refusal $one): array => self::error($one->place, $speaker->say($one->fact), $speaker->say($one->expected)),
+            [$refusal, ...$refusal->others],
+        );
     }
 
     /** @return array{place: string, message: string, expected: string} */

@@ -76,7 +76,8 @@ final class Rig extends Model
     public function asHeld(): array
     {
         $hands = $this->document['hands'] ?? null;
-        $operator = $this->operator_id === null || ! is_array($hands) || ! $this->isLatest() ? null : $this->loadMissing('operator')->operator;
+        $theirs = $this->operator_id !== null && is_array($hands) && $this->isLatest();
+        $operator = $theirs ? $this->loadMissing('operator')->operator : null;
 
         return $operator === null ? $this->document : [
             ...$this->document, 'hands' => [...$hands, 'stick_mode' => $operator->stick_mode, 'wheel_up' => $operator->wheel_up],
@@ -85,7 +86,8 @@ final class Rig extends Model
 
     private function isLatest(): bool
     {
-        return $this->latest ??= ! $this->exists || self::of($this->craft_id, $this->operator_id)->withoutGlobalScope('school')->value('id') === $this->id;
+        return $this->latest ??= ! $this->exists
+            || $this->versions()->withoutGlobalScope('school')->value('id') === $this->id;
     }
 
     public function sheet(): RigSheet

@@ -69,7 +69,10 @@ final readonly class Response
     {
         $b = $this->brake;
 
-        return $b * $this->lag >= $this->top ? $this->top * $this->lag : $this->top ** 2 / (2 * $b) + $b * $this->lag ** 2 / 2;
+        // Nothing limits it: the lag alone, however short, leads to rest.
+        return is_infinite($b) || $b * $this->lag >= $this->top
+            ? $this->top * $this->lag
+            : $this->top ** 2 / (2 * $b) + $b * $this->lag ** 2 / 2;
     }
 
     /** What is left of the change after $t seconds. */
@@ -83,7 +86,7 @@ final readonly class Response
             return $this->top - $most * $t;
         }
 
-        return $this->lag <= 0 ? 0.0 : min($this->top, $most * $this->lag) * exp(-($t - $knee) / $this->lag);
+        return $this->lag <= 0 ? 0.0 : $this->tail($most) * exp(-($t - $knee) / $this->lag);
     }
 
     /** Integral of what is left, from 0 to $t. */
@@ -95,15 +98,21 @@ final readonly class Response
 
         return $t <= $knee || $this->lag <= 0
             ? $way
-            : $way + min($this->top, $most * $this->lag) * $this->lag * (1 - exp(-($t - $knee) / $this->lag));
+            : $way + $this->tail($most) * $this->lag * (1 - exp(-($t - $knee) / $this->lag));
     }
 
     private function seconds(float $most): float
     {
         $rest = self::ARRIVED * $this->top;
-        $tail = min($this->top, $most * $this->lag);
+        $tail = $this->tail($most);
 
         return $tail <= $rest ? ($this->top - $rest) / $most : $this->knee($most) + $this->lag * log($tail / $rest);
+    }
+
+    /** Rate from which the lag alone leads to rest. */
+    private function tail(float $most): float
+    {
+        return is_infinite($most) ? ($this->lag > 0 ? $this->top : 0.0) : min($this->top, $most * $this->lag);
     }
 
     /** When the limit lets go and the lag takes over. */

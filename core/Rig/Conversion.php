@@ -25,7 +25,11 @@ final readonly class Conversion
     /** Enough to find an output at half stick to within 0.0001. */
     private const ROUNDS = 20;
 
-    private function __construct(public string $kind, public ResponseCurve $curve, public float $difference)
+    /** A tenth of the travel: where the softness of a curve counts. */
+    private const TENTH = 0.1;
+
+    /** @param  float  $atTenth  difference of the output there, share of the full rate, signed */
+    private function __construct(public string $kind, public ResponseCurve $curve, public float $difference, public float $atTenth = 0.0)
     {
     }
 
@@ -45,7 +49,9 @@ final readonly class Conversion
             default => self::searched($curve, $kind, $end),
         };
 
-        return new self($kind, $nearest, self::largest($curve, $nearest));
+        return new self(
+            $kind, $nearest, self::largest($curve, $nearest), $nearest->output(self::TENTH) - $curve->output(self::TENTH),
+        );
     }
 
     /** The cubic is linear in its number, y = x - e (x - x^3): the least-squares number is a quotient. */

@@ -120,8 +120,10 @@ final readonly class Craft
         $rig = Rig::read(Fields::of([
             ...$this->stock->toArray(), ...array_intersect_key($settings, ['modes' => 1, 'hands' => 1, 'ducted' => 1]),
         ]));
-        foreach ($rig->modes as $name => $mode) {
-            $this->within($name, $mode, $this->stock->mode($name), $kept?->mode($name));
+        $before = array_column($kept === null ? [] : $this->beyond($kept), null, 'place');
+        $new = array_filter($this->beyond($rig), static fn (Beyond $one): bool => ! $one->isNoFartherThan($before[$one->place] ?? null));
+        if ($new !== []) {
+            throw Refusal::ofAll(array_map(static fn (Beyond $one): Refusal => $one->refusal(), array_values($new)));
         }
 
         return $rig;
@@ -218,6 +220,12 @@ final readonly class Craft
         );
     }
 
+    /** @return list<Beyond> what of a rig asks for more than this craft gives: of one that was kept before the craft was measured anew */
+    public function beyond(Rig $rig): array
+    {
+        return array_merge(...array_map(fn (ModeTune $mode): array => Beyond::of($this, $mode), array_values($rig->modes)));
+    }
+
     /** Greatest rate that may be set for a finger in a mode, m/s or rad/s. */
     public function ceiling(string $mode, Finger $finger, bool $positive = true): float
     {
@@ -226,45 +234,6 @@ final readonly class Craft
             Finger::Turn => $this->turnTop,
             default => $this->stock->mode($mode)->top($finger, $positive),
         };
-    }
-
-    private function within(string $name, ModeTune $mode, ModeTune $stock, ?ModeTune $kept): void
-    {
-        $most = [
-            ['run_mps', $mode->run, $stock->run, 'm/s', $kept?->run], ['slide_mps', $mode->slide, $stock->slide, 'm/s', $kept?->slide],
-            ['climb_mps', $mode->climb, $stock->climb, 'm/s', $kept?->climb], ['sink_mps', $mode->sink, $stock->sink, 'm/s', $kept?->sink],
-            ['turn_dps', $mode->turn / Angle::DEGREE, $this->turnTop / Angle::DEGREE, 'deg/s', ($kept->turn ?? 0.0) / Angle::DEGREE],
-            [
-                'gimbal.top_rate_dps', $mode->tilt / Angle::DEGREE, $this->gimbalTop / Angle::DEGREE, 'deg/s',
-                ($kept->tilt ?? 0.0) / Angle::DEGREE,
-            ],
-            ['accelerate_mps2', $mode->accelerate, $stock->accelerate, 'm/s2', $kept?->accelerate],
-            ['brake_mps2', $mode->brake, $stock->brake, 'm/s2', $kept?->brake],
-            ['climb_accelerate_mps2', $mode->climbAccelerate, $stock->climbAccelerate, 'm/s2', $kept?->climbAccelerate],
-            [
-                'turn_accelerate_dps2', $mode->turnAccelerate / Angle::DEGREE, $stock->turnAccelerate / Angle::DEGREE, 'deg/s2',
-                ($kept->turnAccelerate ?? 0.0) / Angle::DEGREE,
-            ],
-        ];
-        foreach ($most as [$place, $value, $limit, $unit, $own]) {
-            if ($value > max($limit, $own ?? 0.0) * (1 + 1e-9)) {
-                throw new Refusal(
-                    Fact::of('craft.gives-more-mode', name: $this->name, limit: Fields::written($limit), unit: $unit, mode: $name),
-                    "modes.$name.$place", Fact::of('craft.or-less', limit: Fields::written($limit), unit: $unit),
-                );
-            }
-        }
-        foreach ([
-            ['travel', $mode->travelLag, $stock->travelLag, $kept?->travelLag],
-            ['climb', $mode->climbLag, $stock->climbLag, $kept?->climbLag], ['turn', $mode->turnLag, $stock->turnLag, $kept?->turnLag],
-        ] as [$axis, $value, $least, $own]) {
-            if ($value < min($least, $own ?? INF) * (1 - 1e-9)) {
-                throw new Refusal(
-                    Fact::of('craft.cant-answer-quicker-mode', name: $this->name, mode: $name), "modes.$name.lag_s.$axis",
-                    Fact::of('craft.s-more', least: Fields::written($least)),
-                );
-            }
-        }
     }
 
     /** @return array<string, mixed> */

@@ -53,6 +53,12 @@ final readonly class Difference
         return $differences;
     }
 
+    /** What a setting at a place of a rig is called. */
+    public static function nameOf(string $place): Fact
+    {
+        return self::named($place)[1] ?? Fact::name($place);
+    }
+
     /** @return ?array{string, Fact, string} mode, name and unit; null for what is no setting */
     private static function named(string $place): ?array
     {

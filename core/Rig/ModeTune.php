@@ -124,6 +124,12 @@ final readonly class ModeTune implements Answers
         );
     }
 
+    /** Seconds in which an axis of a time constant is there. */
+    public static function cushionOf(float $lag): float
+    {
+        return self::CUSHION * $lag;
+    }
+
     /** Seconds in which an axis is there: three time constants. */
     public function cushion(Finger $finger): float
     {

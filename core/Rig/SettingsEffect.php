@@ -6,6 +6,8 @@ namespace Larkspur\Rig;
 
 use Larkspur\Camera\Lens;
 use Larkspur\Controls\Finger;
+use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
 
 /**
  * What the numbers of a rig do in one of its flight modes, seen through a lens, in somebody's hands: in words of the field, such as
@@ -30,6 +32,22 @@ final readonly class SettingsEffect
     public function fingers(): array
     {
         return array_map($this->finger(...), Finger::cases());
+    }
+
+    /**
+     * The finger whose finest nudge moves the picture most, in words; the trade softens the turn first (common practice, no published
+     * source).
+     */
+    public function sharpest(): Fact
+    {
+        $fingers = $this->fingers();
+        $moves = static fn (FingerEffect $one): float => $one->nudge() * $one->widths();
+        usort($fingers, static fn (FingerEffect $a, FingerEffect $b): int => $moves($b) <=> $moves($a));
+
+        return Fact::of(
+            $fingers[0]->finger === Finger::Turn ? 'settings.sharpest-turn' : 'settings.sharpest', finger: $fingers[0]->finger->value,
+            nudge: Quantity::percentPerSecond(100 * $moves($fingers[0])),
+        );
     }
 
     /**

@@ -11,7 +11,8 @@ use Larkspur\Measure\Quantity;
 /** Something about a set that is odd but may be meant: told, never in the way. */
 final readonly class SettingsWarning
 {
-    private function __construct(public string $place, public Fact $text)
+    /** @param  ?float  $mend  what would mend it there, in the unit of the file; nothing is changed until somebody says so */
+    private function __construct(public string $place, public Fact $text, public ?float $mend = null)
     {
     }
 
@@ -21,9 +22,12 @@ final readonly class SettingsWarning
      *
      * @return list<self>
      */
-    public static function of(Rig $rig): array
+    public static function of(Rig $rig, ?Craft $craft = null): array
     {
-        $odd = [];
+        $odd = array_map(
+            static fn (Beyond $one): self => new self($one->place, $one->told(Difference::nameOf($one->place)), $one->limit),
+            $craft?->beyond($rig) ?? [],
+        );
         foreach ([['slow', 'standard'], ['standard', 'fast']] as [$lower, $upper]) {
             [$a, $b] = [$rig->mode($lower), $rig->mode($upper)];
             foreach (Finger::cases() as $finger) {

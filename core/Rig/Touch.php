@@ -6,7 +6,7 @@ namespace Larkspur\Rig;
 
 use Larkspur\Fact;
 
-/** How the finger lies on the wheel. Each has its school (docs/schools.md); kept with the hands, so that takes of each can be told apart. */
+/** How the finger lies on the wheel: each has its school (docs/schools.md). Kept with the hands, so that takes can be told apart. */
 enum Touch: string
 {
     case Firm = 'firm';

@@ -221,7 +221,7 @@ final class Foregrounds
     /** @return array{Position, Position} where two outlines come nearest to each other: to and fro between them until it rests */
     private static function closest(Solid $one, Solid $other): array
     {
-        $b = $other->body->middle();
+        [$a, $b] = [$one->body->middle(), $other->body->middle()];
         for ($k = 0; $k < 12; $k++) {
             $a = self::nearestOn($one->foot(), $b);
             $b = self::nearestOn($other->foot(), $a);

@@ -15,6 +15,7 @@ final readonly class CurveConversion implements Document
     /**
      * @param  'same'|'close'|'rough'|'none'  $closeness
      * @param  float  $difference  largest difference of the output, share of the full rate
+     * @param  float  $atTenth  difference of the output at a tenth of the travel, where softness counts, share of the full rate
      * @param  ?array<string, mixed>  $curve  as a craft would show it; null where the convention has no number for it
      */
     public function __construct(
@@ -22,6 +23,7 @@ final readonly class CurveConversion implements Document
         public Fact $convention,
         public string $closeness,
         public float $difference,
+        public float $atTenth,
         #[Shape('RigCurve')] public ?array $curve,
     ) {
     }
@@ -32,6 +34,7 @@ final readonly class CurveConversion implements Document
 
         return new self(
             $conversion->kind, $conversion->convention(), $closeness, round($conversion->difference, 4),
+            round($conversion->atTenth, 4),
             $closeness === 'none' ? null : self::plain($conversion->curve->toArray()),
         );
     }

@@ -6,6 +6,7 @@ namespace Documents\Rig;
 
 use Documents\Document;
 use Documents\Shape;
+use Larkspur\Controls\Finger;
 use Larkspur\Fact;
 use Larkspur\Measure\Angle;
 use Larkspur\Rig\Conversion;
@@ -20,6 +21,8 @@ final readonly class RigFinger implements Document
 
     /**
      * @param  array{Fact, Fact}  $ends
+     * @param  ?float  $quarterS  for 90 degrees of a turn or a tilt at the full rate
+     * @param  ?float  $roundS  for a full turn
      * @param  array<string, mixed>  $curve
      * @param  float  $ceiling  greatest rate that may be set
      * @param  float  $stopWay  on the way to rest
@@ -45,6 +48,9 @@ final readonly class RigFinger implements Document
         public float $nudgeWidths,
         public ?float $cushionS,
         public ?OwnNumbers $own,
+        public ?float $quarterS,
+        public ?float $roundS,
+        public Fact $feel,
         #[Shape('RigCurve')] public array $curve,
         public Fact $convention,
         public array $says,
@@ -75,7 +81,9 @@ final readonly class RigFinger implements Document
             halfWidths: round($mode->asked($finger, 0.5) * $effect->widths(), 3),
             nudge: round($effect->nudge() * $scale, 3), nudgeWidths: round($effect->nudge() * $effect->widths(), 4),
             cushionS: $finger->rotates() ? round($mode->cushion($finger), 2) : null,
-            own: $finger->rotates() ? new OwnNumbers(round($effect->ownRate(), 1), round($effect->ownCushion(), 1)) : null,
+            own: $finger->rotates() ? OwnNumbers::of($effect) : null,
+            quarterS: $finger->rotates() ? round($effect->secondsFor(M_PI_2), 1) : null,
+            roundS: $finger === Finger::Turn ? round($effect->secondsFor(2 * M_PI), 1) : null, feel: $effect->feel(),
             curve: $curve->toArray(), convention: CurveKinds::meaning($curve->toArray()['kind']),
             says: array_map(CurveConversion::of(...), Conversion::all($curve, $mode->top($finger) * $scale)),
             points: $points,

@@ -7,6 +7,7 @@ namespace Documents\Rig;
 use Documents\Document;
 use Documents\Shape;
 use Larkspur\Controls\Finger;
+use Larkspur\Fact;
 use Larkspur\Rig\Difference;
 use Larkspur\Rig\FingerEffect;
 use Larkspur\Rig\Rig;
@@ -33,6 +34,7 @@ final readonly class RigReadingDocument implements Document
         public array $fingers,
         public HandsReading $hands,
         public array $oddities,
+        public Fact $sharpest,
         public array $changes,
         public ?DuctedReading $ducted,
     ) {
@@ -53,7 +55,7 @@ final readonly class RigReadingDocument implements Document
                 static fn (FingerEffect $one): RigFinger => RigFinger::of($one),
                 $only === null ? $effect->fingers() : [$effect->finger($only)],
             ),
-            HandsReading::of($effect->hands), Oddity::in($sheet), RigChange::each($changes),
+            HandsReading::of($effect->hands), Oddity::in($sheet, $effect->craft), $effect->sharpest(), RigChange::each($changes),
             $sheet->ducted === null ? null : DuctedReading::of($sheet->ducted, $effect->mode->run),
         );
     }

@@ -382,7 +382,7 @@ final class RigTest extends FeatureCase
         );
     }
 
-    /** Stick mode and wheel are a person's: said in one place, they hold in the other; an older version tells its own, and brings them back. */
+    /** Stick mode and wheel are a person's: said in one place, they hold in the other; an older version tells and brings back its own. */
     public function test_stick_mode_has_one_home(): void
     {
         $user = User::factory()->createOne(['stick_mode' => 2]);

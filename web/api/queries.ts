@@ -99,6 +99,14 @@ export const useFirstDraft = (draft: Schemas['PlanDraft'] | null) =>
     staleTime: Number.POSITIVE_INFINITY,
   });
 
+/** Sets to begin with, laid over a rig. */
+export const useStartingSets = (rig: number) =>
+  useQuery({
+    queryKey: ['starting-sets', rig],
+    queryFn: () => answered(api.GET('/rigs/{rig}/starting-sets', { params: { path: { rig } } })),
+    staleTime: Infinity,
+  });
+
 export const useMoves = () =>
   useQuery({
     queryKey: ['moves'],

@@ -1444,6 +1444,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/rigs/{rig}/starting-sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["startingSets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/rigs/{rig}/sheet": {
         parameters: {
             query?: never;
@@ -2380,6 +2396,8 @@ export interface components {
             closeness: "same" | "close" | "rough" | "none";
             /** @description largest difference of the output, share of the full rate */
             difference: number;
+            /** @description difference of the output at a tenth of the travel, where softness counts, share of the full rate */
+            at_tenth: number;
             curve: components["schemas"]["RigCurve"] | null;
         };
         Day: {
@@ -3575,6 +3593,8 @@ export interface components {
         Oddity: {
             place: string;
             text: string;
+            /** @description what would mend it at that place */
+            mend: number | null;
         };
         Operator: {
             id: number;
@@ -3605,6 +3625,10 @@ export interface components {
         OwnNumbers: {
             rate: number;
             cushion: number;
+            /** @description the craft's own number for 1 deg/s */
+            rate_per_dps: number;
+            /** @description and for a cushion of 1 s */
+            cushion_per_s: number;
         };
         OwnPlace: {
             east_m: number;
@@ -4262,6 +4286,11 @@ export interface components {
             nudge_widths: number;
             cushion_s: number | null;
             own: components["schemas"]["OwnNumbers"] | null;
+            /** @description for 90 degrees of a turn or a tilt at the full rate */
+            quarter_s: number | null;
+            /** @description for a full turn */
+            round_s: number | null;
+            feel: string;
             curve: components["schemas"]["RigCurve"];
             convention: string;
             /** @description the curve in every convention that states a number */
@@ -4320,6 +4349,7 @@ export interface components {
             fingers: components["schemas"]["RigFinger"][];
             hands: components["schemas"]["HandsReading"];
             oddities: components["schemas"]["Oddity"][];
+            sharpest: string;
             /** @description what is not saved yet */
             changes: components["schemas"]["RigChange"][];
             ducted: components["schemas"]["DuctedReading"] | null;
@@ -4821,6 +4851,13 @@ export interface components {
             over_days: number;
             /** @description at each take, oldest first */
             band: components["schemas"]["BandPoint"][];
+        };
+        StartingSet: {
+            id: string;
+            name: string;
+            why: string;
+            house_words: string;
+            settings: components["schemas"]["RigSettings"];
         };
         Step: {
             id: string;
@@ -8583,6 +8620,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    startingSets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Sets to begin with for such a craft, laid over the rig; nothing is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartingSet"][];
                 };
             };
         };

@@ -1,4 +1,5 @@
-// A sheet that a hand moves about, from above or from the side: dragged, pinched, wheeled nearer and farther. Until it is touched it shows what fits.
+// A sheet that a hand moves about, from above or from the side: dragged, pinched, wheeled nearer and farther. Until it is touched it
+// shows what fits.
 import { useGesture } from '@use-gesture/react';
 import { useState } from 'react';
 import { linear, type Scale } from './scale';

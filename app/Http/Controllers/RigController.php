@@ -20,6 +20,7 @@ use App\Models\Shot;
 use App\Models\User;
 use Documents\Rig\ResponseSheetDocument;
 use Documents\Rig\RigCamera;
+use Documents\Rig\StartingSetDocument;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -94,6 +95,21 @@ final class RigController extends Controller
             $rig, $rig->model, $request->string('mode')->toString(), $request->settings(), $request->drag(), $request->focal(),
             $request->float('distance_m', SettingsEffect::LOOKED_AT), $request->cushion(),
         ));
+    }
+
+    #[OA\Get(path: '/rigs/{rig}/starting-sets', operationId: 'startingSets', parameters: [new OA\Parameter(
+        name: 'rig', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'Sets to begin with for such a craft, laid over the rig; nothing is kept',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/StartingSet')),
+        ),
+    ])]
+    public function startingSets(Rig $rig): JsonResponse
+    {
+        $this->authorize('view', $rig);
+
+        return $this->answer(StartingSetDocument::for($rig->load('model')->model->sheet(), $rig->sheet()));
     }
 
     #[OA\Post(path: '/rigs/{rig}/sheet', operationId: 'responseSheet', parameters: [new OA\Parameter(

@@ -132,7 +132,9 @@ final class RigTest extends TestCase
         // A turn of the whole field of view is one picture width; at 20 m a lens of 71.6 degrees sees 28.8 m.
         self::assertEqualsWithDelta(58 / 71.6, $turn['top_widths'], 0.001);
         self::assertEqualsWithDelta(8.3 / (2 * 20 * tan(deg2rad(35.8))), $slide['top_widths'], 0.001);
-        self::assertEquals(['rate' => 81.2, 'cushion' => 11.3], $turn['own'], 'the craft’s own numbers: 1.4 a deg/s, 21 a second');
+        self::assertEquals(
+            ['rate' => 81.2, 'cushion' => 11.3, 'rate_per_dps' => 1.4, 'cushion_per_s' => 21], $turn['own'], 'the craft’s own numbers',
+        );
         self::assertNull($slide['own']);
         self::assertSame(110.0, $turn['ceiling']);
         $percent = array_column($turn['says'], null, 'kind')['half-stick-percent'];

@@ -1,6 +1,7 @@
 // One finger of a rig: its curve to be pulled or typed, its limit and cushion, and what each of them means in the air and in
 // the picture.
 
+import { useState } from 'react';
 import type { Schemas } from '~/api/client';
 import { LIMITS } from '~/api/limits';
 import { Card } from '~/kit/Card';
@@ -38,12 +39,15 @@ export function FingerCard({ draft, finger, distance }: Props) {
           label={`Curve of ${name}`}
           onPull={(travel, output) => draft.pull(name, travel, output)}
         />
+        <AtTravel finger={finger} />
         <dl className="grid grid-cols-[1fr_auto] gap-x-3 gap-y-0.5 m-0 text-sm items-baseline">
           <dt>Curve</dt>
           <dd className="m-0 text-right">
             <CurveNumbers draft={draft} finger={name} />
           </dd>
-          <dd className="m-0 col-span-2 text-ink-soft -mt-0.5">{finger.convention}.</dd>
+          <dd className="m-0 col-span-2 text-ink-soft -mt-0.5">
+            {finger.convention}. {finger.feel}
+          </dd>
           {name === 'tilt' ? (
             <>
               <dt>Top rate</dt>
@@ -112,14 +116,19 @@ export function FingerCard({ draft, finger, distance }: Props) {
             name="Finest nudge you can rely on"
             value={`${withUnit(finger.nudge, finger.unit, units, 2)}, ${figure(100 * finger.nudge_widths, 1)} %/s`}
           />
-          {finger.own !== null && (
+          {finger.quarter_s !== null && (
             <Row
-              name={`This craft’s own numbers`}
-              value={`${figure(finger.own.rate, 0)} and ${figure(finger.own.cushion, 0)}`}
-              soft
+              name={finger.round_s === null ? '90° take' : '90°, a full turn take'}
+              value={[finger.quarter_s, finger.round_s]
+                .filter((one) => one !== null)
+                .map((one) => `${figure(one)} s`)
+                .join(', ')}
             />
           )}
         </dl>
+        {finger.own !== null && (
+          <OwnNumbers draft={draft} finger={name as 'turn' | 'tilt'} own={finger.own} />
+        )}
         <details className="text-sm">
           <summary className="cursor-pointer min-h-6 text-ink-soft">This curve in other words</summary>
           <dl className="grid grid-cols-[5.5rem_1fr] gap-x-3 gap-y-1 m-0 pt-1 items-baseline">
@@ -150,7 +159,7 @@ export function FingerCard({ draft, finger, distance }: Props) {
                 <dd className="m-0 text-ink-soft">
                   {said.convention}. {CLOSENESS[said.closeness]}
                   {said.closeness === 'close' || said.closeness === 'rough'
-                    ? `, ${figure(100 * said.difference, 1)} % of the rate off at most`
+                    ? `, ${figure(100 * said.difference, 1)} % of the rate off at most, ${figure(100 * Math.abs(said.at_tenth), 1)} % at a tenth of the travel`
                     : ''}
                   .
                   {said.kind === draft.rig.convention &&
@@ -176,6 +185,85 @@ export function FingerCard({ draft, finger, distance }: Props) {
         </details>
       </div>
     </Card>
+  );
+}
+
+/** What the curve gives at any travel: read between the points that the server worked out. */
+function AtTravel({ finger }: { finger: Schemas['RigFinger'] }) {
+  const { units } = useSession();
+  const [travel, setTravel] = useState(0.25);
+  const at = travel * (finger.points.length - 1);
+  const below = Math.min(finger.points.length - 2, Math.floor(at));
+  const [a, b] = [finger.points[below]?.[1] ?? 0, finger.points[below + 1]?.[1] ?? 0];
+  const rate = a + (at - below) * (b - a);
+  return (
+    <label className="grid grid-cols-[1fr_auto] gap-x-3 items-center text-sm min-h-11">
+      <input
+        type="range"
+        min={0}
+        max={1}
+        step={0.01}
+        value={travel}
+        className="accent-larkspur w-full min-h-11"
+        aria-label={`Travel of ${finger.finger} to read the curve at`}
+        aria-valuetext={`${figure(100 * travel, 0)} % of the travel asks for ${withUnit(rate, finger.unit, units, 2)}`}
+        onChange={(event) => setTravel(Number(event.target.value))}
+      />
+      <span className="figure text-right w-36">
+        {figure(100 * travel, 0)} %: {withUnit(rate, finger.unit, units, 2)}
+      </span>
+    </label>
+  );
+}
+
+/** A rate and a cushion as the menus of this craft have them. */
+function OwnNumbers({
+  draft,
+  finger,
+  own,
+}: {
+  draft: RigDraft;
+  finger: 'turn' | 'tilt';
+  own: Schemas['OwnNumbers'];
+}) {
+  const { units } = useSession();
+  const rate = (value: number) => {
+    const dps = value / own.rate_per_dps;
+    draft.change((settings) =>
+      withMode(settings, draft.mode, (now) =>
+        finger === 'tilt'
+          ? { ...now, gimbal: { ...now.gimbal, top_rate_dps: dps } }
+          : { ...now, turn_dps: dps },
+      ),
+    );
+  };
+  return (
+    <dl className="grid grid-cols-[1fr_auto] gap-x-3 m-0 text-sm items-baseline text-ink-soft">
+      <dt>Speed, as this craft’s menu has it</dt>
+      <dd className="m-0 text-right">
+        <NumberInput
+          label={`Speed of ${finger} in the craft’s own number`}
+          value={own.rate}
+          unit=""
+          units={units}
+          places={1}
+          className="w-20"
+          onChange={rate}
+        />
+      </dd>
+      <dt>Smoothness, likewise</dt>
+      <dd className="m-0 text-right">
+        <NumberInput
+          label={`Smoothness of ${finger} in the craft’s own number`}
+          value={own.cushion}
+          unit=""
+          units={units}
+          places={1}
+          className="w-20"
+          onChange={(value) => draft.cushion(finger, value / own.cushion_per_s)}
+        />
+      </dd>
+    </dl>
   );
 }
 

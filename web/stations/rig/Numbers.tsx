@@ -9,9 +9,11 @@ import { Pick } from '~/kit/Pick';
 import { Skeleton } from '~/kit/Skeleton';
 import { useSession } from '~/shell/session';
 import { figure, withUnit } from '~/units';
+import { BeginWith } from './BeginWith';
+import { CantFly } from './CantFly';
 import { FingerCard } from './FingerCard';
 import { HandsCard } from './HandsCard';
-import { type RigDraft, withMode } from './useRigDraft';
+import { type RigDraft, type Settings, withMode } from './useRigDraft';
 
 export function Numbers({ draft }: { draft: RigDraft }) {
   const { reading } = draft;
@@ -22,6 +24,9 @@ export function Numbers({ draft }: { draft: RigDraft }) {
         <FingerCard key={finger.finger} draft={draft} finger={finger} distance={reading.distance_m} />
       ))}
       <div className="grid gap-3">
+        <p className="m-0 text-sm">{reading.sharpest}</p>
+        <BeginWith draft={draft} />
+        <CantFly draft={draft} />
         <Braking draft={draft} reading={reading} />
         <HandsCard draft={draft} hands={reading.hands} />
         {reading.oddities.length > 0 && (
@@ -30,7 +35,18 @@ export function Numbers({ draft }: { draft: RigDraft }) {
               {reading.oddities.map((oddity) => (
                 <li key={oddity.place} className="flex gap-2">
                   <TriangleAlert size={16} className="shrink-0 mt-0.5 text-pollen-ink" aria-hidden />
-                  {oddity.text}
+                  <span>
+                    {oddity.text}
+                    {oddity.mend !== null && (
+                      <button
+                        type="button"
+                        className="block min-h-11 text-larkspur underline bg-transparent border-0 p-0 cursor-pointer"
+                        onClick={() => draft.change((now) => put(now, oddity.place, oddity.mend as number))}
+                      >
+                        Bring it within
+                      </button>
+                    )}
+                  </span>
                 </li>
               ))}
             </ul>
@@ -125,4 +141,14 @@ function Braking({ draft, reading }: BrakingProps) {
       </div>
     </Card>
   );
+}
+
+/** The settings with one number at a place of the file put otherwise. */
+function put(settings: Settings, place: string, value: number): Settings {
+  const next = structuredClone(settings) as unknown as Record<string, unknown>;
+  const keys = place.split('.');
+  const last = keys.pop() as string;
+  const within = keys.reduce((at, key) => at[key] as Record<string, unknown>, next);
+  within[last] = value;
+  return next as unknown as Settings;
 }

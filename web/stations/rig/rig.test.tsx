@@ -63,7 +63,10 @@ const finger: Schemas['RigFinger'] = {
   nudge: 0.9,
   nudge_widths: 0.012,
   cushion_s: 0.6,
-  own: { rate: 70, cushion: 13 },
+  own: { rate: 70, cushion: 13, rate_per_dps: 1, cushion_per_s: 10 },
+  quarter_s: 1.8,
+  round_s: 7.2,
+  feel: 'Soft about the middle.',
   curve: { kind: 'half-stick', value: 0.4 },
   convention: 'Output at half stick: 0.5 is straight, lower is softer',
   says: [
@@ -72,6 +75,7 @@ const finger: Schemas['RigFinger'] = {
       convention: '0 is straight, larger is softer',
       closeness: 'rough',
       difference: 0.03,
+      at_tenth: -0.01,
       curve: { kind: 'soft-expo', value: 0.27 },
     },
     {
@@ -79,6 +83,7 @@ const finger: Schemas['RigFinger'] = {
       convention: 'Rate about the centre, and rate at full stick',
       closeness: 'none',
       difference: 0.2,
+      at_tenth: -0.01,
       curve: null,
     },
   ],
@@ -124,6 +129,7 @@ const reading = (
     measured: false,
   },
   oddities: [],
+  sharpest: 'The turn is the sharpest.',
   changes,
   ducted: null,
 });
@@ -153,7 +159,8 @@ describe('a finger of a rig', () => {
     expect(screen.getByRole('textbox', { name: 'Curve of turn' }).getAttribute('value')).toBe('0.40');
     expect(screen.getAllByText(/Output at half stick: 0.5 is straight/)).not.toHaveLength(0);
     expect(screen.getByText('0.28, 0.70 widths/s')).toBeTruthy();
-    expect(screen.getByText('70 and 13')).toBeTruthy();
+    expect(screen.getByLabelText(/^Speed of turn in the craft/)).toHaveProperty('value', '70.0');
+    expect(screen.getByText('1.8 s, 7.2 s')).toBeTruthy();
     expect(screen.getByText(/Only roughly, 3.0 % of the rate off at most/)).toBeTruthy();
     expect(screen.getByText(/It has no number for this curve/)).toBeTruthy();
   });
