@@ -11,11 +11,13 @@ use App\Documents\StepTestDocument;
 use App\Http\Requests\CraftForm;
 use App\Http\Requests\StepTestRequest;
 use App\Models\Craft;
+use App\Models\Rig;
 use Documents\Rig\HoverPointDocument;
 use Documents\Rig\StepFitDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Larkspur\Rig\Craft as CraftSheet;
+use Larkspur\Rig\Ducted;
 use Larkspur\Telemetry\Analysis\HoverPoint;
 use Larkspur\Telemetry\Analysis\StepTest;
 use OpenApi\Attributes as OA;
@@ -122,7 +124,9 @@ final class CraftController extends Controller
     #[OA\Post(path: '/hover-points', operationId: 'hoverPoint', requestBody: new OA\RequestBody(
         required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(properties: [
             new OA\Property(property: 'log', description: 'a hover log', type: 'string', format: 'binary'),
-            new OA\Property(property: 'limit', description: 'throttle limit as it was flown', type: 'number'),
+            new OA\Property(
+                property: 'rig', description: 'id of the rig whose kept throttle, limit and curve, it was flown with', type: 'integer',
+            ),
             new OA\Property(
                 property: 'trials', description: 'in place of a log: throttle, share of full, and climb, m/s', type: 'array',
                 items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')),
@@ -137,9 +141,15 @@ final class CraftController extends Controller
     public function hoverPoint(StepTestRequest $request): JsonResponse
     {
         $hover = $request->hasFile('log')
-            ? HoverPoint::ofLog($request->log(), $request->float('limit', 1.0))
+            ? HoverPoint::ofLog($request->log(), $request->filled('rig') ? $this->flownWith($request->integer('rig')) : null)
             : HoverPoint::ofTrials($request->trials());
 
         return $this->answer(HoverPointDocument::of($hover));
+    }
+
+    /** How the throttle of a kept rig is set up; null where it has none. */
+    private function flownWith(int $rig): ?Ducted
+    {
+        return $this->seen(Rig::class, $rig)->sheet()->ducted;
     }
 }

@@ -29,7 +29,7 @@ final class StepTestRequest extends FormRequest
         return [
             'log' => ['required_without:trials', 'file', 'max:'.self::LARGEST_KB],
             'mode' => ['sometimes', 'in:slow,standard,fast'],
-            'limit' => ['sometimes', 'numeric', 'between:0.2,1'],
+            'rig' => ['sometimes', 'integer', 'min:1'],
             'trials' => ['sometimes', 'array', 'max:40'],
         ];
     }

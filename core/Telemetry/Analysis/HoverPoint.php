@@ -8,6 +8,7 @@ use Larkspur\Fact;
 use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
+use Larkspur\Rig\Ducted;
 use Larkspur\Telemetry\FlightLog;
 
 /** The share of full throttle at which a craft holds its height, from a hover log or from trials, with one standard deviation. */
@@ -28,9 +29,10 @@ final readonly class HoverPoint
     /**
      * Where the craft neither rose nor sank and the stick stood still, the throttle was that of the hover.
      *
-     * @param  float  $limit  throttle at the upper stop of the stick as the log was flown, with a straight throttle
+     * @param  ?Ducted  $flown  how the throttle was set up as the log was flown: its curve and limit say what the stick gave; a straight
+     *     one to the full where null
      */
-    public static function ofLog(FlightLog $log, float $limit = 1.0): self
+    public static function ofLog(FlightLog $log, ?Ducted $flown = null): self
     {
         $stick = $log->column('stick_climb');
         if ($stick === []) {
@@ -56,7 +58,8 @@ final readonly class HoverPoint
             $own = $climb === [] || ! is_finite($climb[$i]) ? $rate : $climb[$i];
             $moved = abs($stick[$b] - $stick[$a]) / ($t[$b] - $t[$a]);
             if (abs($rate) < self::STILL && abs($own) < 2 * self::STILL && $moved < self::STEADY) {
-                $held[] = $limit * ($stick[$i] + 1) / 2;
+                $pressed = ($stick[$i] + 1) / 2;
+                $held[] = $flown?->throttle($pressed) ?? $pressed;
                 $seconds += $i > 0 ? $t[$i] - $t[$i - 1] : 0.0;
             }
         }

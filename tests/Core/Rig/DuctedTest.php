@@ -76,6 +76,40 @@ final class DuctedTest extends TestCase
         }
     }
 
+    /**
+     * A craft that hovers at 33 % and was set up for 45: its log through that throttle finds the 33, and set up for it half the stick
+     * hovers. Through a straight throttle the same log would say half of it.
+     */
+    public function test_set_up_from_its_log_it_hovers_at_half_stick(): void
+    {
+        $flown = new Ducted(0.45, 0.85, 0.4, true, 0.2, 2.0);
+        [$low, $high] = [0.0, 1.0];
+        for ($k = 0; $k < 50; $k++) {
+            $middle = ($low + $high) / 2;
+            [$low, $high] = $flown->throttle($middle) < 0.33 ? [$middle, $high] : [$low, $middle];
+        }
+        $t = array_map(static fn (int $i): float => $i / 10, range(0, 199));
+        $log = new FlightLog([
+            't' => $t, 'lat' => array_fill(0, 200, 57.6), 'lon' => array_fill(0, 200, -0.4), 'alt_m' => array_fill(0, 200, 3.0),
+            'heading_deg' => array_fill(0, 200, 0.0), 'gimbal_tilt_deg' => array_fill(0, 200, 0.0),
+            'stick_climb' => array_fill(0, 200, 2 * $low - 1),
+        ]);
+        $found = HoverPoint::ofLog($log, $flown)->throttle;
+        self::assertEqualsWithDelta(0.33, $found, 0.001);
+        $set = new Ducted(round($found, 3), 0.85, 0.4, true, 0.2, 2.0);
+        // Flown: thrust over weight is the throttle over that of the hover of the craft itself.
+        $climb = static function (Ducted $set, float $stick): float {
+            $speed = 0.0;
+            for ($i = 0; $i < 100; $i++) {
+                $speed += 0.02 * Ducted::GRAVITY * ($set->throttle($stick) / 0.33 - 1);
+            }
+
+            return $speed;
+        };
+        self::assertEqualsWithDelta(0.0, $climb($set, 0.5), 0.03, 'It stays where it is.');
+        self::assertGreaterThan(2.0, $climb($flown, 0.5), 'As it was set up it climbs away at half stick.');
+    }
+
     public function test_the_hover_point_of_a_log_is_where_it_neither_rose_nor_sank(): void
     {
         $t = $up = $stick = [];
@@ -93,9 +127,9 @@ final class DuctedTest extends TestCase
         $hover = HoverPoint::ofLog(new FlightLog($columns));
 
         self::assertEqualsWithDelta(0.43, $hover->throttle, 0.005);
-        self::assertEqualsWithDelta(
-            0.8 * 0.43, HoverPoint::ofLog(new FlightLog($columns), 0.8)->throttle, 0.005, 'flown under a limit of 80 %',
-        );
+        // Flown with a throttle that hovers at 40 % at half stick, limited to 80 %, softened: what the stick gave is what that says.
+        $flown = new Ducted(0.4, 0.8, 0.5, true, 0.2, 2.0);
+        self::assertEqualsWithDelta($flown->throttle(0.43), HoverPoint::ofLog(new FlightLog($columns), $flown)->throttle, 0.002);
         foreach ([
             array_diff_key($columns, ['stick_climb' => 1]), [...$columns, 'alt_m' => array_map(static fn (float $s): float => 2 * $s, $t)],
         ] as $bad) {

@@ -103,7 +103,7 @@ export function Ducted({ draft }: { draft: RigDraft }) {
         </Card>
         <Bob craft={draft.rig.craft_id} />
       </div>
-      <HoverTrials onFound={(throttle) => put({ hover: Math.round(throttle * 1000) / 1000 })} />
+      <HoverTrials rig={draft.rig.id} onFound={(throttle) => put({ hover: Math.round(throttle * 1000) / 1000 })} />
     </div>
   );
 }
@@ -235,7 +235,7 @@ function Bob({ craft }: { craft: number }) {
 
 type Trial = { id: number; throttle: number; climb: number };
 
-function HoverTrials({ onFound }: { onFound: (throttle: number) => void }) {
+function HoverTrials({ rig, onFound }: { rig: number; onFound: (throttle: number) => void }) {
   const { units } = useSession();
   const [trials, setTrials] = useState<Trial[]>([
     { id: 1, throttle: 40, climb: -0.4 },
@@ -254,6 +254,7 @@ function HoverTrials({ onFound }: { onFound: (throttle: number) => void }) {
       }
       const form = new FormData();
       form.append('log', log);
+      form.append('rig', String(rig));
       return upload('/hover-points', form, () => {});
     },
     onSuccess: (found) => onFound(found.throttle),
@@ -333,7 +334,7 @@ function HoverTrials({ onFound }: { onFound: (throttle: number) => void }) {
           </Button>
         </div>
         <label className={`grid gap-1 text-sm`}>
-          Or a log of hovering, with its throttle stick
+          Or a log of hovering, with its throttle stick, flown with the throttle as it is kept in this version
           <input
             type="file"
             accept=".csv,.gpx,.kml,.geojson"
