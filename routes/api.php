@@ -148,6 +148,7 @@ Route::middleware(['auth:sanctum', GuardAccount::class, 'throttle:asked'])->grou
     Route::put('days/{day}', [DayController::class, 'update'])->whereNumber('day');
     Route::delete('days/{day}', [DayController::class, 'destroy'])->whereNumber('day');
     Route::post('days/{day}/entries', [DayController::class, 'entries'])->whereNumber('day');
+    Route::get('days/{day}/log', [DayController::class, 'log'])->whereNumber('day');
     Route::get('days/{day}/calendar', [DayController::class, 'calendar'])->whereNumber('day');
     Route::get('days/{day}/sheet', [DayController::class, 'sheet'])->whereNumber('day')->middleware('throttle:costly');
 

@@ -13,12 +13,17 @@ use Documents\Shape;
 /** A day, worked out. */
 final readonly class DayDetail implements Document
 {
-    /** @param  array<string, mixed>  $document  as it was drawn up */
+    /**
+     * @param  array<string, mixed>  $document  as it was drawn up
+     * @param  array<string, mixed>  $drawn  its site, for the map that is taken along
+     */
     public function __construct(
         #[Merged]
         public DayDocument $day,
         #[Shape('DayDocument')]
         public array $document,
+        #[Shape('SiteDocument')]
+        public array $drawn,
         #[Merged]
         public DayPlan $plan,
     ) {
@@ -29,6 +34,7 @@ final readonly class DayDetail implements Document
         return new self(
             DayDocument::of($day),
             [...$day->document, ...isset($day->document['permission']) ? ['permission' => (object) $day->document['permission']] : []],
+            $day->site->document,
             $plan,
         );
     }

@@ -8,6 +8,7 @@ use App\Models\Concerns\BelongsToSchool;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Larkspur\FlightDay\FieldEntry;
 
 /**
  * Something entered in the field: a tick, a pass that was flown, a battery begun or ended. Never changed, only added to.
@@ -28,7 +29,7 @@ final class DayEntry extends Model
 {
     use BelongsToSchool;
 
-    public const KINDS = ['tick', 'pass', 'battery'];
+    public const KINDS = FieldEntry::KINDS;
 
     protected $fillable = ['school_id', 'flight_day_id', 'author_id', 'uuid', 'kind', 'item', 'payload', 'device', 'made_at'];
 

@@ -8,7 +8,7 @@ use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
-/** One thing entered in the field: a tick, a pass that was flown, a battery begun or ended. */
+/** One thing entered in the field: a tick, a pass that was flown, a battery begun or ended, a pass set right or taken back. */
 final readonly class FieldEntry
 {
     public const TICK = 'tick';
@@ -16,6 +16,10 @@ final readonly class FieldEntry
     public const PASS = 'pass';
 
     public const BATTERY = 'battery';
+
+    public const CORRECTION = 'correction';
+
+    public const KINDS = [self::TICK, self::PASS, self::BATTERY, self::CORRECTION];
 
     public const VERDICTS = ['kept', 'again', 'dropped'];
 
@@ -25,8 +29,9 @@ final readonly class FieldEntry
      * @param  float  $received  when it reached the others, s since 1970; INF where it has not
      * @param  ?bool  $on  of a tick, and whether a battery begins
      * @param  ?int  $number  of a pass
-     * @param  value-of<self::VERDICTS>|null  $verdict  of a pass
+     * @param  value-of<self::VERDICTS>|null  $verdict  of a pass; of a correction what holds instead, null where the pass is taken back
      * @param  string  $note  in the operator's words, such as "wind up"
+     * @param  string  $of  uuid of the pass that is corrected
      */
     public function __construct(
         public string $uuid,
@@ -40,13 +45,14 @@ final readonly class FieldEntry
         public ?int $number = null,
         public ?string $verdict = null,
         public string $note = '',
+        public string $of = '',
     ) {
     }
 
-    /** Reads {kind, item, payload: {on?, number?, verdict?, note?}}. */
+    /** Reads {kind, item, payload: {on?, number?, verdict?, note?, of?}}. */
     public static function read(string $uuid, Fields $fields, float $made, float $received, string $device, string $by): self
     {
-        $kind = $fields->choiceOrNull('kind', [self::TICK, self::PASS, self::BATTERY]) ?? self::TICK;
+        $kind = $fields->choiceOrNull('kind', self::KINDS) ?? self::TICK;
         $item = $fields->text('item');
         if ($item === '' || strlen($item) > 80) {
             throw new Refusal(Fact::of('field-entry.entry-about-something'), $fields->place('item'), Fact::of('field-entry.up-80-letters'));
@@ -62,10 +68,15 @@ final readonly class FieldEntry
             );
         }
         $note = $payload->textOrNull('note') ?? '';
+        $of = $payload->textOrNull('of') ?? '';
+        if ($kind === self::CORRECTION && ($of === '' || strlen($of) > 40)) {
+            throw new Refusal(Fact::of('field-entry.correction-of'), $payload->place('of'), Fact::of('field-entry.name-of-pass'));
+        }
 
         return new self(
-            $uuid, $kind, $item, $made, $received, $device, $by, $kind === self::PASS ? null : $payload->flag('on'),
-            $number === null ? null : (int) $number, $verdict, mb_substr($note, 0, 200),
+            $uuid, $kind, $item, $made, $received, $device, $by,
+            $kind === self::TICK || $kind === self::BATTERY ? $payload->flag('on') : null,
+            $number === null ? null : (int) $number, $verdict, mb_substr($note, 0, 200), $of,
         );
     }
 }

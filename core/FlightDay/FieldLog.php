@@ -8,13 +8,15 @@ use Larkspur\Fact;
 
 /**
  * What holds after everything that was entered on a day, whichever device it came from and in whichever order it arrived. The latest entry
- * by its own clock stands; two that were made without knowing of one another and say different things are a conflict, and both are kept.
+ * by its own clock stands; two that were made without knowing of one another and say different things are a conflict, and both are kept,
+ * until somebody who knows both says what holds. A pass is never changed: it is set right, or taken back, by an entry of its own.
  */
 final readonly class FieldLog
 {
     /**
      * @param  array<string, array{on: bool, by: string, made: float}>  $ticks  by item
-     * @param  array<string, list<array{number: int, verdict: string, note: string, by: string, made: float}>>  $passes  by "shot-…"
+     * @param  array<string, list<array{uuid: string, number: int, verdict: string, note: string, by: string, made: float}>>  $passes  by
+     *     "shot-…"
      * @param  array<string, array{running: bool, since: ?float, flown: float}>  $batteries  by "battery-…"; flown in seconds
      * @param  list<array{item: string, text: Fact}>  $conflicts
      */
@@ -26,9 +28,10 @@ final readonly class FieldLog
     public static function of(array $entries): self
     {
         usort($entries, static fn (FieldEntry $a, FieldEntry $b): int => [$a->made, $a->uuid] <=> [$b->made, $b->uuid]);
-        $ticks = $passes = $batteries = $conflicts = [];
-        $last = [];
+        $ticks = $passes = $batteries = $open = [];
+        $last = $known = [];
         $seen = [];
+        $right = self::corrections($entries);
         foreach ($entries as $entry) {
             if (isset($seen[$entry->uuid])) {
                 continue;
@@ -36,41 +39,44 @@ final readonly class FieldLog
             $seen[$entry->uuid] = true;
             if ($entry->kind === FieldEntry::TICK) {
                 $before = $last[$entry->item] ?? null;
+                // Whoever knows all that was said before settles it.
+                $open[$entry->item] = $entry->made >= ($known[$entry->item] ?? 0.0) ? [] : $open[$entry->item] ?? [];
                 if ($before !== null && $before->on !== $entry->on && self::unaware($before, $entry)) {
-                    $conflicts[] = [
-                        'item' => $entry->item,
-                        'text' => Fact::of(
-                            $entry->on === true ? 'field-log.back-then-done' : 'field-log.done-then-back', first: $before->by,
-                            second: $entry->by,
-                        ),
-                    ];
+                    $known[$entry->item] = max($before->received, $entry->received);
+                    $open[$entry->item] = [Fact::of(
+                        $entry->on === true ? 'field-log.back-then-done' : 'field-log.done-then-back', first: $before->by,
+                        second: $entry->by,
+                    )];
                 }
                 $ticks[$entry->item] = ['on' => $entry->on === true, 'by' => $entry->by, 'made' => $entry->made];
                 $last[$entry->item] = $entry;
             } elseif ($entry->kind === FieldEntry::PASS) {
-                foreach ($passes[$entry->item] ?? [] as $other) {
-                    if ($other['number'] === $entry->number && $entry->by.$entry->verdict !== $other['by'].$other['verdict']) {
-                        $conflicts[] = [
-                            'item' => $entry->item,
-                            'text' => Fact::of(
-                                'field-log.pass-was-entered-twice', number: $entry->number ?? 0, verdict: $other['verdict'],
-                                by: $other['by'], otherVerdict: $entry->verdict ?? '', other: $entry->by,
-                            ),
-                        ];
-                    }
+                $correction = $right[$entry->uuid] ?? null;
+                if ($correction !== null && $correction->verdict === null) {
+                    continue;
                 }
-                $passes[$entry->item][] = [
-                    'number' => $entry->number ?? 0, 'verdict' => $entry->verdict ?? '', 'note' => $entry->note, 'by' => $entry->by,
+                $pass = [
+                    'uuid' => $entry->uuid, 'number' => $correction->number ?? $entry->number ?? 0,
+                    'verdict' => $correction->verdict ?? $entry->verdict ?? '',
+                    'note' => $correction === null || $correction->note === '' ? $entry->note : $correction->note, 'by' => $entry->by,
                     'made' => $entry->made,
                 ];
-            } else {
+                foreach ($passes[$entry->item] ?? [] as $other) {
+                    if ($other['number'] === $pass['number'] && $pass['by'].$pass['verdict'] !== $other['by'].$other['verdict']) {
+                        $open[$entry->item][] = Fact::of(
+                            'field-log.pass-was-entered-twice', number: $pass['number'], verdict: $other['verdict'], by: $other['by'],
+                            otherVerdict: $pass['verdict'], other: $pass['by'],
+                        );
+                    }
+                }
+                $passes[$entry->item][] = $pass;
+            } elseif ($entry->kind === FieldEntry::BATTERY) {
                 $now = $batteries[$entry->item] ?? ['running' => false, 'since' => null, 'flown' => 0.0];
                 $before = $last[$entry->item] ?? null;
+                $open[$entry->item] = $entry->made >= ($known[$entry->item] ?? 0.0) ? [] : $open[$entry->item] ?? [];
                 if ($entry->on === true && $now['running'] && $before !== null && self::unaware($before, $entry)) {
-                    $conflicts[] = [
-                        'item' => $entry->item,
-                        'text' => Fact::of('field-log.both-began-counts-first', first: $before->by, second: $entry->by),
-                    ];
+                    $known[$entry->item] = max($before->received, $entry->received);
+                    $open[$entry->item] = [Fact::of('field-log.both-began-counts-first', first: $before->by, second: $entry->by)];
                 }
                 if ($entry->on === true && ! $now['running']) {
                     $now = [...$now, 'running' => true, 'since' => $entry->made];
@@ -81,8 +87,32 @@ final readonly class FieldLog
                 $last[$entry->item] = $entry;
             }
         }
+        $conflicts = [];
+        foreach ($open as $item => $texts) {
+            foreach ($texts as $text) {
+                $conflicts[] = ['item' => (string) $item, 'text' => $text];
+            }
+        }
 
         return new self($ticks, $passes, $batteries, $conflicts);
+    }
+
+    /**
+     * The latest correction of each pass.
+     *
+     * @param  list<FieldEntry>  $entries  in the order in which they were made
+     * @return array<string, FieldEntry> by the uuid of the pass
+     */
+    private static function corrections(array $entries): array
+    {
+        $right = [];
+        foreach ($entries as $entry) {
+            if ($entry->kind === FieldEntry::CORRECTION) {
+                $right[$entry->of] = $entry;
+            }
+        }
+
+        return $right;
     }
 
     /** Whether the later of two was made on another device before the earlier had reached it. */
@@ -91,9 +121,9 @@ final readonly class FieldLog
         return $earlier->device !== $later->device && $later->made < $earlier->received;
     }
 
-    /** Passes of a shot that need no more flying: those kept, or as many as were flown where none was thrown away. */
+    /** Passes of a shot that need no more flying: those kept. What is to be flown again is not done. */
     public function flown(string $item): int
     {
-        return count(array_filter($this->passes[$item] ?? [], static fn (array $pass): bool => $pass['verdict'] !== 'dropped'));
+        return count(array_filter($this->passes[$item] ?? [], static fn (array $pass): bool => $pass['verdict'] === 'kept'));
     }
 }

@@ -30,7 +30,7 @@ final readonly class FieldLogDocument implements Document
             new Map(array_map(
                 static fn (array $passes): array => array_map(
                     static fn (array $one): FlownPass => new FlownPass(
-                        $one['number'], $one['verdict'], $one['note'], $one['by'], $time($one['made']),
+                        $one['uuid'], $one['number'], $one['verdict'], $one['note'], $one['by'], $time($one['made']),
                     ),
                     $passes,
                 ),

@@ -10,6 +10,7 @@ use Documents\Document;
 final readonly class FlownPass implements Document
 {
     public function __construct(
+        public string $uuid,
         public int $number,
         public string $verdict,
         public string $note,

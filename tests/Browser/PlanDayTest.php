@@ -155,6 +155,104 @@ final class PlanDayTest extends BrowserCase
         }
     }
 
+    public function test_two_tablets_see_each_other_and_what_was_logged_is_set_right(): void
+    {
+        $address = self::setting('LARKSPUR_ADDRESS');
+        [$one, $other] = [Chrome::open($address, []), Chrome::open($address, [])];
+        try {
+            $one->signIn('tobias@skerrow.example', self::PASSWORD);
+            $other->signIn(self::TRAINER, self::PASSWORD);
+            foreach ([$one, $other] as $tablet) {
+                $tablet->visit('/field/1')->see('[data-field=ok]');
+            }
+            $one->press('Kept');
+            $began = microtime(true);
+            $other->seeText('Pass 1, kept');
+            self::assertLessThan(5.0, microtime(true) - $began, 'Three seconds, and what a slow machine takes.');
+            // Two thumbs on one button within a second are one press.
+            usleep(1_100_000);
+            $other->script('const b = [...document.querySelectorAll("button")].find((b) => b.textContent === "Again"); b.click(); b.click();');
+            $other->seeText('Pass 2, again');
+            $one->seeText('Pass 2, again');
+            $one->seeText('1 of ');
+            self::assertStringNotContainsString('Pass 3, ', $one->text('[data-field]'));
+            // It was not to be flown again after all, and the first was none.
+            $one->script('document.querySelectorAll("[aria-label=\"Passes so far\"] button")[1].click()');
+            $one->press('It was kept');
+            $one->seeText('Pass 2, kept');
+            $one->script('document.querySelectorAll("[aria-label=\"Passes so far\"] button")[0].click()');
+            $one->press('Take it back');
+            $one->waitUntil(static fn (): bool => ! str_contains($one->text('[data-field]'), 'Pass 1, kept'), 'It was not taken back.');
+            $other->waitUntil(static fn (): bool => ! str_contains($other->text('[data-field]'), 'Pass 1, kept')
+                && str_contains($other->text('[data-field]'), 'Pass 2, kept'), 'The other does not see it.');
+            $one->click('[aria-label="The next battery"]');
+            $one->press('Take off');
+            $other->seeText('Landed');
+        } finally {
+            $one->close();
+            $other->close();
+            self::database()->exec('DELETE FROM day_entries');
+        }
+    }
+
+    /** Two tablets and a desk on one day, twenty cuts of the network, a thousand entries: nothing lost, nothing doubled, all agree. */
+    public function test_a_thousand_entries_over_a_network_that_is_cut_are_all_there_once(): void
+    {
+        $address = self::setting('LARKSPUR_ADDRESS');
+        $desk = $this->chrome()->signIn(self::TRAINER, self::PASSWORD);
+        $ports = [(int) parse_url($address, PHP_URL_PORT) + 62, (int) parse_url($address, PHP_URL_PORT) + 63];
+        $wires = array_map(self::wire(...), $ports);
+        $tablets = array_map(
+            static fn (int $port): Chrome => Chrome::open($address, ["--proxy-server=127.0.0.1:$port", '--proxy-bypass-list=<-loopback>']),
+            $ports,
+        );
+        $burst = <<<'JS'
+            const boxes = [...document.querySelectorAll('[data-tick]')];
+            for (let k = 0; k < 50; k++) boxes[(arguments[0] + k) % boxes.length].click();
+            JS;
+        $ticks = 'return JSON.stringify([...document.querySelectorAll("[data-tick]")].map((box) => [box.dataset.tick, box.checked]))';
+        try {
+            foreach ([$desk, ...$tablets] as $screen) {
+                if ($screen !== $desk) {
+                    $screen->signIn('tobias@skerrow.example', self::PASSWORD);
+                }
+                $screen->visit('/field/1')->see('[data-field=ok]');
+                $screen->press('Lists');
+                $screen->see('[data-tick]');
+            }
+            for ($cut = 0; $cut < 20; $cut++) {
+                $which = $cut % 2;
+                self::cut($wires[$which]);
+                $tablets[$which]->script($burst, [7 * $cut]);
+                usleep(250_000);
+                $wires[$which] = self::wire($ports[$which]);
+                $tablets[$which]->script('window.dispatchEvent(new Event("online"))');
+            }
+            foreach ($tablets as $tablet) {
+                $tablet->waitUntil(static function () use ($tablet): bool {
+                    $tablet->script('window.dispatchEvent(new Event("online"))');
+
+                    return $tablet->attribute('[data-waiting]', 'data-waiting') === '0';
+                }, 'Something still waits.', 40);
+            }
+            self::assertSame('1000', self::ask('SELECT COUNT(*) FROM day_entries'));
+            self::assertSame('1000', self::ask('SELECT COUNT(DISTINCT uuid) FROM day_entries'));
+            $began = microtime(true);
+            $desk->waitUntil(
+                static fn (): bool => $desk->script($ticks) === $tablets[0]->script($ticks)
+                    && $desk->script($ticks) === $tablets[1]->script($ticks),
+                'They do not agree.', 12,
+            );
+            self::assertLessThan(6.0, microtime(true) - $began, 'Three seconds, and what a slow machine takes.');
+        } finally {
+            foreach ($tablets as $tablet) {
+                $tablet->close();
+            }
+            array_map(self::cut(...), $wires);
+            self::database()->exec('DELETE FROM day_entries');
+        }
+    }
+
     /** @return resource */
     private static function wire(int $port): mixed
     {

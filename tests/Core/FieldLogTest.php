@@ -73,6 +73,54 @@ final class FieldLogTest extends TestCase
         self::assertStringContainsString('Both are kept', said($log->conflicts[0]['text']));
     }
 
+    public function test_what_is_to_be_flown_again_is_not_done_and_a_pass_is_set_right(): void
+    {
+        $entries = [
+            self::pass('a', 7, 1, 40, 41, 'tablet', 'again'), self::pass('b', 7, 2, 50, 51, 'tablet', 'kept'),
+            self::pass('c', 7, 3, 60, 61, 'tablet', 'kept'),
+        ];
+        self::assertSame(2, FieldLog::of($entries)->flown('shot-7'));
+        $taken = FieldLog::of([...$entries, self::correction('d', 'c', 70)]);
+        self::assertSame(['a', 'b'], array_column($taken->passes['shot-7'], 'uuid'));
+        $right = FieldLog::of([self::correction('e', 'a', 80, 'kept'), ...$entries, self::correction('d', 'a', 70)]);
+        self::assertSame(['kept', 'kept', 'kept'], array_column($right->passes['shot-7'], 'verdict'), 'The later word holds.');
+        try {
+            FieldEntry::read('u', Fields::of(['kind' => 'correction', 'item' => 'shot-1', 'payload' => []]), 0, 0, 'd', 'b');
+            self::fail('A correction of nothing.');
+        } catch (Refusal $refusal) {
+            self::assertSame('payload.of', $refusal->place);
+        }
+    }
+
+    public function test_whoever_knows_both_settles_it(): void
+    {
+        $differ = [
+            self::tick('a', 'ground-home', 10, 500, 'tablet', true, 'Tobias'),
+            self::tick('b', 'ground-home', 100, 600, 'phone', false, 'Ines'),
+        ];
+        // The phone has sent, but does not have what the tablet said yet.
+        self::assertCount(1, FieldLog::of([...$differ, self::tick('c', 'ground-home', 550, 551, 'phone', true, 'Ines')])->conflicts);
+        $settled = FieldLog::of([...$differ, self::tick('c', 'ground-home', 610, 611, 'phone', true, 'Ines')]);
+        self::assertSame([], $settled->conflicts);
+        self::assertTrue($settled->ticks['ground-home']['on']);
+        $twice = [
+            self::pass('a', 3, 2, 10, 500, 'tablet', 'kept', '', 'Tobias'), self::pass('b', 3, 2, 12, 500, 'phone', 'dropped', '', 'Ines'),
+        ];
+        self::assertSame([], FieldLog::of([...$twice, self::correction('c', 'b', 700, null, 3)])->conflicts);
+        $both = FieldLog::of([...$twice, self::correction('c', 'b', 700, 'dropped', 3)]);
+        self::assertSame([[], [2, 3]], [$both->conflicts, array_column($both->passes['shot-3'], 'number')], 'Both were flown.');
+    }
+
+    private static function correction(string $uuid, string $of, float $made, ?string $verdict = null, ?int $number = null): FieldEntry
+    {
+        return FieldEntry::read($uuid, Fields::of([
+            'kind' => 'correction', 'item' => 'shot-3',
+            'payload' => array_filter(
+                ['of' => $of, 'verdict' => $verdict, 'number' => $number], static fn (mixed $one): bool => $one !== null,
+            ),
+        ]), $made, $made + 1, 'tablet', 'Tobias');
+    }
+
     public function test_a_battery_begun_by_two_counts_from_the_first(): void
     {
         $log = FieldLog::of([

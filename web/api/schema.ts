@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/days/{day}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fieldLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/days/{day}/calendar": {
         parameters: {
             query?: never;
@@ -2445,6 +2461,7 @@ export interface components {
         };
         DayDetail: components["schemas"]["Day"] & components["schemas"]["DayPlan"] & {
             document: components["schemas"]["DayDocument"];
+            drawn: components["schemas"]["SiteDocument"];
         };
         DayDocument: {
             /** @description on the site’s clock, such as 08:30; hours past 24 lie on the next day */
@@ -2745,12 +2762,14 @@ export interface components {
         };
         FieldEntries: {
             entries: components["schemas"]["FieldEntry"][];
+            /** @description by the clock of the device as it sends: how far that is off is put right */
+            sent_at?: string;
         };
         FieldEntry: {
             /** @description What was entered in the field since the last time there was a network. */
             uuid: string;
             /** @enum {string} */
-            kind: "tick" | "pass" | "battery";
+            kind: "tick" | "pass" | "battery" | "correction";
             item: string;
             payload: {
                 on?: boolean;
@@ -2758,6 +2777,8 @@ export interface components {
                 /** @enum {string} */
                 verdict?: "kept" | "again" | "dropped";
                 note?: string;
+                /** @description of a correction: the uuid of the pass */
+                of?: string;
             };
             device: string;
             made_at: string;
@@ -2831,6 +2852,7 @@ export interface components {
             flown_s: number;
         };
         FlownPass: {
+            uuid: string;
             number: number;
             verdict: string;
             note: string;
@@ -5955,8 +5977,8 @@ export interface operations {
                      * @description a hover log
                      */
                     log?: string;
-                    /** @description throttle limit as it was flown */
-                    limit?: number;
+                    /** @description id of the rig whose kept throttle, limit and curve, it was flown with */
+                    rig?: number;
                     /** @description in place of a log: throttle, share of full, and climb, m/s */
                     trials?: number[][];
                 };
@@ -6134,6 +6156,28 @@ export interface operations {
         };
         responses: {
             /** @description What holds after all that was entered */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldLog"];
+                };
+            };
+        };
+    };
+    fieldLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What holds after all that was entered, on whichever device */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -58,6 +58,8 @@ return [
     'field-entry.up-80-letters' => 'up to 80 letters',
     'field-entry.pass-number-verdict' => 'A pass has a number and a verdict.',
     'field-entry.number-1-one' => 'number from 1, and one of {verdicts}',
+    'field-entry.correction-of' => 'A correction says which pass it is of.',
+    'field-entry.name-of-pass' => 'the name of a pass',
     'field-log.pass-was-entered-twice' => 'Pass {number} was entered twice: {verdict} by {by}, {otherVerdict} by {other}. Both are kept.',
     'field-log.both-began-counts-first' => '{first} and {second} both began it. It counts from the first.',
     'return-height.reaches' => '{tallest} reaches {top:1}',

@@ -129,7 +129,22 @@ final class DayController extends Controller
     {
         $this->authorize('update', $day);
 
-        return $this->answer(FieldLogDocument::of($log($day, $this->user($request), $request->entries())));
+        return $this->answer(FieldLogDocument::of($log($day, $this->user($request), $request->entries(), $request->behind())));
+    }
+
+    #[OA\Get(path: '/days/{day}/log', operationId: 'fieldLog', parameters: [new OA\Parameter(
+        name: 'day', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'What holds after all that was entered, on whichever device',
+            content: new OA\JsonContent(ref: '#/components/schemas/FieldLog'),
+        ),
+    ])]
+    public function log(FlightDay $day): JsonResponse
+    {
+        $this->authorize('view', $day);
+
+        return $this->answer(FieldLogDocument::of(PlanDay::log($day)));
     }
 
     #[OA\Get(path: '/days/{day}/calendar', operationId: 'dayCalendar', parameters: [new OA\Parameter(

@@ -103,7 +103,10 @@ export function Ducted({ draft }: { draft: RigDraft }) {
         </Card>
         <Bob craft={draft.rig.craft_id} />
       </div>
-      <HoverTrials rig={draft.rig.id} onFound={(throttle) => put({ hover: Math.round(throttle * 1000) / 1000 })} />
+      <HoverTrials
+        rig={draft.rig.id}
+        onFound={(throttle) => put({ hover: Math.round(throttle * 1000) / 1000 })}
+      />
     </div>
   );
 }

@@ -4,10 +4,12 @@ import { useMutation } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answered, api, type Schemas } from '~/api/client';
+import { Sound } from '~/flight/sound';
 import { Button, buttonLook } from '~/kit/Button';
 import { Notice } from '~/kit/Notice';
 import { Skeleton } from '~/kit/Skeleton';
 import { SmallFrame } from '~/pictures/FrameStrip';
+import { SiteSheet } from '~/pictures/SiteSheet';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
 import { clock, hour, type Units } from '~/units';
 import { SubjectBrief } from '../Cues';
@@ -59,6 +61,9 @@ export default function FieldDay() {
   return (
     <main className="pb-24 max-w-3xl mx-auto px-4" data-field={state}>
       <header className="py-3 flex flex-wrap justify-between gap-2 items-baseline">
+        <Link className="min-h-11 inline-flex items-center" to={`/plan/days/${day.id}`}>
+          Back to the desk
+        </Link>
         <h1>{day.title}</h1>
         <p className="m-0" role="status" data-waiting={pending.length}>
           {state === 'ok'
@@ -83,10 +88,13 @@ export default function FieldDay() {
           aria-label="Entered differently on two devices"
         >
           <h2>Entered differently on two devices</h2>
-          <ul className="m-0 pl-5">
+          <ul className="m-0 p-0 list-none grid gap-2">
             {day.log.conflicts.map((one) => (
-              <li key={one.item + one.text}>
-                {nameOf(day, one.item)}: {one.text}
+              <li key={one.item + one.text} className="grid gap-1">
+                <span>
+                  {nameOf(day, one.item)}: {one.text}
+                </span>
+                <Settle day={day} field={field} item={one.item} />
               </li>
             ))}
           </ul>
@@ -170,7 +178,8 @@ function AskPurpose({ day, onSaid }: { day: Day; onSaid: (purpose: string) => vo
 
 const flown = (day: Day, shot: number) => day.log.passes[`shot-${shot}`] ?? [];
 
-const kept = (day: Day, shot: number) => flown(day, shot).filter((pass) => pass.verdict !== 'dropped').length;
+/** What is to be flown again is not done. */
+const kept = (day: Day, shot: number) => flown(day, shot).filter((pass) => pass.verdict === 'kept').length;
 
 function nameOf(day: Day, item: string): string {
   const shot = day.cards.find((card) => `shot-${card.shot_id}` === item);
@@ -181,6 +190,115 @@ function nameOf(day: Day, item: string): string {
 /** What is to be flown next: the first stretch of the timetable whose passes are not all flown. */
 function nextOf(day: Day): Schemas['Slot'] | undefined {
   return day.timetable?.slots.find((slot) => kept(day, slot.shot_id) < slot.passes);
+}
+
+const LARGE = 'min-h-14 px-4 rounded-md border-2 border-line bg-card text-ink cursor-pointer';
+
+/** What two devices say differently is settled by whoever sees both. */
+function Settle({ day, field, item }: { day: Day; field: FieldState; item: string }) {
+  const passes = day.log.passes[item];
+  if (passes !== undefined) {
+    const twice = passes.filter((one) =>
+      passes.some((other) => other !== one && other.number === one.number),
+    );
+    const next = Math.max(0, ...passes.map((pass) => pass.number)) + 1;
+    return (
+      <span className="flex flex-wrap gap-2">
+        {twice.map((pass) => (
+          <button
+            key={pass.uuid}
+            type="button"
+            className={LARGE}
+            onClick={() => field.enter('correction', item, { of: pass.uuid })}
+          >
+            Take {pass.by}’s {pass.verdict} back
+          </button>
+        ))}
+        {twice[1] && (
+          <button
+            type="button"
+            className={LARGE}
+            onClick={() =>
+              field.enter('correction', item, {
+                of: twice[1]?.uuid ?? '',
+                verdict: (twice[1]?.verdict ?? 'kept') as Verdict,
+                number: next,
+              })
+            }
+          >
+            Both were flown
+          </button>
+        )}
+      </span>
+    );
+  }
+  const battery = day.log.batteries[item];
+  if (battery !== undefined)
+    return (
+      <button
+        type="button"
+        className={LARGE}
+        onClick={() => field.enter('battery', item, { on: battery.running })}
+      >
+        It is {battery.running ? 'in the air' : 'on the ground'}: leave it so
+      </button>
+    );
+  return (
+    <span className="flex flex-wrap gap-2">
+      <button type="button" className={LARGE} onClick={() => field.enter('tick', item, { on: true })}>
+        It is done
+      </button>
+      <button type="button" className={LARGE} onClick={() => field.enter('tick', item, { on: false })}>
+        It is not
+      </button>
+    </span>
+  );
+}
+
+type Verdict = 'kept' | 'again' | 'dropped';
+
+const VERDICTS: Verdict[] = ['kept', 'again', 'dropped'];
+
+/** One pass that was logged: a press opens what can be set right about it. */
+function LoggedPass({ pass, item, field }: { pass: Schemas['FlownPass']; item: string; field: FieldState }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <li className="grid gap-2">
+      <span className="flex flex-wrap justify-between gap-2 items-center">
+        <span>
+          Pass {pass.number}, {pass.verdict}
+          {pass.note !== '' && `, ${pass.note}`}
+        </span>
+        <button type="button" className={LARGE} aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? 'As it is' : 'Set right'}
+        </button>
+      </span>
+      {open && (
+        <span className="flex flex-wrap gap-2">
+          {VERDICTS.filter((one) => one !== pass.verdict).map((verdict) => (
+            <button
+              key={verdict}
+              type="button"
+              className={LARGE}
+              onClick={() => {
+                field.enter('correction', item, { of: pass.uuid, verdict });
+                setOpen(false);
+              }}
+            >
+              It was {verdict}
+            </button>
+          ))}
+          <button
+            type="button"
+            className={`${LARGE} text-brick`}
+            onClick={() => field.enter('correction', item, { of: pass.uuid })}
+          >
+            Take it back
+          </button>
+        </span>
+      )}
+    </li>
+  );
 }
 
 const NOTES = ['wind up', 'bird', 'late tilt', 'drifted'];
@@ -261,14 +379,12 @@ function Now({ day, field }: { day: Day; field: FieldState }) {
         {passes.length > 0 && (
           <ol className="m-0 p-0 list-none grid gap-1" aria-label="Passes so far">
             {passes.map((pass) => (
-              <li key={`${pass.number} ${pass.at} ${pass.by}`}>
-                Pass {pass.number}, {pass.verdict}
-                {pass.note !== '' && `, ${pass.note}`}
-              </li>
+              <LoggedPass key={pass.uuid} pass={pass} item={`shot-${slot.shot_id}`} field={field} />
             ))}
           </ol>
         )}
       </section>
+      <AtHand day={day} shot={slot.shot_id} units={field.person?.units ?? 'metric'} />
       <section aria-label="Order of the day">
         <h2>Order of the day</h2>
         <ul className="m-0 p-0 list-none">
@@ -307,9 +423,68 @@ function useOnce(): () => boolean {
   };
 }
 
+/** Seconds before the reserve at which it is said: the least first, so that a late look says what holds. */
+const WARNED = [0, 60];
+
+/** What the hand needs of the shot at hand: where, how high, how near, how fast, and what the thumbs do. */
+function AtHand({ day, shot, units }: { day: Day; shot: number; units: Units }) {
+  const card = day.cards.find((one) => one.shot_id === shot);
+  if (card === undefined) return null;
+  const told = (card.numbers ?? []).filter(
+    (one) => AT_HAND.includes(one.id) && typeof one.value === 'number',
+  );
+  const first = AT_HAND.flatMap((id) => told.find((one) => one.id === id) ?? []);
+  return (
+    <section aria-label="The shot at hand" className="grid gap-2">
+      <h2>At hand: {card.title}</h2>
+      {first.length > 0 && <Numbers numbers={first} units={units} />}
+      {/* A day that was taken along by an earlier release has no map. */}
+      {day.drawn && (
+        <div className="h-72 bg-card border-2 border-line rounded-md overflow-hidden">
+          <SiteSheet
+            site={day.drawn}
+            subject={null}
+            planned={card.samples}
+            wind={null}
+            hfov={card.camera.hfov_deg}
+            time={null}
+            units={units}
+            label={`Map of ${card.title}`}
+          />
+        </div>
+      )}
+      <ol className="m-0 p-0 list-none">
+        {card.cues.map((cue) => (
+          <li
+            key={`${cue.t} ${cue.text}`}
+            className="grid grid-cols-[4rem_1fr] gap-x-2 py-1 border-b border-line text-lg"
+          >
+            <span className="figure">{cue.t.toFixed(1)} s</span>
+            <span>
+              {cue.thumb && <strong>{cue.thumb}: </strong>}
+              {cue.text}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+const AT_HAND = [
+  'height_above_takeoff_m',
+  'distance_m',
+  'pace_mps',
+  'turn_rate_dps',
+  'tilt_start_deg',
+  'tilt_end_deg',
+];
+
 /** The clock of the battery that is in: started and stopped with one press; it says when to come home. */
-function Timer({ day, field, battery }: { day: Day; field: FieldState; battery: number }) {
+function Timer({ day, field, battery: planned }: { day: Day; field: FieldState; battery: number }) {
   const running = Object.entries(day.log.batteries).find(([, one]) => one.running);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const battery = chosen ?? planned;
   const item = running?.[0] ?? `battery-${battery}`;
   const one = day.log.batteries[item] ?? { running: false, since: null, flown_s: 0 };
   const once = useOnce();
@@ -323,13 +498,51 @@ function Timer({ day, field, battery }: { day: Day; field: FieldState; battery: 
     one.flown_s + (one.since === null ? 0 : Math.max(0, (Date.now() - Date.parse(one.since)) / 1000));
   const usable = 60 * (day.timetable?.usable_min ?? day.batteries?.usable_min ?? 0);
   const left = usable - seconds;
+  const sound = useRef(new Sound());
+  const said = useRef(Number.POSITIVE_INFINITY);
+  useEffect(() => {
+    if (!one.running) {
+      said.current = Number.POSITIVE_INFINITY;
+      return;
+    }
+    // Heard as well as read: eyes are on the craft. Told once at each mark.
+    const mark = WARNED.find((at) => left <= at && said.current > at);
+    if (mark === undefined) return;
+    said.current = mark;
+    sound.current.beep(true);
+    sound.current.say(mark > 0 ? 'One minute until the reserve' : 'The reserve is reached. Come home.');
+    navigator.vibrate?.([300, 150, 300]);
+  });
   return (
     <section
       className={`rounded-md border-2 p-4 grid grid-cols-[1fr_auto] gap-3 items-center ${left < 0 ? 'border-brick' : 'border-line'} bg-card`}
       aria-label="Battery"
     >
       <div>
-        <p className="m-0">{item.replace('battery-', 'Battery ')}</p>
+        <div className="flex items-center gap-2">
+          <span>{item.replace('battery-', 'Battery ')}</span>
+          {!one.running && (
+            <>
+              <button
+                type="button"
+                className={LARGE}
+                aria-label="The battery before"
+                disabled={battery <= 1}
+                onClick={() => setChosen(Math.max(1, battery - 1))}
+              >
+                −
+              </button>
+              <button
+                type="button"
+                className={LARGE}
+                aria-label="The next battery"
+                onClick={() => setChosen(Math.min(40, battery + 1))}
+              >
+                +
+              </button>
+            </>
+          )}
+        </div>
         <p className={`m-0 figure text-2xl font-bold ${left < 0 ? 'text-brick' : ''}`} data-timer>
           {clock(seconds).replace(/\.\d$/, '')}
         </p>
@@ -340,7 +553,10 @@ function Timer({ day, field, battery }: { day: Day; field: FieldState; battery: 
       <button
         type="button"
         className={`min-h-20 min-w-32 rounded-md text-lg font-bold cursor-pointer ${one.running ? 'bg-brick text-card' : 'bg-larkspur text-on-larkspur'}`}
-        onClick={() => once() && field.enter('battery', item, { on: !one.running })}
+        onClick={() => {
+          sound.current.wake();
+          if (once()) field.enter('battery', item, { on: !one.running });
+        }}
       >
         {one.running ? 'Landed' : 'Take off'}
       </button>

@@ -32,7 +32,9 @@ describe('entries that wait', () => {
       {
         ...EMPTY,
         passes: {
-          'shot-4': [{ number: 1, verdict: 'kept', note: '', by: 'Ines', at: '2026-06-03T08:00:00Z' }],
+          'shot-4': [
+            { uuid: 'first', number: 1, verdict: 'kept', note: '', by: 'Ines', at: '2026-06-03T08:00:00Z' },
+          ],
         },
       },
       [

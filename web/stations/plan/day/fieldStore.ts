@@ -99,6 +99,7 @@ export function withWaiting(log: Log, entries: Entry[], by: string): Log {
       next.passes[item] = [
         ...(next.passes[item] ?? []),
         {
+          uuid: entry.uuid,
           number: payload.number ?? 0,
           verdict: payload.verdict ?? '',
           note: payload.note ?? '',
@@ -106,6 +107,12 @@ export function withWaiting(log: Log, entries: Entry[], by: string): Log {
           at: made_at,
         },
       ];
+    } else if (entry.kind === 'correction') {
+      next.passes[item] = (next.passes[item] ?? []).flatMap((pass) => {
+        if (pass.uuid !== payload.of) return [pass];
+        if (payload.verdict === undefined) return [];
+        return [{ ...pass, verdict: payload.verdict, number: payload.number ?? pass.number }];
+      });
     } else {
       const now = next.batteries[item] ?? { running: false, since: null, flown_s: 0 };
       if (payload.on === true && !now.running)

@@ -30,6 +30,9 @@ export type FieldState = {
   sendNow: () => void;
 };
 
+/** What others entered is looked for so often, ms: seen within three seconds. */
+const LOOK = 2000;
+
 export function useFieldDay(id: number): FieldState {
   const [day, setDay] = useState<Day | null>(null);
   const [seen, setSeen] = useState<string | null>(null);
@@ -73,6 +76,7 @@ export function useFieldDay(id: number): FieldState {
             params: { path: { day: id } },
             body: {
               entries: mine.map(({ day: _, author: __, ...entry }) => entry),
+              sent_at: new Date().toISOString(),
             },
           }),
         );
@@ -150,10 +154,32 @@ export function useFieldDay(id: number): FieldState {
     window.addEventListener('online', back);
     // A network that comes back says so only sometimes: what waits is tried again now and then.
     const again = window.setInterval(back, 15_000);
+    // What others enter is seen here while there is a network; what was sent meanwhile is in the log that came with it.
+    let looking = false;
+    const look = window.setInterval(async () => {
+      if (!reached.current || looking || sending.current || document.hidden) return;
+      looking = true;
+      const before = logs.current;
+      try {
+        const log = await answered(api.GET('/days/{day}/log', { params: { path: { day: id } } }));
+        if (alive && logs.current === before && !sending.current)
+          setDay((now) => {
+            if (now === null || JSON.stringify(now.log) === JSON.stringify(log)) return now;
+            const next = { ...now, log };
+            void keepDay(next).catch(() => {});
+            return next;
+          });
+      } catch (error) {
+        if (alive) setState(told(error));
+      } finally {
+        looking = false;
+      }
+    }, LOOK);
     return () => {
       alive = false;
       window.removeEventListener('online', back);
       window.clearInterval(again);
+      window.clearInterval(look);
     };
   }, [id, send, told]);
 
