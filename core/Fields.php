@@ -217,6 +217,12 @@ final readonly class Fields
         return $value;
     }
 
+    /** Whether a list is there and has nothing in it. */
+    public function listIsEmpty(string $name): bool
+    {
+        return ($this->values[$name] ?? null) === [];
+    }
+
     /** @return list<string> */
     public function names(): array
     {

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Larkspur\Camera\ExposurePlan;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Fact;
@@ -221,16 +222,26 @@ final readonly class PlanDay
     private function lists(FlightDay $day, array $planned, Batteries $batteries, ReturnHeight $return): array
     {
         $crafts = array_values(array_unique(array_map(static fn (array $one): string => $one['shot']->rig->craft, $planned)));
-        $filters = is_array($day->document['filters'] ?? null) ? array_map(
-            static fn (mixed $factor): string => 'ND'.(is_numeric($factor) ? (string) (int) $factor : ''), $day->document['filters'],
-        ) : [];
-        $kelvins = is_array($day->document['kelvins'] ?? null) ? array_values(array_filter(array_map(
-            static fn (mixed $k): int => is_numeric($k) ? (int) $k : 0, $day->document['kelvins'],
-        ))) : [];
+        // What goes into the bag follows from what the shots' cameras are set to; what the day names besides goes in too.
+        $exposures = array_values(array_filter(array_map(
+            static fn (array $one): ?ExposurePlan => TellExposure::ofShot($one['shot']), array_values($planned),
+        )));
+        $numbers = static fn (string $key): array => array_map(
+            static fn (mixed $one): int => is_numeric($one) ? (int) $one : 0, (array) ($day->document[$key] ?? []),
+        );
+        $factors = [...array_map(static fn (ExposurePlan $one): int => (int) $one->filter->factor, $exposures), ...$numbers('filters')];
+        $wanted = array_filter(array_unique($factors), static fn (int $factor): bool => $factor > 1);
+        $filters = array_map(static fn (int $factor): string => "ND$factor", $wanted);
+        $kelvins = array_values(array_filter(array_unique(
+            [...array_map(static fn (ExposurePlan $one): int => $one->kelvin, $exposures), ...$numbers('kelvins')],
+        )));
+        $open = count($planned) - count($exposures);
         $near = array_filter($planned, static fn (array $one): bool => Checklist::comesNear($one['plan'])) !== [];
         $ducted = array_filter($planned, static fn (array $one): bool => $one['plan']->shot->rig->ducted !== null) !== [];
 
-        return Checklist::of($crafts, $batteries, array_values($filters), $kelvins, $return->height, $batteries->areCold(), $ducted, $near);
+        return Checklist::of(
+            $crafts, $batteries, array_values($filters), $kelvins, $return->height, $batteries->areCold(), $ducted, $near, $open,
+        );
     }
 
     /** @return InHands<DayCard> */
@@ -238,7 +249,9 @@ final readonly class PlanDay
     {
         $brief = $shot->brief();
         $windows = DayShot::windows($plan, $brief, $sun);
-        $card = DayCard::of($shot->id, $shot->title, $shot->rig->version, $shot->mode, $plan, $brief, $windows);
+        $card = DayCard::of(
+            $shot->id, $shot->title, $shot->rig->version, $shot->mode, $plan, $brief, $windows, TellExposure::ofShot($shot),
+        );
 
         return new InHands($card, $plan->shot->sticks);
     }

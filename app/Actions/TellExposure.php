@@ -5,32 +5,32 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Rig;
+use App\Models\Shot;
 use Documents\Light\ExposureDocument;
 use Larkspur\Camera\ExposurePlan;
-use Larkspur\Camera\NdFilter;
-use Larkspur\Camera\Scene;
+use Larkspur\Camera\ExposureWish;
 
 /** How a rig's camera is exposed for a scene, with what is in the bag. */
 final readonly class TellExposure
 {
-    /**
-     * @param  array{
-     *     scene?: ?string, filters?: ?list<int|float>, fps?: ?float, iso?: ?float, aperture?: ?float, meter_ev?: ?float, kelvin?: ?int,
-     *     automatic_white?: ?bool, angle_deg?: ?float, clipped?: ?float,
-     * }  $wanted
-     */
-    public function __invoke(Rig $rig, array $wanted): ExposureDocument
+    /** @param  ?float  $sun  elevation of the sun, rad, where it is known */
+    public function __invoke(Rig $rig, ExposureWish $wish, ?float $sun = null): ExposureDocument
+    {
+        return ExposureDocument::of(self::plan($rig, $wish, $sun), $rig->model->sheet()->camera);
+    }
+
+    /** What a shot's camera is set to; null where nobody said what it is to be set for. */
+    public static function ofShot(Shot $shot): ?ExposurePlan
+    {
+        $wish = $shot->brief()->exposure;
+
+        return $wish === null ? null : self::plan($shot->rig, $wish, null);
+    }
+
+    private static function plan(Rig $rig, ExposureWish $wish, ?float $sun): ExposurePlan
     {
         $camera = $rig->model->sheet()->camera;
-        $plan = ExposurePlan::of(
-            $camera, (float) ($rig->camera['focal_mm'] ?? $camera->focals[0]), (float) ($wanted['fps'] ?? $camera->frameRates[0]),
-            (float) ($wanted['iso'] ?? 100), (float) ($wanted['aperture'] ?? $camera->apertures[0]),
-            Scene::from($wanted['scene'] ?? Scene::Sun->value), isset($wanted['meter_ev']) ? (float) $wanted['meter_ev'] : null,
-            isset($wanted['filters']) ? array_map(floatval(...), $wanted['filters']) : NdFilter::COMMON,
-            isset($wanted['kelvin']) ? (int) $wanted['kelvin'] : null, (bool) ($wanted['automatic_white'] ?? false),
-            (float) ($wanted['angle_deg'] ?? 180), (float) ($wanted['clipped'] ?? 0),
-        );
 
-        return ExposureDocument::of($plan, $camera);
+        return $wish->plan($camera, (float) ($rig->camera['focal_mm'] ?? $camera->focals[0]), $sun);
     }
 }

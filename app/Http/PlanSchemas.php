@@ -120,6 +120,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'delivered_px', type: 'integer'), new OA\Property(property: 'use_s', type: 'number'),
     new OA\Property(property: 'sound', type: 'string'), new OA\Property(property: 'hidden', type: 'string', nullable: true),
     new OA\Property(property: 'layers', ref: '#/components/schemas/Layers'),
+    new OA\Property(property: 'exposure', ref: '#/components/schemas/ExposureWish'),
 ], type: 'object')]
 #[OA\Schema(
     schema: 'ShotFile', required: ['rig_id', 'shot'],

@@ -121,7 +121,8 @@ final class Rig extends Model
     /** @return array<string, mixed> settings and camera in one, as versions are compared */
     public function settings(): array
     {
-        return [...$this->asHeld(), 'camera' => $this->camera];
+        // As it is read: what an earlier release did not say stands as what it meant.
+        return [...$this->sheet()->toArray(), 'camera' => $this->camera];
     }
 
     /** Width of what its camera records, pixels. */

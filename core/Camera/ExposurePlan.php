@@ -17,6 +17,9 @@ final readonly class ExposurePlan
 {
     private const OFF = 0.5;
 
+    /** The least noise is at the lowest ISO: what is added beyond it has a reason (common practice, no published source). */
+    private const LOWEST_ISO = 100.0;
+
     /** @param  list<Fact>  $warnings */
     private function __construct(
         public float $fps,
@@ -40,7 +43,7 @@ final readonly class ExposurePlan
      */
     public static function of(
         CraftCamera $camera, float $focal, float $fps, float $iso, float $aperture, Scene $scene, ?float $meter, array $bag, ?int $kelvin,
-        bool $automaticWhite = false, float $angle = 180.0, float $clipped = 0.0,
+        bool $automaticWhite = false, float $angle = 180.0, Histogram $histogram = new Histogram(0.0),
     ): self {
         $wanted = Shutter::wanted($fps, $angle);
         $exposure = new Exposure($aperture, $wanted->nearest(), $iso);
@@ -55,15 +58,18 @@ final readonly class ExposurePlan
         if ($automaticWhite) {
             $warnings[] = Fact::of('exposure-plan.white-balance-automatic-colour', kelvin: $scene->kelvin());
         }
-        if ($clipped > 0) {
-            $warnings[] = (new Histogram($clipped))->words();
+        if ($histogram->clipped > 0 || $histogram->change() !== 0.0) {
+            $warnings[] = $histogram->words();
+        }
+        if ($bag === [] && $stops > self::OFF) {
+            $warnings[] = Fact::of('exposure-plan.no-filter-there', stops: $stops);
         }
         if ($filter->factor > 1 && $scene->isDark()) {
             $warnings[] = Fact::of('exposure-plan.light-dark-take-off', words: $filter->words());
         }
         if ($stops < -self::OFF) {
             $warnings[] = Fact::of('exposure-plan.too-dark-stops-without', stops: -$stops);
-        } elseif (abs($left) > self::OFF) {
+        } elseif ($bag !== [] && abs($left) > self::OFF) {
             $warnings[] = Fact::of(
                 'exposure-plan.nearest-filter-bag-leaves', left: abs($left),
                 value: $left > 0 ? Fact::of('exposure-plan.too-bright') : Fact::of('exposure-plan.too-dark'),
@@ -85,9 +91,43 @@ final readonly class ExposurePlan
             );
         }
 
+        array_push($warnings, ...self::hints($camera, $iso, $aperture, $stops, $left));
+
         return new self(
             $fps, $exposure, $wanted, $value, $stops, $filter, $left, $kelvin ?? $scene->kelvin(), $limit,
             Sharpness::hyperfocal($focal, $aperture, $circle) / 2, $warnings,
         );
+    }
+
+    /** What is shown of it in a line: on cards, in the field. */
+    public function words(): Fact
+    {
+        return Fact::of(
+            'exposure-plan.set', shutter: $this->exposure->shutter->words(), aperture: Fields::written($this->exposure->aperture),
+            iso: Fields::written($this->exposure->iso), filter: $this->filter->words(), kelvin: $this->kelvin,
+            fps: Fields::written($this->fps),
+        );
+    }
+
+    /**
+     * Why ISO and aperture are as they are, and what else they could be.
+     *
+     * @return list<Fact>
+     */
+    private static function hints(CraftCamera $camera, float $iso, float $aperture, float $stops, float $left): array
+    {
+        $hints = [];
+        if ($iso > self::LOWEST_ISO && $stops > self::OFF) {
+            $hints[] = Fact::of('exposure-plan.iso-higher-than-needed', iso: Fields::written($iso), stops: log($iso / self::LOWEST_ISO, 2));
+        }
+        $widest = Statistics::least($camera->apertures);
+        if (count($camera->apertures) > 1 && $left < -self::OFF && $aperture > $widest) {
+            $hints[] = Fact::of('exposure-plan.open-aperture', widest: Fields::written($widest), stops: 2 * log($aperture / $widest, 2));
+        }
+        if (count($camera->apertures) === 1 && abs($left) > self::OFF) {
+            $hints[] = Fact::of('exposure-plan.one-aperture', aperture: Fields::written($widest));
+        }
+
+        return $hints;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Camera;
 
 use Larkspur\Fact;
+use Larkspur\Measure\Angle;
 
 /**
  * What a scene is like, for who has no light meter at hand: an EV at ISO 100 (after ANSI PH2.7-1986, from memory; good to one stop)
@@ -22,6 +23,21 @@ enum Scene: string
     case Blue = 'blue';
     case Night = 'night';
     case Indoors = 'indoors';
+
+    /**
+     * The light under a clear sky with the sun at an elevation, rad: what is taken where nobody said (civil twilight ends at -6 degrees,
+     * nautical at -12; the steps above are common practice, no published source). Full sun where the sun is not known.
+     */
+    public static function under(?float $elevation): self
+    {
+        return match (true) {
+            $elevation === null || $elevation >= 8 * Angle::DEGREE => self::Sun,
+            $elevation >= 0.0 => self::Low,
+            $elevation >= -6 * Angle::DEGREE => self::Dusk,
+            $elevation >= -12 * Angle::DEGREE => self::Blue,
+            default => self::Night,
+        };
+    }
 
     public function words(): Fact
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Larkspur\Choreography;
 
+use Larkspur\Camera\ExposureWish;
 use Larkspur\Fields;
 use Larkspur\Site\Light;
 
@@ -20,6 +21,7 @@ final readonly class Brief
      * @param  string  $sound  what to record on the ground for it
      * @param  ?string  $hidden  id of what must not be seen at the start
      * @param  Layers  $layers  between which its depth is to be
+     * @param  ?ExposureWish  $exposure  what the camera is set for; null where nobody said
      * @param  bool  $must  whether the day failed without it
      */
     public function __construct(
@@ -32,6 +34,7 @@ final readonly class Brief
         public string $sound = '',
         public ?string $hidden = null,
         public Layers $layers = new Layers,
+        public ?ExposureWish $exposure = null,
     ) {
     }
 
@@ -47,13 +50,14 @@ final readonly class Brief
             $fields->textOrNull('sound') ?? '',
             $fields->textOrNull('hidden'),
             Layers::read($fields->groupOrNull('layers')),
+            $fields->has('exposure') ? ExposureWish::read($fields->group('exposure')) : null,
         );
     }
 
     /**
      * @return array{
      *     purpose: string, light: array{side: string, hour: string}, passes: int, must: bool, delivered_px: int, use_s: float,
-     *     sound: string, hidden: ?string, layers: array{near: ?string, far: ?string},
+     *     sound: string, hidden: ?string, layers: array{near: ?string, far: ?string}, exposure?: array<string, mixed>,
      * }
      */
     public function toArray(): array
@@ -61,7 +65,7 @@ final readonly class Brief
         return [
             'purpose' => $this->purpose, 'light' => $this->light->toArray(), 'passes' => $this->passes, 'must' => $this->must,
             'delivered_px' => $this->delivered, 'use_s' => $this->use, 'sound' => $this->sound, 'hidden' => $this->hidden,
-            'layers' => $this->layers->toArray(),
+            'layers' => $this->layers->toArray(), ...$this->exposure === null ? [] : ['exposure' => $this->exposure->toArray()],
         ];
     }
 }

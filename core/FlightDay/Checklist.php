@@ -31,16 +31,21 @@ final class Checklist
      * @param  bool  $cold  whether fingers and batteries have to be kept warm
      * @param  bool  $ducted  whether one of the craft is ducted
      * @param  bool  $near  whether one of the shots comes near to something
+     * @param  int  $open  shots whose camera nobody has set yet: nothing is said of their filters
      * @return list<array{id: string, title: Fact, items: list<array{id: string, text: Fact}>}>
      */
     public static function of(
         array $crafts, Batteries $batteries, array $filters, array $kelvins, float $returnHeight, bool $cold, bool $ducted, bool $near,
+        int $open = 0,
     ): array {
         $bag = [
             'batteries' => Fact::of('checklist.all-full-controller-tablet', count: $batteries->count),
-            'filters' => $filters === []
-                ? Fact::of('checklist.filter-wanted-today-clear')
-                : Fact::of('checklist.filters-clean', filters: $filters),
+            'filters' => match (true) {
+                $filters !== [] && $open > 0 => Fact::of('checklist.filters-clean-and-open', filters: $filters, open: $open),
+                $filters !== [] => Fact::of('checklist.filters-clean', filters: $filters),
+                $open > 0 => Fact::of('checklist.filters-open', open: $open),
+                default => Fact::of('checklist.filter-wanted-today-clear'),
+            },
         ];
         foreach ($crafts as $k => $craft) {
             $bag["propellers-$k"] = Fact::of('checklist.propellers-all-own-type', craft: $craft);

@@ -18,6 +18,7 @@ use Documents\Plan\PlanNumber;
 use Documents\Plan\Press;
 use Documents\Plan\Samples;
 use Documents\Shape;
+use Larkspur\Camera\ExposurePlan;
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Finding as Check;
 use Larkspur\Choreography\Plan;
@@ -40,6 +41,7 @@ final readonly class DayCard implements Document
      * @param  Map<list<float>>  $fingers
      * @param  list<Frame>  $frames
      * @param  list<Finding>  $findings  those that are not well
+     * @param  ?Fact  $exposure  what its camera is set to
      */
     public function __construct(
         public int $shotId,
@@ -64,12 +66,14 @@ final readonly class DayCard implements Document
         public array $frames,
         public FullCamera $camera,
         public array $findings,
+        public ?Fact $exposure = null,
     ) {
     }
 
     /** @param  ?list<array{float, float}>  $windows  s since 1970 */
-    public static function of(int $shot, string $title, int $rigVersion, string $mode, Plan $plan, Brief $brief, ?array $windows): self
-    {
+    public static function of(
+        int $shot, string $title, int $rigVersion, string $mode, Plan $plan, Brief $brief, ?array $windows, ?ExposurePlan $exposure = null,
+    ): self {
         $whole = PlanDocument::of($plan, self::STRIDE);
 
         return new self(
@@ -81,6 +85,7 @@ final readonly class DayCard implements Document
             phases: $whole->phases, samples: $whole->samples, fingers: $whole->fingers,
             frames: $whole->frames, camera: $whole->camera,
             findings: array_values(array_filter($whole->findings, static fn (Finding $one): bool => $one->state !== Check::OK)),
+            exposure: $exposure?->words(),
         );
     }
 }

@@ -179,7 +179,7 @@ final class ExposureTest extends TestCase
     ): array {
         $camera = Craft::read(Fields::of(Rigs::crafts()['curlew']))->camera;
         $plan = ExposurePlan::of(
-            $camera, $camera->focals[0], 25.0, $iso, $aperture, $scene, null, $bag, null, $automatic, clipped: $clipped,
+            $camera, $camera->focals[0], 25.0, $iso, $aperture, $scene, null, $bag, null, $automatic, histogram: new Histogram($clipped),
         );
 
         return Wire::document(ExposureDocument::of($plan, $camera), null);

@@ -75,14 +75,14 @@ final class DayTest extends FeatureCase
         $windy = $this->putJson("/api/v1/days/$id", [...$form, 'version' => 1])->assertOk();
         $windy->assertJsonPath('timetable.slots', []);
         self::assertStringContainsString('Gusts', $windy->json('timetable.left.0.why'));
-        // Two of its four passes were flown: planned anew, two are left.
+        // One of its four passes is kept, one is to be flown again, one was dropped: planned anew, three are left.
         $this->postJson(
             "/api/v1/days/$id/entries",
             ['entries' => [self::pass($shot, 1, 'kept'), self::pass($shot, 2, 'again'), self::pass($shot, 3, 'dropped')]],
         )->assertOk()->assertJsonPath("passes.shot-$shot->id.2.verdict", 'dropped');
         $form['document']['weather'] = null;
         $form['document']['replanned'] = true;
-        $this->putJson("/api/v1/days/$id", [...$form, 'version' => 2])->assertOk()->assertJsonPath('timetable.slots.0.passes', 2);
+        $this->putJson("/api/v1/days/$id", [...$form, 'version' => 2])->assertOk()->assertJsonPath('timetable.slots.0.passes', 3);
         $form['document']['only_must'] = true;
         $this->putJson("/api/v1/days/$id", [...$form, 'version' => 3])->assertOk()->assertJsonPath('timetable.slots', []);
         $this->putJson("/api/v1/days/$id", [...$form, 'version' => 3])->assertConflict()->assertJsonPath('version', 4);
@@ -115,6 +115,40 @@ final class DayTest extends FeatureCase
             ]]],
         )->assertOk();
         self::assertCount(1, $conflict->json('conflicts'));
+    }
+
+    public function test_a_clock_that_is_an_hour_behind_is_put_right_by_what_it_says_of_now(): void
+    {
+        [$user, $shot] = $this->shot();
+        $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
+        $behind = now()->subHour();
+        $entry = [
+            'uuid' => '5f0c0a52-8c5b-4d0f-a0b0-000000000011', 'kind' => 'battery', 'item' => 'battery-1', 'payload' => ['on' => true],
+            'device' => 'tablet', 'made_at' => $behind->copy()->subMinutes(2)->toIso8601ZuluString(),
+        ];
+        $this->postJson("/api/v1/days/$id/entries", ['entries' => [$entry], 'sent_at' => $behind->toIso8601ZuluString()])->assertOk();
+        self::assertEqualsWithDelta(120, now()->diffInSeconds(DayEntry::query()->firstOrFail()->made_at, true), 3);
+        $log = $this->getJson("/api/v1/days/$id/log")->assertOk();
+        self::assertTrue($log->json('batteries.battery-1.running'));
+    }
+
+    public function test_what_the_camera_is_set_to_goes_along_and_fills_the_bag(): void
+    {
+        [$user, $shot] = $this->shot();
+        $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
+        $filters = fn (): string => collect($this->getJson("/api/v1/days/$id")->assertOk()->json('lists.0.items'))
+            ->firstWhere('id', 'bag-filters')['text'];
+        self::assertStringContainsString('1 shot the camera is not set yet', $filters());
+        $kept = $this->getJson("/api/v1/shots/$shot->id")->json();
+        $shot->refresh()->update(['brief' => [
+            ...$kept['brief'],
+            'exposure' => ['fps' => 25, 'iso' => 100, 'meter_shutter' => 1600, 'filters' => [8, 32, 64], 'kelvin' => 5600],
+        ]]);
+        $this->getJson("/api/v1/shots/$shot->id")->assertJsonPath('brief.exposure.meter_shutter', 1600);
+        $card = $this->getJson("/api/v1/days/$id")->json('cards.0.exposure');
+        self::assertStringContainsString('1/50 s', $card);
+        self::assertStringContainsString('ND32, 5600 K, 25 frames a second', $card);
+        self::assertStringContainsString('ND32', $filters());
     }
 
     public function test_a_day_is_its_operator_s_and_the_trainers(): void

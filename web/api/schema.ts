@@ -2200,6 +2200,7 @@ export interface components {
             sound: string;
             hidden: string | null;
             layers?: components["schemas"]["Layers"];
+            exposure?: components["schemas"]["ExposureWish"];
         };
         Camera: {
             /**
@@ -2458,6 +2459,8 @@ export interface components {
             camera: components["schemas"]["FullCamera"];
             /** @description those that are not well */
             findings: components["schemas"]["Finding"][];
+            /** @description what its camera is set to */
+            exposure: string | null;
         };
         DayDetail: components["schemas"]["Day"] & components["schemas"]["DayPlan"] & {
             document: components["schemas"]["DayDocument"];
@@ -2698,16 +2701,25 @@ export interface components {
             off_stops: number;
             angle_deg: number;
         };
-        ExposureWanted: {
-            /** @description What a camera is to be set for. */
+        ExposureWanted: components["schemas"]["ExposureWish"] & {
             rig_id: number;
+            /** @description how high the sun stands as it is flown */
+            sun_deg?: number | null;
+        };
+        ExposureWish: {
+            /** @description What a camera is to be set for: the wish itself is read, and refused, by core/. */
             fps?: number;
             iso?: number;
             aperture?: number;
-            /** @description estimate, where there is no meter */
-            scene?: string;
+            /** @description estimate, where there is no meter; by the sun where nothing is said */
+            scene?: string | null;
             /** @description EV at ISO 100 */
             meter_ev?: number | null;
+            /** @description as a meter shows it: 1600 for 1/1600 */
+            meter_shutter?: number | null;
+            /** @description at which it shows it */
+            meter_iso?: number | null;
+            meter_aperture?: number | null;
             /** @description factors in the bag */
             filters?: number[];
             kelvin?: number | null;
@@ -2715,6 +2727,8 @@ export interface components {
             angle_deg?: number;
             /** @description percent of the picture against the right edge */
             clipped?: number;
+            /** @description percent against the left edge */
+            crushed?: number;
         };
         Facet: {
             name: string;

@@ -27,6 +27,8 @@ return [
     'cautions.low-manned-aircraft-come' => 'Low manned aircraft come first: listen, descend, land.',
     'checklist.all-full-controller-tablet' => '{count, plural, one {# battery} other {# batteries}}, all full; controller and tablet full',
     'checklist.filter-wanted-today-clear' => 'No filter is wanted today; the clear one is on',
+    'checklist.filters-clean-and-open' => 'Filters {filters}, clean; and those of {open, plural, one {# shot} other {# shots}} whose camera is not set yet',
+    'checklist.filters-open' => 'Filters: of {open, plural, one {# shot} other {# shots}} the camera is not set yet, see Light',
     'checklist.filters-clean' => 'Filters {filters}, clean',
     'checklist.propellers-all-own-type' => 'Propellers of {craft}: all of its own type, none chipped, a spare set',
     'checklist.memory-cards-empty-one' => 'Memory cards empty, one to spare',

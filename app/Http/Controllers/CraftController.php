@@ -12,12 +12,12 @@ use App\Http\Requests\CraftForm;
 use App\Http\Requests\StepTestRequest;
 use App\Models\Craft;
 use App\Models\Rig;
+use Closure;
 use Documents\Rig\HoverPointDocument;
 use Documents\Rig\StepFitDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Larkspur\Rig\Craft as CraftSheet;
-use Larkspur\Rig\Ducted;
 use Larkspur\Telemetry\Analysis\HoverPoint;
 use Larkspur\Telemetry\Analysis\StepTest;
 use OpenApi\Attributes as OA;
@@ -147,9 +147,15 @@ final class CraftController extends Controller
         return $this->answer(HoverPointDocument::of($hover));
     }
 
-    /** How the throttle of a kept rig is set up; null where it has none. */
-    private function flownWith(int $rig): ?Ducted
+    /**
+     * How the throttle of a kept rig is set up; null where it has none.
+     *
+     * @return ?Closure(float): float
+     */
+    private function flownWith(int $rig): ?Closure
     {
-        return $this->seen(Rig::class, $rig)->sheet()->ducted;
+        $ducted = $this->seen(Rig::class, $rig)->sheet()->ducted;
+
+        return $ducted === null ? null : $ducted->throttle(...);
     }
 }

@@ -56,6 +56,6 @@ final class LightController extends Controller
     ])]
     public function exposure(ExposureWanted $request, TellExposure $tell): JsonResponse
     {
-        return $this->answer($tell($this->seen(Rig::class, $request->integer('rig_id'))->load('model'), $request->wanted()));
+        return $this->answer($tell($this->seen(Rig::class, $request->integer('rig_id'))->load('model'), $request->wish(), $request->sun()));
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Larkspur\Telemetry\Analysis;
 
+use Closure;
 use Larkspur\Fact;
 use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
-use Larkspur\Rig\Ducted;
 use Larkspur\Telemetry\FlightLog;
 
 /** The share of full throttle at which a craft holds its height, from a hover log or from trials, with one standard deviation. */
@@ -29,10 +29,10 @@ final readonly class HoverPoint
     /**
      * Where the craft neither rose nor sank and the stick stood still, the throttle was that of the hover.
      *
-     * @param  ?Ducted  $flown  how the throttle was set up as the log was flown: its curve and limit say what the stick gave; a straight
-     *     one to the full where null
+     * @param  ?Closure(float): float  $throttle  how it was set up as the log was flown: share of full, for the stick from its lower
+     *     stop (0) to its upper one (1); a straight one to the full where null
      */
-    public static function ofLog(FlightLog $log, ?Ducted $flown = null): self
+    public static function ofLog(FlightLog $log, ?Closure $throttle = null): self
     {
         $stick = $log->column('stick_climb');
         if ($stick === []) {
@@ -59,7 +59,7 @@ final readonly class HoverPoint
             $moved = abs($stick[$b] - $stick[$a]) / ($t[$b] - $t[$a]);
             if (abs($rate) < self::STILL && abs($own) < 2 * self::STILL && $moved < self::STEADY) {
                 $pressed = ($stick[$i] + 1) / 2;
-                $held[] = $flown?->throttle($pressed) ?? $pressed;
+                $held[] = $throttle === null ? $pressed : $throttle($pressed);
                 $seconds += $i > 0 ? $t[$i] - $t[$i - 1] : 0.0;
             }
         }

@@ -112,7 +112,7 @@ final class AdvisorTest extends TestCase
         $now = DemandFit::of($tilt, $mode, $wish->nudge);
 
         self::assertGreaterThan(1.0, $now->reach);
-        self::assertStringContainsString('deg/s at', implode(' ', array_map(said(...), $now->troubles($wish))));
+        self::assertStringContainsString('°/s at', implode(' ', array_map(said(...), $now->troubles($wish))));
         self::assertLessThan(1.0, DemandFit::of($tilt, SettingsAdvice::of($craft, $mode, $demands, $wish)->advised, $wish->nudge)->reach);
     }
 

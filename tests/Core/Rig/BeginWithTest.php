@@ -10,6 +10,7 @@ use Larkspur\Controls\Finger;
 use Larkspur\Controls\Response;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
 use Larkspur\Refusal;
 use Larkspur\Rig\Conversion;
 use Larkspur\Rig\Craft;
@@ -72,7 +73,10 @@ final class BeginWithTest extends TestCase
             $mode = $craft->stock->mode('standard')->with(Finger::Run, curve: new HalfStickCurve($half));
             $said = self::effect($craft, $mode)->finger(Finger::Run)->feel();
 
-            return [$said->code, $said->values['full']->value];
+            $whole = $said->values['full'];
+            self::assertInstanceOf(Quantity::class, $whole);
+
+            return [$said->code, $whole->value];
         };
         $full = $craft->stock->mode('standard')->run;
         self::assertSame([['curve.feel.soft', $full], ['curve.feel.straight', $full], ['curve.feel.sharp', $full]],
@@ -85,7 +89,7 @@ final class BeginWithTest extends TestCase
         $said = Conversion::of(new HalfStickCurve(0.35), 'soft-expo');
         $nearest = $said->curve;
         self::assertInstanceOf(CubicExpoCurve::class, $nearest);
-        $e = $nearest->toArray()['value'];
+        $e = $nearest->toArray()['value'] ?? self::fail('It has no number.');
         self::assertEqualsWithDelta(0.1 - 0.099 * $e - 0.1 ** (log(0.35) / log(0.5)), $said->atTenth, 1e-6);
         self::assertGreaterThan(0.005, abs($said->atTenth));
     }

@@ -94,7 +94,7 @@ final class DuctedTest extends TestCase
             'heading_deg' => array_fill(0, 200, 0.0), 'gimbal_tilt_deg' => array_fill(0, 200, 0.0),
             'stick_climb' => array_fill(0, 200, 2 * $low - 1),
         ]);
-        $found = HoverPoint::ofLog($log, $flown)->throttle;
+        $found = HoverPoint::ofLog($log, $flown->throttle(...))->throttle;
         self::assertEqualsWithDelta(0.33, $found, 0.001);
         $set = new Ducted(round($found, 3), 0.85, 0.4, true, 0.2, 2.0);
         // Flown: thrust over weight is the throttle over that of the hover of the craft itself.
@@ -129,7 +129,8 @@ final class DuctedTest extends TestCase
         self::assertEqualsWithDelta(0.43, $hover->throttle, 0.005);
         // Flown with a throttle that hovers at 40 % at half stick, limited to 80 %, softened: what the stick gave is what that says.
         $flown = new Ducted(0.4, 0.8, 0.5, true, 0.2, 2.0);
-        self::assertEqualsWithDelta($flown->throttle(0.43), HoverPoint::ofLog(new FlightLog($columns), $flown)->throttle, 0.002);
+        $through = HoverPoint::ofLog(new FlightLog($columns), $flown->throttle(...))->throttle;
+        self::assertEqualsWithDelta($flown->throttle(0.43), $through, 0.002);
         foreach ([
             array_diff_key($columns, ['stick_climb' => 1]), [...$columns, 'alt_m' => array_map(static fn (float $s): float => 2 * $s, $t)],
         ] as $bad) {

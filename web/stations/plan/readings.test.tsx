@@ -171,13 +171,15 @@ describe('exposure', () => {
         rigId={3}
         home={{ lat: 57.6, lon: -0.4 }}
         time={Date.parse('2026-06-03T12:00:00Z') / 1000}
+        sun={50.31}
+        shot={null}
       />,
     );
     // A filter of the bag bears the same name.
     expect((await screen.findAllByText('ND32')).length).toBe(2);
     expect(screen.getByRole('alert').textContent).toBe('Look out.');
     fireEvent.click(screen.getByRole('button', { name: 'Read the meter (simulated)' }));
-    await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ meter_ev: 13.2, rig_id: 3 }));
+    await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ meter_ev: 13.2, rig_id: 3, sun_deg: 50.3 }));
   });
 });
 

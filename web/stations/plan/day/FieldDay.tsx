@@ -11,7 +11,7 @@ import { Skeleton } from '~/kit/Skeleton';
 import { SmallFrame } from '~/pictures/FrameStrip';
 import { SiteSheet } from '~/pictures/SiteSheet';
 import { laneOf, StaveLanes } from '~/pictures/StaveLanes';
-import { clock, hour, type Units } from '~/units';
+import { clock, hour, type Units, withUnit } from '~/units';
 import { SubjectBrief } from '../Cues';
 import { Numbers } from '../Numbers';
 import type { Day } from './fieldStore';
@@ -437,7 +437,23 @@ function AtHand({ day, shot, units }: { day: Day; shot: number; units: Units }) 
   return (
     <section aria-label="The shot at hand" className="grid gap-2">
       <h2>At hand: {card.title}</h2>
+      <p className="m-0 figure text-lg">
+        {(
+          [
+            ['radius_m', 'radius', 'm'],
+            ['pace_mps', 'pace', 'm/s'],
+          ] as const
+        )
+          .filter(([id]) => typeof card.parameters[id] === 'number')
+          .map(([id, name, unit]) => `${name} ${withUnit(Number(card.parameters[id]), unit, units)}`)
+          .join(', ')}
+      </p>
       {first.length > 0 && <Numbers numbers={first} units={units} />}
+      {card.exposure != null && (
+        <p className="m-0">
+          <strong>Camera:</strong> {card.exposure}
+        </p>
+      )}
       {/* A day that was taken along by an earlier release has no map. */}
       {day.drawn && (
         <div className="h-72 bg-card border-2 border-line rounded-md overflow-hidden">
@@ -457,7 +473,7 @@ function AtHand({ day, shot, units }: { day: Day; shot: number; units: Units }) 
         {card.cues.map((cue) => (
           <li
             key={`${cue.t} ${cue.text}`}
-            className="grid grid-cols-[4rem_1fr] gap-x-2 py-1 border-b border-line text-lg"
+            className="grid grid-cols-[5rem_1fr] gap-x-2 py-1 border-b border-line text-lg"
           >
             <span className="figure">{cue.t.toFixed(1)} s</span>
             <span>
@@ -594,7 +610,7 @@ function Shots({ day, units }: { day: Day; units: Units }) {
             {card.cues.map((cue) => (
               <li
                 key={`${cue.t} ${cue.text}`}
-                className="grid grid-cols-[4rem_1fr] gap-x-2 py-1 border-b border-line"
+                className="grid grid-cols-[5rem_1fr] gap-x-2 py-1 border-b border-line"
               >
                 <span className="figure">{cue.t.toFixed(1)} s</span>
                 <span>
@@ -612,6 +628,7 @@ function Shots({ day, units }: { day: Day; units: Units }) {
               {finding.text}
             </p>
           ))}
+          {card.exposure != null && <p className="m-0 mt-1">Camera: {card.exposure}</p>}
           {card.brief.sound !== '' && <p className="m-0 mt-1">Sound: {card.brief.sound}</p>}
         </details>
       ))}

@@ -1,5 +1,5 @@
 // Exposure: shutter by frame rate, filter by the light, one white balance for the whole shot, and how the histogram is read.
-import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answered, api, type Schemas } from '~/api/client';
 import { Button } from '~/kit/Button';
@@ -10,27 +10,32 @@ import { NumberRow } from '~/kit/NumberRow';
 import { Pick } from '~/kit/Pick';
 import { useSession } from '~/shell/session';
 import { figure, withUnit } from '~/units';
+import { draftOf } from '../draft';
 
-type Props = { rigId: number; home: { lat: number; lon: number }; time: number };
+type Wish = Schemas['ExposureWish'];
+
+type Props = {
+  rigId: number;
+  home: { lat: number; lon: number };
+  time: number;
+  /** How high the sun stands then, degrees; null where it is not known. */
+  sun: number | null;
+  /** The shot that it is set for: kept with it, and so on its card and in the field. */
+  shot: Schemas['Shot'] | null;
+};
 
 const BAG = [4, 8, 16, 32, 64, 128, 256, 512, 1000];
 
-export function ExposureCard({ rigId, home, time }: Props) {
+export function ExposureCard({ rigId, home, time, sun, shot }: Props) {
+  const client = useQueryClient();
   const { units } = useSession();
-  const [wish, setWish] = useState<Schemas['ExposureWanted']>({
-    rig_id: rigId,
-    iso: 100,
-    scene: 'sun',
-    meter_ev: null,
-    filters: [8, 16, 32, 64],
-    kelvin: null,
-    automatic_white: false,
-    clipped: 0,
-  });
-  const put = (change: Partial<Schemas['ExposureWanted']>) => setWish({ ...wish, ...change });
+  const [wish, setWish] = useState<Wish>(shot?.brief.exposure ?? { filters: [8, 16, 32, 64] });
+  const [simulated, setSimulated] = useState(false);
+  const put = (change: Partial<Wish>) => setWish((now) => said({ ...now, ...change }));
+  const asked = { ...wish, rig_id: rigId, sun_deg: sun === null ? null : Math.round(10 * sun) / 10 };
   const answer = useQuery({
-    queryKey: ['exposure', wish],
-    queryFn: () => answered(api.POST('/exposures', { body: wish })),
+    queryKey: ['exposure', asked],
+    queryFn: () => answered(api.POST('/exposures', { body: asked })),
     placeholderData: keepPreviousData,
     retry: false,
   });
@@ -41,14 +46,50 @@ export function ExposureCard({ rigId, home, time }: Props) {
           params: { query: { lat: home.lat, lon: home.lon, at: new Date(1000 * time).toISOString() } },
         }),
       ),
-    onSuccess: (read) => put({ meter_ev: read.ev }),
+    onSuccess: (read) => {
+      put({ meter_ev: read.ev, meter_shutter: null, meter_iso: null, meter_aperture: null });
+      setSimulated(true);
+    },
   });
-  const found = answer.data;
+  const keep = useMutation({
+    mutationFn: (shot: Schemas['Shot']) =>
+      answered(
+        api.PUT('/shots/{shot}', {
+          params: { path: { shot: shot.id } },
+          body: {
+            ...draftOf(shot),
+            brief: { ...shot.brief, exposure: wish },
+            title: shot.title,
+            version: shot.version,
+          },
+        }),
+      ),
+    onSuccess: (kept) => {
+      client.setQueryData(['shot', kept.id], kept);
+      void client.invalidateQueries({ queryKey: ['shots'] });
+    },
+  });
+  const unkept = shot !== null && JSON.stringify(shot.brief.exposure ?? null) !== JSON.stringify(wish);
+  // A value that is refused leaves the form as it was, with the reason above it.
+  const [last, setLast] = useState(answer.data);
+  if (answer.data !== undefined && answer.data !== last) setLast(answer.data);
+  const found = answer.data ?? last;
+  const metered = wish.meter_shutter != null || wish.meter_ev != null;
   if (!found && !answer.error) return null;
   return (
     <Card className="p-3 grid gap-2.5" label="Exposure">
       <h2>Exposure</h2>
       {answer.error && <Notice error={answer.error} />}
+      {keep.error && <Notice error={keep.error} />}
+      {shot !== null && (
+        <Button
+          primary
+          disabled={!unkept || keep.isPending || answer.error !== null}
+          onClick={() => keep.mutate(shot)}
+        >
+          {unkept ? 'Keep it with the shot' : 'Kept with the shot'}
+        </Button>
+      )}
       {found && (
         <>
           <dl className="m-0 grid grid-cols-2 gap-2">
@@ -66,7 +107,15 @@ export function ExposureCard({ rigId, home, time }: Props) {
             <Big
               label="Scene"
               value={`EV ${figure(found.scene_ev, 1)}`}
-              more={wish.meter_ev == null ? 'estimated' : 'metered'}
+              more={
+                metered
+                  ? simulated
+                    ? 'metered, simulated'
+                    : 'metered'
+                  : wish.scene == null
+                    ? 'by the sun as it stands then'
+                    : 'estimated'
+              }
             />
           </dl>
           {found.warnings.map((warning) => (
@@ -99,10 +148,55 @@ export function ExposureCard({ rigId, home, time }: Props) {
           />
           <Pick
             label="The scene, where there is no meter"
-            value={wish.scene ?? 'sun'}
-            onChange={(scene) => put({ scene, meter_ev: null })}
-            options={found.scenes.map((one) => ({ value: one.id, label: one.name }))}
+            value={wish.scene ?? 'by-sun'}
+            onChange={(scene) =>
+              put({
+                scene: scene === 'by-sun' ? null : scene,
+                meter_ev: null,
+                meter_shutter: null,
+                meter_iso: null,
+                meter_aperture: null,
+              })
+            }
+            options={[
+              { value: 'by-sun', label: 'By the sun, under a clear sky' },
+              ...found.scenes.map((one) => ({ value: one.id, label: one.name })),
+            ]}
           />
+          <NumberRow
+            name="A meter shows 1 over"
+            label="Metered shutter, 1 over"
+            value={wish.meter_shutter ?? 0}
+            unit=""
+            units={units}
+            places={0}
+            onChange={(shutter) => {
+              setSimulated(false);
+              put({ meter_shutter: shutter > 0 ? shutter : null, meter_ev: null });
+            }}
+          />
+          {wish.meter_shutter != null && (
+            <>
+              <NumberRow
+                name="at ISO"
+                label="Metered at ISO"
+                value={wish.meter_iso ?? found.iso}
+                unit=""
+                units={units}
+                places={0}
+                onChange={(meter_iso) => put({ meter_iso })}
+              />
+              <NumberRow
+                name="and f/"
+                label="Metered at aperture"
+                value={wish.meter_aperture ?? found.aperture}
+                unit=""
+                units={units}
+                places={1}
+                onChange={(meter_aperture) => put({ meter_aperture })}
+              />
+            </>
+          )}
           <Button onClick={() => meter.mutate()} disabled={meter.isPending}>
             Read the meter (simulated)
           </Button>
@@ -140,6 +234,16 @@ export function ExposureCard({ rigId, home, time }: Props) {
               { value: 'auto', label: 'Automatic' },
             ]}
           />
+          {!wish.automatic_white && (
+            <NumberRow
+              label="Fixed at"
+              value={wish.kelvin ?? found.white_balance_k}
+              unit="K"
+              units={units}
+              places={0}
+              onChange={(kelvin) => put({ kelvin: Math.round(kelvin) })}
+            />
+          )}
           <NumberRow
             name="Histogram against its right edge"
             label="Clipped"
@@ -148,6 +252,15 @@ export function ExposureCard({ rigId, home, time }: Props) {
             units={units}
             places={1}
             onChange={(clipped) => put({ clipped: Math.max(0, Math.min(100, clipped)) })}
+          />
+          <NumberRow
+            name="against its left edge"
+            label="Crushed"
+            value={wish.crushed ?? 0}
+            unit="%"
+            units={units}
+            places={1}
+            onChange={(crushed) => put({ crushed: Math.max(0, Math.min(100, crushed)) })}
           />
           <p className="m-0 text-sm text-ink-soft">
             What touches the right edge is white for ever: lower the exposure until only a glint does. Sharp
@@ -158,6 +271,11 @@ export function ExposureCard({ rigId, home, time }: Props) {
       )}
     </Card>
   );
+}
+
+/** What is left open is not written. */
+function said(wish: Wish): Wish {
+  return Object.fromEntries(Object.entries(wish).filter(([, one]) => one !== null)) as Wish;
 }
 
 function Big({ label, value, more }: { label: string; value: string; more: string }) {

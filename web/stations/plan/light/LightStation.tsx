@@ -186,7 +186,15 @@ function Light({ site, shot, shots }: Props) {
             onChange={(next) => setSearch({ date: next }, { replace: true })}
           />
         </Card>
-        {shot && <ExposureCard rigId={shot.rig_id} home={site.document.home} time={time} />}
+        {shot && (
+          <ExposureCard
+            rigId={shot.rig_id}
+            home={site.document.home}
+            time={time}
+            sun={sun?.altitude ?? null}
+            shot={shot}
+          />
+        )}
         {shot && shot.brief.sound !== '' && (
           <Card className="p-3">
             <h2>Sound from the ground</h2>
