@@ -173,6 +173,7 @@ Route::middleware(['auth:sanctum', GuardAccount::class, 'throttle:asked'])->grou
     Route::get('judging', [JudgingController::class, 'show']);
     Route::put('judging', [JudgingController::class, 'update']);
     Route::put('house', [HouseController::class, 'school']);
+    Route::put('gates', [HouseController::class, 'gates']);
     Route::get('house-style', [HouseController::class, 'style']);
     Route::put('house-style', [HouseController::class, 'hold']);
     Route::put('operators/{operator}/house', [HouseController::class, 'operator'])->whereNumber('operator');

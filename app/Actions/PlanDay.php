@@ -14,6 +14,7 @@ use Documents\Day\DayList;
 use Documents\Day\DayPlan;
 use Documents\Day\DayProblem;
 use Documents\Day\FieldLogDocument;
+use Documents\Day\GatesDocument;
 use Documents\Day\ReturnHeightDocument;
 use Documents\Day\TimetableDocument;
 use Documents\InHands;
@@ -35,6 +36,7 @@ use Larkspur\FlightDay\DayLimits;
 use Larkspur\FlightDay\DayShot;
 use Larkspur\FlightDay\FieldEntry;
 use Larkspur\FlightDay\FieldLog;
+use Larkspur\FlightDay\Gates;
 use Larkspur\FlightDay\OrderSearch;
 use Larkspur\FlightDay\ReturnHeight;
 use Larkspur\Refusal;
@@ -74,7 +76,8 @@ final readonly class PlanDay
         $shots->whereIn('id', $this->wanted($day));
 
         return hash('sha256', (string) json_encode([
-            $day->id, $day->document, $day->day(), $day->title, $day->updated_at, $day->site->only(['id', 'name']),
+            $day->id, $day->document, $day->day(), $day->title, $day->purpose, $day->school->house_style,
+            $day->updated_at, $day->site->only(['id', 'name']),
             self::digest($day->site, 'document'),
             array_map(static fn (Shot $shot): array => [
                 $shot->only(['id', 'title', 'mode', 'rig_id', 'site_id']), self::digest($shot, 'intent', 'wind', 'brief'),
@@ -131,6 +134,13 @@ final readonly class PlanDay
         $return = ReturnHeight::of($site, $plans, $margin);
         $power = $batteries ?? Batteries::assumed();
 
+        $missing = array_values(array_filter(
+            ['airspace', 'authority', 'owner', 'rule_source'],
+            static fn (string $name): bool => trim((string) ($document->groupOrNull('permission')?->textOrNull($name) ?? '')) === '',
+        ));
+        $titled = array_map(static fn (array $one): array => ['title' => $one['shot']->title, 'plan' => $one['plan']], $planned);
+        $gates = Gates::of($day->purpose, $site, $titled, $return, $log, $day->school->gatesThatBind(), $missing);
+
         return new DayPlan(
             zone: $site->zone->name, begins: $begins === null ? null : SunDay::written($begins), timetable: $timetable, problem: $problem,
             batteries: $batteries === null ? null : BatteriesReading::of($batteries), light: SunDayDocument::of($sun),
@@ -138,17 +148,11 @@ final readonly class PlanDay
             lists: array_map(DayList::of(...), $this->lists($day, $planned, $power, $return)),
             cautions: array_map(
                 static fn (array $one): Caution => Caution::of($one, $day->updated_at->toDateString()),
-                Cautions::of(
-                    $site, array_map(static fn (array $one): array => ['title' => $one['shot']->title, 'plan' => $one['plan']], $planned),
-                    $power,
-                ),
+                Cautions::of($site, $titled, $power),
             ),
             cards: array_values(array_map(fn (array $one): InHands => $this->card($one['shot'], $one['plan'], $sun), $planned)),
             log: FieldLogDocument::of($log),
-            missing: array_values(array_filter(
-                ['airspace', 'authority', 'owner', 'rule_source'],
-                static fn (string $name): bool => trim((string) ($document->groupOrNull('permission')?->textOrNull($name) ?? '')) === '',
-            )),
+            missing: $missing, gates: GatesDocument::of($gates),
         );
     }
 

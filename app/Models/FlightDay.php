@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property int $site_id
  * @property string $title
  * @property Carbon $date
+ * @property-read School $school
  * @property string $purpose  what it is for
  * @property array<string, mixed> $document
  * @property int $version

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Larkspur\Fields;
+use Larkspur\FlightDay\Gates;
 use Larkspur\Scoring\JudgingStyle;
 use Larkspur\Site\Zone;
 use Larkspur\Training\HouseStyle;
@@ -23,7 +24,7 @@ use Larkspur\Training\HouseStyle;
  * @property bool $demo
  * @property array{
  *     crop_budget: float, comfort: array{least: float, most: float}, house?: string, tolerances?: array<string, float>,
- *     training?: array<string, mixed>,
+ *     training?: array<string, mixed>, gates?: list<string>,
  * } $house_style
  */
 final class School extends Model
@@ -58,6 +59,12 @@ final class School extends Model
     public function training(): HouseStyle
     {
         return HouseStyle::read(Fields::of($this->house_style['training'] ?? []));
+    }
+
+    /** @return list<string> gates without which none of its days counts as ready; the others warn */
+    public function gatesThatBind(): array
+    {
+        return array_values(array_intersect(Gates::IDS, $this->house_style['gates'] ?? Gates::BINDING));
     }
 
     public function judge(JudgingStyle $style): void

@@ -71,7 +71,8 @@ final readonly class ExposurePlan
             $warnings[] = Fact::of('exposure-plan.too-dark-stops-without', stops: -$stops);
         } elseif ($bag !== [] && abs($left) > self::OFF) {
             $warnings[] = Fact::of(
-                'exposure-plan.nearest-filter-bag-leaves', left: abs($left),
+                count($camera->apertures) > 1 ? 'exposure-plan.nearest-filter-bag-leaves' : 'exposure-plan.nearest-filter-one-aperture',
+                left: abs($left),
                 value: $left > 0 ? Fact::of('exposure-plan.too-bright') : Fact::of('exposure-plan.too-dark'),
             );
         }
@@ -123,9 +124,6 @@ final readonly class ExposurePlan
         $widest = Statistics::least($camera->apertures);
         if (count($camera->apertures) > 1 && $left < -self::OFF && $aperture > $widest) {
             $hints[] = Fact::of('exposure-plan.open-aperture', widest: Fields::written($widest), stops: 2 * log($aperture / $widest, 2));
-        }
-        if (count($camera->apertures) === 1 && abs($left) > self::OFF) {
-            $hints[] = Fact::of('exposure-plan.one-aperture', aperture: Fields::written($widest));
         }
 
         return $hints;

@@ -8,7 +8,7 @@ use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Refusal;
 
-/** One thing entered in the field: a tick, a pass that was flown, a battery begun or ended, a pass set right or taken back. */
+/** One thing entered in the field: a tick, a pass that was flown, a battery begun or ended, a pass set right, a decision. */
 final readonly class FieldEntry
 {
     public const TICK = 'tick';
@@ -19,7 +19,11 @@ final readonly class FieldEntry
 
     public const CORRECTION = 'correction';
 
-    public const KINDS = [self::TICK, self::PASS, self::BATTERY, self::CORRECTION];
+    public const DECISION = 'decision';
+
+    public const KINDS = [self::TICK, self::PASS, self::BATTERY, self::CORRECTION, self::DECISION];
+
+    public const CHOICES = ['go', 'wait', 'scrap'];
 
     public const VERDICTS = ['kept', 'again', 'dropped'];
 
@@ -32,6 +36,7 @@ final readonly class FieldEntry
      * @param  value-of<self::VERDICTS>|null  $verdict  of a pass; of a correction what holds instead, null where the pass is taken back
      * @param  string  $note  in the operator's words, such as "wind up"
      * @param  string  $of  uuid of the pass that is corrected
+     * @param  value-of<self::CHOICES>|null  $choice  of a decision
      */
     public function __construct(
         public string $uuid,
@@ -46,6 +51,7 @@ final readonly class FieldEntry
         public ?string $verdict = null,
         public string $note = '',
         public string $of = '',
+        public ?string $choice = null,
     ) {
     }
 
@@ -67,6 +73,14 @@ final readonly class FieldEntry
                 Fact::of('field-entry.number-1-one', verdicts: implode(', ', self::VERDICTS)),
             );
         }
+        /** @var value-of<self::CHOICES>|null $choice */
+        $choice = $payload->choiceOrNull('choice', self::CHOICES);
+        if ($kind === self::DECISION && $choice === null) {
+            throw new Refusal(
+                Fact::of('field-entry.decision-of'), $payload->place('choice'),
+                Fact::of('field-entry.one-of', choices: implode(', ', self::CHOICES)),
+            );
+        }
         $note = $payload->textOrNull('note') ?? '';
         $of = $payload->textOrNull('of') ?? '';
         if ($kind === self::CORRECTION && ($of === '' || strlen($of) > 40)) {
@@ -76,7 +90,7 @@ final readonly class FieldEntry
         return new self(
             $uuid, $kind, $item, $made, $received, $device, $by,
             $kind === self::TICK || $kind === self::BATTERY ? $payload->flag('on') : null,
-            $number === null ? null : (int) $number, $verdict, mb_substr($note, 0, 200), $of,
+            $number === null ? null : (int) $number, $verdict, mb_substr($note, 0, 200), $of, $choice,
         );
     }
 }

@@ -19,16 +19,18 @@ final readonly class FieldLog
      *     "shot-…"
      * @param  array<string, array{running: bool, since: ?float, flown: float}>  $batteries  by "battery-…"; flown in seconds
      * @param  list<array{item: string, text: Fact}>  $conflicts
+     * @param  array<string, array{choice: 'go'|'wait'|'scrap', note: string, by: string, made: float}>  $decisions  the latest by item
      */
-    private function __construct(public array $ticks, public array $passes, public array $batteries, public array $conflicts)
-    {
+    private function __construct(
+        public array $ticks, public array $passes, public array $batteries, public array $conflicts, public array $decisions,
+    ) {
     }
 
     /** @param  list<FieldEntry>  $entries  in any order */
     public static function of(array $entries): self
     {
         usort($entries, static fn (FieldEntry $a, FieldEntry $b): int => [$a->made, $a->uuid] <=> [$b->made, $b->uuid]);
-        $ticks = $passes = $batteries = $open = [];
+        $ticks = $passes = $batteries = $open = $decisions = [];
         $last = $known = [];
         $seen = [];
         $right = self::corrections($entries);
@@ -70,6 +72,10 @@ final readonly class FieldLog
                     }
                 }
                 $passes[$entry->item][] = $pass;
+            } elseif ($entry->kind === FieldEntry::DECISION) {
+                $decisions[$entry->item] = [
+                    'choice' => $entry->choice ?? 'wait', 'note' => $entry->note, 'by' => $entry->by, 'made' => $entry->made,
+                ];
             } elseif ($entry->kind === FieldEntry::BATTERY) {
                 $now = $batteries[$entry->item] ?? ['running' => false, 'since' => null, 'flown' => 0.0];
                 $before = $last[$entry->item] ?? null;
@@ -94,7 +100,7 @@ final readonly class FieldLog
             }
         }
 
-        return new self($ticks, $passes, $batteries, $conflicts);
+        return new self($ticks, $passes, $batteries, $conflicts, $decisions);
     }
 
     /**

@@ -32,6 +32,7 @@ final readonly class DayPlan implements Document
         public array $cards,
         public FieldLogDocument $log,
         public array $missing,
+        public GatesDocument $gates,
     ) {
     }
 }

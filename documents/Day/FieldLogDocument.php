@@ -16,9 +16,11 @@ final readonly class FieldLogDocument implements Document
      * @param  Map<list<FlownPass>>  $passes
      * @param  Map<FlownBattery>  $batteries
      * @param  list<LogConflict>  $conflicts
+     * @param  Map<Decided>  $decisions
      */
-    public function __construct(public Map $ticks, public Map $passes, public Map $batteries, public array $conflicts)
-    {
+    public function __construct(
+        public Map $ticks, public Map $passes, public Map $batteries, public array $conflicts, public Map $decisions,
+    ) {
     }
 
     public static function of(FieldLog $log): self
@@ -43,6 +45,7 @@ final readonly class FieldLogDocument implements Document
                 $log->batteries,
             )),
             array_map(static fn (array $one): LogConflict => new LogConflict($one['item'], $one['text']), $log->conflicts),
+            new Map(array_map(Decided::of(...), $log->decisions)),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Larkspur\Choreography\Brief;
+use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
 use Larkspur\Fact;
@@ -14,6 +15,9 @@ use Larkspur\FlightDay\Cautions;
 use Larkspur\FlightDay\Checklist;
 use Larkspur\FlightDay\Day;
 use Larkspur\FlightDay\DayShot;
+use Larkspur\FlightDay\FieldEntry;
+use Larkspur\FlightDay\FieldLog;
+use Larkspur\FlightDay\Gates;
 use Larkspur\FlightDay\OrderSearch;
 use Larkspur\FlightDay\ReturnHeight;
 use Larkspur\FlightDay\Timetable;
@@ -300,6 +304,51 @@ final class FlightDayTest extends TestCase
         self::assertArrayHasKey('cold', $by);
         self::assertArrayNotHasKey('water', $by);
         self::assertSame('ask.authority', $by['airspace']['ask']->code);
+    }
+
+    /** What is seen to before anybody flies (common practice, no published source): asked where the day's own shots ask for it. */
+    public function test_a_day_is_ready_when_nothing_that_binds_is_open(): void
+    {
+        $plan = static fn (string $move): Plan => Planner::plan(Shot::read(Fields::of([
+            ...Shots::document(), 'intent' => [...Shots::document()['intent'], 'move' => $move, 'parameters' => []],
+        ])));
+        $shots = [1 => ['title' => 'Away from it', 'plan' => $plan('straight-back')]];
+        $site = $shots[1]['plan']->shot->site;
+        $return = ReturnHeight::of($site, [$shots[1]['plan']]);
+        $gates =
+            /**
+             * @param  list<FieldEntry>  $entries
+             * @param  array<int, array{title: string, plan: Plan}>  $shots
+             * @param  list<string>  $missing
+             */
+            static fn (array $entries, array $shots, string $purpose = 'Practice', array $missing = []): Gates => Gates::of(
+                $purpose, $site, $shots, $return, FieldLog::of($entries), Gates::BINDING, $missing,
+            );
+        $tick = static fn (string $item): FieldEntry => FieldEntry::read(
+            "u-$item", Fields::of(['kind' => 'tick', 'item' => $item, 'payload' => ['on' => true]]), 10.0, 11.0, 'tablet', 'Tobias',
+        );
+        $ids = static fn (Gates $of): array => array_column($of->gates, 'id');
+        $open = $gates([], $shots);
+        self::assertFalse($open->isReady());
+        self::assertContains('behind', $ids($open), 'It flies backward.');
+        self::assertNotContains('supervised', $ids($open));
+        self::assertNotContains('purpose', $ids($open));
+        self::assertContains('purpose', $ids($gates([], $shots, '')));
+        self::assertContains('supervised', $ids($gates([], [...$shots, 2 => ['title' => 'Home', 'plan' => $plan('return-home')]])));
+        $owner = static fn (Gates $of): string => array_column($of->gates, 'text', 'id')['owner']->code;
+        self::assertSame(['gate.owner', 'gate.owner-missing'], [$owner($open), $owner($gates([], $shots, 'Practice', ['owner']))]);
+        // Every one that binds is passed by whoever ticks it, in the list or here: a thing is ticked in one place.
+        $passed = array_map($tick, ['gate-airspace', 'gate-owner', 'ground-return', 'ground-home', 'gate-caps', 'gate-people']);
+        $ready = $gates($passed, $shots);
+        self::assertTrue($ready->isReady());
+        self::assertSame('Tobias', array_column($ready->gates, 'passed', 'id')['home']['by'] ?? '');
+        self::assertContains('behind', array_column($ready->open(), 'id'), 'What warns is still told.');
+        self::assertSame('go', $ready->advised);
+        $decided = FieldLog::of([FieldEntry::read(
+            'd', Fields::of(['kind' => 'decision', 'item' => 'weather', 'payload' => ['choice' => 'wait', 'note' => 'a front']]),
+            10.0, 11.0, 'tablet', 'Ines',
+        )]);
+        self::assertSame(['wait', 'a front', 'Ines'], array_slice(array_values($decided->decisions['weather']), 0, 3));
     }
 
     private static function day(int $count, int $seed, int $batteries): Day

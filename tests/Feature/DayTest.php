@@ -132,12 +132,34 @@ final class DayTest extends FeatureCase
         self::assertTrue($log->json('batteries.battery-1.running'));
     }
 
+    public function test_a_school_says_which_gates_bind_and_whoever_passes_them_is_named(): void
+    {
+        [$user, $shot] = $this->shot();
+        $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
+        $this->putJson('/api/v1/gates', ['binding' => []])->assertForbidden();
+        $this->getJson("/api/v1/days/$id")->assertJsonPath('gates.ready', false);
+        $trainer = User::factory()->createOne(['school_id' => $user->school_id, 'role' => User::TRAINER]);
+        $this->actingAs($trainer)->putJson('/api/v1/gates', ['binding' => ['nonsense']])->assertUnprocessable();
+        $this->putJson('/api/v1/gates', ['binding' => ['owner']])->assertOk()->assertExactJson(['owner']);
+        $this->getJson("/api/v1/days/$id")->assertJsonPath('gates.ready', false);
+        $entry = static fn (string $n, string $kind, string $item, array $payload): array => [
+            'uuid' => "5f0c0a52-8c5b-4d0f-a0b0-0000000000$n", 'kind' => $kind, 'item' => $item, 'payload' => $payload, 'device' => 'desk',
+            'made_at' => now()->toIso8601ZuluString(),
+        ];
+        $this->postJson("/api/v1/days/$id/entries", ['entries' => [
+            $entry('21', 'tick', 'gate-owner', ['on' => true]), $entry('22', 'decision', 'weather', ['choice' => 'go', 'note' => 'dry']),
+        ]])->assertOk()->assertJsonPath('ticks.gate-owner.by', $trainer->name)->assertJsonPath('decisions.weather.choice', 'go');
+        $this->getJson("/api/v1/days/$id")->assertJsonPath('gates.ready', true);
+        $this->postJson("/api/v1/days/$id/entries", ['entries' => [$entry('23', 'decision', 'weather', [])]])->assertUnprocessable();
+    }
+
     public function test_what_the_camera_is_set_to_goes_along_and_fills_the_bag(): void
     {
         [$user, $shot] = $this->shot();
         $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
-        $filters = fn (): string => collect($this->getJson("/api/v1/days/$id")->assertOk()->json('lists.0.items'))
-            ->firstWhere('id', 'bag-filters')['text'];
+        $filters = fn (): string => array_column(
+            (array) $this->getJson("/api/v1/days/$id")->assertOk()->json('lists.0.items'), 'text', 'id',
+        )['bag-filters'];
         self::assertStringContainsString('1 shot the camera is not set yet', $filters());
         $kept = $this->getJson("/api/v1/shots/$shot->id")->json();
         $shot->refresh()->update(['brief' => [

@@ -452,6 +452,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/gates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["bindGates"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/imports": {
         parameters: {
             query?: never;
@@ -2529,6 +2545,7 @@ export interface components {
             log: components["schemas"]["FieldLog"];
             /** @description what of the permission is not filled in */
             missing: string[];
+            gates: components["schemas"]["Gates"];
         };
         DayProblem: {
             place: string;
@@ -2546,6 +2563,13 @@ export interface components {
             gust_mps: number;
             source?: string;
             simulated?: boolean;
+        };
+        Decided: {
+            /** @enum {string} */
+            choice: "go" | "wait" | "scrap";
+            note: string;
+            by: string;
+            at: string;
         };
         DepthReading: {
             near: components["schemas"]["Layer"] | null;
@@ -2783,7 +2807,7 @@ export interface components {
             /** @description What was entered in the field since the last time there was a network. */
             uuid: string;
             /** @enum {string} */
-            kind: "tick" | "pass" | "battery" | "correction";
+            kind: "tick" | "pass" | "battery" | "correction" | "decision";
             item: string;
             payload: {
                 on?: boolean;
@@ -2791,6 +2815,11 @@ export interface components {
                 /** @enum {string} */
                 verdict?: "kept" | "again" | "dropped";
                 note?: string;
+                /**
+                 * @description of a decision
+                 * @enum {string}
+                 */
+                choice?: "go" | "wait" | "scrap";
                 /** @description of a correction: the uuid of the pass */
                 of?: string;
             };
@@ -2808,6 +2837,9 @@ export interface components {
                 [key: string]: components["schemas"]["FlownBattery"];
             };
             conflicts: components["schemas"]["LogConflict"][];
+            decisions: {
+                [key: string]: components["schemas"]["Decided"];
+            };
         };
         Figure: {
             id: string;
@@ -2907,6 +2939,23 @@ export interface components {
             hfov_deg: number;
             vfov_deg: number;
             aspect: number;
+        };
+        Gate: {
+            id: string;
+            item: string;
+            text: string;
+            binds: boolean;
+            /** @description titles of those that ask for it */
+            shots: string[];
+        };
+        Gates: {
+            /** @description whether nothing that binds is open */
+            ready: boolean;
+            gates: components["schemas"]["Gate"][];
+            /** @enum {string} */
+            advised: "go" | "wait" | "scrap";
+            /** @description what speaks against flying */
+            reasons: string[];
         };
         GeoPoint: {
             lat: number;
@@ -6486,6 +6535,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HouseStyle"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bindGates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    binding: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description Which gates bind now; the others warn */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
                 };
             };
             /** @description Trainers only */

@@ -19,7 +19,7 @@ return [
     'exposure-plan.no-filter-there' => 'The bag is empty, and {stops:1} stops of filter are wanted: the shutter would have to be that much shorter.',
     'exposure-plan.iso-higher-than-needed' => 'ISO {iso} adds {stops:1} stops that a filter then takes away again: the lowest ISO has the least noise.',
     'exposure-plan.open-aperture' => 'Opening the aperture to f/{widest} gives {stops:1} stops.',
-    'exposure-plan.one-aperture' => 'This camera has one aperture, f/{aperture}: filter and ISO do it alone.',
+    'exposure-plan.nearest-filter-one-aperture' => 'The nearest filter in the bag leaves it {left:1} stops {value}. This camera has one aperture: another filter or the ISO has to do it.',
     'exposure.number-above-0' => 'a number above 0',
     'exposure-plan.white-balance-automatic-colour' => 'White balance on automatic: the colour will drift while you fly. Fix it, {kelvin} K to start with.',
     'exposure-plan.light-dark-take-off' => '{words} in light as dark as this: take it off, and check that no filter is left on from the day.',

@@ -11,6 +11,9 @@ use App\Http\Requests\HoldStyle;
 use App\Http\Requests\ProgressWanted;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Larkspur\FlightDay\Gates;
 use OpenApi\Attributes as OA;
 
 /** Which house of thought about settings is followed: the school's, and otherwise for one operator. */
@@ -93,6 +96,28 @@ final class HouseController extends Controller
         Trail::note('style-held', $operator->name ?? $user->school->name);
 
         return $this->answer(HouseStyleDocument::of($user->refresh(), $operator));
+    }
+
+    #[OA\Put(path: '/gates', operationId: 'bindGates', requestBody: new OA\RequestBody(
+        required: true, content: new OA\JsonContent(required: ['binding'], properties: [
+            new OA\Property(property: 'binding', type: 'array', items: new OA\Items(type: 'string')),
+        ], type: 'object'),
+    ), responses: [
+        new OA\Response(
+            response: 200, description: 'Which gates bind now; the others warn',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(type: 'string')),
+        ),
+        new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function gates(Request $request): JsonResponse
+    {
+        $this->authorize('run-school');
+        $valid = $request->validate(['binding' => ['present', 'array', 'max:20'], 'binding.*' => [Rule::in(Gates::IDS)]]);
+        $school = $this->user($request)->school;
+        $school->update(['house_style' => [...$school->house_style, 'gates' => array_values((array) $valid['binding'])]]);
+        Trail::note('style-held', $school->name);
+
+        return $this->answer($school->gatesThatBind());
     }
 
     private function houses(User $user): JsonResponse

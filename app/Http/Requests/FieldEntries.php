@@ -13,12 +13,13 @@ use OpenApi\Attributes as OA;
 /** What was entered in the field since the last time there was a network. */
 #[OA\Schema(schema: 'FieldEntry', required: ['uuid', 'kind', 'item', 'payload', 'device', 'made_at'], properties: [
     new OA\Property(property: 'uuid', type: 'string'),
-    new OA\Property(property: 'kind', type: 'string', enum: ['tick', 'pass', 'battery', 'correction']),
+    new OA\Property(property: 'kind', type: 'string', enum: ['tick', 'pass', 'battery', 'correction', 'decision']),
     new OA\Property(property: 'item', type: 'string'),
     new OA\Property(property: 'payload', properties: [
         new OA\Property(property: 'on', type: 'boolean'), new OA\Property(property: 'number', type: 'integer'),
         new OA\Property(property: 'verdict', type: 'string', enum: ['kept', 'again', 'dropped']),
         new OA\Property(property: 'note', type: 'string'),
+        new OA\Property(property: 'choice', description: 'of a decision', type: 'string', enum: ['go', 'wait', 'scrap']),
         new OA\Property(property: 'of', description: 'of a correction: the uuid of the pass', type: 'string'),
     ], type: 'object'),
     new OA\Property(property: 'device', type: 'string'), new OA\Property(property: 'made_at', type: 'string'),

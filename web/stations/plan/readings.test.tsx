@@ -179,7 +179,9 @@ describe('exposure', () => {
     expect((await screen.findAllByText('ND32')).length).toBe(2);
     expect(screen.getByRole('alert').textContent).toBe('Look out.');
     fireEvent.click(screen.getByRole('button', { name: 'Read the meter (simulated)' }));
-    await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ meter_ev: 13.2, rig_id: 3, sun_deg: 50.3 }));
+    await waitFor(() =>
+      expect(asked.at(-1)?.body).toMatchObject({ meter_ev: 13.2, rig_id: 3, sun_deg: 50.3 }),
+    );
   });
 });
 

@@ -21,6 +21,7 @@ import { useSession } from '~/shell/session';
 import { dateIn, day as dayName, figure, hour, withUnit } from '~/units';
 import { PlanNav } from '../PlanNav';
 import { Permission, Power, type Put, Weather } from './DayConditions';
+import { DeskLog } from './DeskLog';
 import { type Form, useDayForm } from './useDayForm';
 
 type Day = Schemas['DayDetail'];
@@ -199,7 +200,7 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
             onChange={(event) => change((now) => ({ ...now, purpose: event.target.value }))}
           />
           <p className="m-0 text-sm text-ink-soft">
-            {dayName(day.date)}, {day.site}.{' '}
+            {dayName(day.date)} {day.date.slice(0, 4)}, {day.site}.{' '}
             {timetable
               ? `${new Set(timetable.slots.map((slot) => slot.shot_id)).size} of ${day.cards.length} shots fit, ${timetable.batteries_used} ${timetable.batteries_used === 1 ? 'battery' : 'batteries'}, ${figure(timetable.air_min, 0)} min in the air, home at ${hour(timetable.ends, day.zone)}.`
               : ''}
@@ -265,6 +266,7 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
             <Shots day={day} form={form} put={put} chosen={chosen} onChoose={setChosen} />
           </Card>
           <Card className="p-3 grid gap-3 content-start" scrolls label="The way home, lists and cautions">
+            <DeskLog day={day} />
             <div>
               <h2>Return height {withUnit(day.return.height_m, 'm', units, 0)}</h2>
               <p className={`m-0 ${day.return.over_ceiling ? 'text-brick' : ''}`}>{day.return.sentence}</p>

@@ -15,6 +15,7 @@ import { clock, hour, type Units, withUnit } from '~/units';
 import { SubjectBrief } from '../Cues';
 import { Numbers } from '../Numbers';
 import type { Day } from './fieldStore';
+import { Gates, openGates } from './Gates';
 import { type FieldState, useFieldDay } from './useFieldDay';
 
 const ROOMS = { now: 'Now', shots: 'Shots', lists: 'Lists', care: 'Care' };
@@ -192,6 +193,21 @@ function nextOf(day: Day): Schemas['Slot'] | undefined {
   return day.timetable?.slots.find((slot) => kept(day, slot.shot_id) < slot.passes);
 }
 
+/** Said where the passes are logged: nobody is kept from flying by a page, and nobody has not been told. */
+function NotReady({ day }: { day: Day }) {
+  if (!day.gates) return null;
+  const binding = openGates(day).filter((gate) => gate.binds).length;
+  const decided = day.log.decisions?.weather?.choice;
+  if (binding === 0 && decided !== 'wait' && decided !== 'scrap') return null;
+  return (
+    <p className="m-0 border-2 border-brick rounded-md p-3" role="alert">
+      {binding > 0 && `Not ready: ${binding} ${binding === 1 ? 'gate' : 'gates'} open, see Lists. `}
+      {decided === 'wait' && 'Decided: wait. '}
+      {decided === 'scrap' && 'Decided: scrap the day. '}
+    </p>
+  );
+}
+
 const LARGE = 'min-h-14 px-4 rounded-md border-2 border-line bg-card text-ink cursor-pointer';
 
 /** What two devices say differently is settled by whoever sees both. */
@@ -325,6 +341,7 @@ function Now({ day, field }: { day: Day; field: FieldState }) {
   };
   return (
     <div className="grid gap-4">
+      <NotReady day={day} />
       <Timer day={day} field={field} battery={slot.battery} />
       <section className="bg-card border-2 border-line rounded-md p-4 grid gap-3" aria-label="Next shot">
         <div className="flex justify-between gap-3 items-baseline">
@@ -639,6 +656,15 @@ function Shots({ day, units }: { day: Day; units: Units }) {
 function Lists({ day, field }: { day: Day; field: FieldState }) {
   return (
     <div className="grid gap-4">
+      {/* A day that was taken along by an earlier release has none. */}
+      {day.gates && (
+        <Gates
+          day={day}
+          onTick={(item, on) => field.enter('tick', item, { on })}
+          onDecide={(choice, note) => field.enter('decision', 'weather', { choice, note })}
+          onBind={null}
+        />
+      )}
       {day.lists.map((list) => (
         <section key={list.id} aria-label={list.title}>
           <h2>{list.title}</h2>

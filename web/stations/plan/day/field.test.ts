@@ -16,7 +16,7 @@ import {
   withWaiting,
 } from './fieldStore';
 
-const EMPTY: Log = { ticks: {}, passes: {}, batteries: {}, conflicts: [] };
+const EMPTY: Log = { ticks: {}, passes: {}, batteries: {}, conflicts: [], decisions: {} };
 const entry = (kind: Entry['kind'], item: string, payload: Entry['payload'], at: string): Entry => ({
   uuid: `${kind}-${item}-${at}`,
   kind,
@@ -55,7 +55,7 @@ describe('entries that wait', () => {
       since: '2026-06-03T09:20:00Z',
       flown_s: 300,
     });
-    expect(EMPTY).toEqual({ ticks: {}, passes: {}, batteries: {}, conflicts: [] });
+    expect(EMPTY).toEqual({ ticks: {}, passes: {}, batteries: {}, conflicts: [], decisions: {} });
   });
 
   it('stay on the device until they are sent, and are there once each', async () => {

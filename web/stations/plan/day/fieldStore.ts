@@ -91,6 +91,7 @@ export function withWaiting(log: Log, entries: Entry[], by: string): Log {
     ticks: { ...log.ticks },
     passes: { ...log.passes },
     batteries: { ...log.batteries },
+    decisions: { ...log.decisions },
   };
   for (const entry of entries) {
     const { item, payload, made_at } = entry;
@@ -107,6 +108,8 @@ export function withWaiting(log: Log, entries: Entry[], by: string): Log {
           at: made_at,
         },
       ];
+    } else if (entry.kind === 'decision') {
+      next.decisions[item] = { choice: payload.choice ?? 'wait', note: payload.note ?? '', by, at: made_at };
     } else if (entry.kind === 'correction') {
       next.passes[item] = (next.passes[item] ?? []).flatMap((pass) => {
         if (pass.uuid !== payload.of) return [pass];
