@@ -168,6 +168,8 @@ Route::middleware(['auth:sanctum', GuardAccount::class, 'throttle:asked'])->grou
     Route::get('crafts/ordinary', [CraftController::class, 'ordinary']);
     Route::post('crafts', [CraftController::class, 'store']);
     Route::put('crafts/{craft}', [CraftController::class, 'update'])->whereNumber('craft');
+    Route::delete('crafts/{craft}', [CraftController::class, 'destroy'])->whereNumber('craft');
+    Route::post('crafts/{craft}/sharing', [CraftController::class, 'share'])->whereNumber('craft');
     Route::post('crafts/{craft}/step-tests', [CraftController::class, 'stepTest'])->whereNumber('craft')->middleware('throttle:costly');
     Route::post('hover-points', [CraftController::class, 'hoverPoint']);
     Route::get('judging', [JudgingController::class, 'show']);

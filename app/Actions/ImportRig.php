@@ -8,6 +8,8 @@ use App\Models\Craft;
 use App\Models\Rig;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Larkspur\Fact;
+use Larkspur\Refusal;
 use Larkspur\Rig\RigFile;
 
 /** Takes a rig file in: its craft where the school has none of that name, and the rig as a version of its own. */
@@ -30,6 +32,7 @@ final readonly class ImportRig
             if ($craft === null) {
                 $craft = Craft::query()->create([
                     'school_id' => $author->school_id, 'name' => $name, 'document' => $file->craft->toArray(),
+                    'entered_by' => $author->id, 'shared' => $author->isTrainer(),
                 ]);
 
                 return Rig::query()->create([
@@ -37,9 +40,13 @@ final readonly class ImportRig
                     'document' => $file->rig->toArray(),
                 ])->load(['model', 'author', 'operator']);
             }
+            if ($author->cannot('view', $craft)) {
+                throw new Refusal(Fact::of('craft.name-taken', name: $name), 'craft', Fact::of('expected.another-name'));
+            }
             // A craft of that name is known here: its own envelope counts, and what the file asks beyond it is refused.
             $latest = Rig::of($craft->id, $operator?->id)->first();
-            $base = $latest ?? Rig::of($craft->id, null)->firstOrFail();
+            $base = $latest ?? Rig::of($craft->id, null)->first()
+                ?? Rig::query()->where('craft_id', $craft->id)->latest('id')->firstOrFail();
 
             return ($this->save)($operator, $base, $file->rig->settings(), $file->focal, $reason, $author);
         });

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\DayEntry;
 use App\Models\FlightDay;
 use App\Models\Shot;
+use Documents\Day\ActionCard;
 use Documents\Day\BatteriesReading;
 use Documents\Day\Caution;
 use Documents\Day\DayCard;
@@ -28,6 +29,7 @@ use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Fact;
 use Larkspur\Fields;
+use Larkspur\FlightDay\ActionCards;
 use Larkspur\FlightDay\Batteries;
 use Larkspur\FlightDay\Cautions;
 use Larkspur\FlightDay\Checklist;
@@ -153,6 +155,7 @@ final readonly class PlanDay
             cards: array_values(array_map(fn (array $one): InHands => $this->card($one['shot'], $one['plan'], $sun), $planned)),
             log: FieldLogDocument::of($log),
             missing: $missing, gates: GatesDocument::of($gates),
+            actions: array_map(ActionCard::of(...), ActionCards::all()),
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class CraftDocument implements Document
      * @param  array<string, mixed>  $document
      * @param  ?Map<list<StepFitDocument>>  $measured  by flight mode
      * @param  bool  $mine  whether you may change it
+     * @param  bool  $shared  whether the whole school sees it; else it is of whoever entered it, and of the trainers
      * @param  bool  $damaged  whether what is kept of it can't be read
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class CraftDocument implements Document
         public ?Map $measured,
         public bool $mine,
         public bool $damaged,
+        public bool $shared,
     ) {
     }
 
@@ -46,7 +48,7 @@ final readonly class CraftDocument implements Document
         return new self(
             $craft->id, $craft->name, $craft->version, $sheet ?? CraftSheet::ordinary($craft->name)->toArray(),
             $craft->measured === null ? null : new Map($craft->measured),
-            $reader->can('update', $craft), $sheet === null,
+            $reader->can('update', $craft), $sheet === null, $craft->shared,
         );
     }
 }

@@ -14,7 +14,7 @@ use Larkspur\Fact;
 final readonly class FieldLog
 {
     /**
-     * @param  array<string, array{on: bool, by: string, made: float}>  $ticks  by item
+     * @param  array<string, array{on: bool, by: string, made: float, note: string}>  $ticks  by item
      * @param  array<string, list<array{uuid: string, number: int, verdict: string, note: string, by: string, made: float}>>  $passes  by
      *     "shot-…"
      * @param  array<string, array{running: bool, since: ?float, flown: float}>  $batteries  by "battery-…"; flown in seconds
@@ -50,7 +50,9 @@ final readonly class FieldLog
                         second: $entry->by,
                     )];
                 }
-                $ticks[$entry->item] = ['on' => $entry->on === true, 'by' => $entry->by, 'made' => $entry->made];
+                $ticks[$entry->item] = [
+                    'on' => $entry->on === true, 'by' => $entry->by, 'made' => $entry->made, 'note' => $entry->note,
+                ];
                 $last[$entry->item] = $entry;
             } elseif ($entry->kind === FieldEntry::PASS) {
                 $correction = $right[$entry->uuid] ?? null;

@@ -12,7 +12,7 @@ final readonly class Gate
     /**
      * @param  string  $item  of the field log, by which it is passed
      * @param  bool  $binds  whether the day is not ready without it; else it warns
-     * @param  ?array{on: bool, by: string, made: float}  $passed  who passed it, and when, s since 1970
+     * @param  ?array{on: bool, by: string, made: float, note: string}  $passed  who passed it, and when, s since 1970
      * @param  list<string>  $shots  titles of the shots that ask for it; empty where the whole day does
      */
     public function __construct(

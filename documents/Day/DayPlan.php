@@ -17,6 +17,7 @@ final readonly class DayPlan implements Document
      * @param  list<DayList>  $lists
      * @param  list<Caution>  $cautions
      * @param  list<InHands<DayCard>>  $cards  each of the thumbs of whoever flies
+     * @param  list<ActionCard>  $actions
      * @param  list<string>  $missing  what of the permission is not filled in
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class DayPlan implements Document
         public FieldLogDocument $log,
         public array $missing,
         public GatesDocument $gates,
+        public array $actions,
     ) {
     }
 }

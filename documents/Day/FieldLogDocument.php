@@ -28,7 +28,7 @@ final readonly class FieldLogDocument implements Document
         $time = static fn (float $made): string => gmdate('Y-m-d\TH:i:s\Z', (int) $made);
 
         return new self(
-            new Map(array_map(static fn (array $tick): Ticked => new Ticked($tick['on'], $tick['by'], $time($tick['made'])), $log->ticks)),
+            new Map(array_map(Ticked::of(...), $log->ticks)),
             new Map(array_map(
                 static fn (array $passes): array => array_map(
                     static fn (array $one): FlownPass => new FlownPass(

@@ -313,33 +313,22 @@ final class FlightDayTest extends TestCase
             ...Shots::document(), 'intent' => [...Shots::document()['intent'], 'move' => $move, 'parameters' => []],
         ])));
         $shots = [1 => ['title' => 'Away from it', 'plan' => $plan('straight-back')]];
-        $site = $shots[1]['plan']->shot->site;
-        $return = ReturnHeight::of($site, [$shots[1]['plan']]);
-        $gates =
-            /**
-             * @param  list<FieldEntry>  $entries
-             * @param  array<int, array{title: string, plan: Plan}>  $shots
-             * @param  list<string>  $missing
-             */
-            static fn (array $entries, array $shots, string $purpose = 'Practice', array $missing = []): Gates => Gates::of(
-                $purpose, $site, $shots, $return, FieldLog::of($entries), Gates::BINDING, $missing,
-            );
         $tick = static fn (string $item): FieldEntry => FieldEntry::read(
             "u-$item", Fields::of(['kind' => 'tick', 'item' => $item, 'payload' => ['on' => true]]), 10.0, 11.0, 'tablet', 'Tobias',
         );
         $ids = static fn (Gates $of): array => array_column($of->gates, 'id');
-        $open = $gates([], $shots);
+        $open = self::gates([], $shots);
         self::assertFalse($open->isReady());
         self::assertContains('behind', $ids($open), 'It flies backward.');
         self::assertNotContains('supervised', $ids($open));
         self::assertNotContains('purpose', $ids($open));
-        self::assertContains('purpose', $ids($gates([], $shots, '')));
-        self::assertContains('supervised', $ids($gates([], [...$shots, 2 => ['title' => 'Home', 'plan' => $plan('return-home')]])));
+        self::assertContains('purpose', $ids(self::gates([], $shots, '')));
+        self::assertContains('supervised', $ids(self::gates([], [...$shots, 2 => ['title' => 'Home', 'plan' => $plan('return-home')]])));
         $owner = static fn (Gates $of): string => array_column($of->gates, 'text', 'id')['owner']->code;
-        self::assertSame(['gate.owner', 'gate.owner-missing'], [$owner($open), $owner($gates([], $shots, 'Practice', ['owner']))]);
+        self::assertSame(['gate.owner', 'gate.owner-missing'], [$owner($open), $owner(self::gates([], $shots, 'Practice', ['owner']))]);
         // Every one that binds is passed by whoever ticks it, in the list or here: a thing is ticked in one place.
         $passed = array_map($tick, ['gate-airspace', 'gate-owner', 'ground-return', 'ground-home', 'gate-caps', 'gate-people']);
-        $ready = $gates($passed, $shots);
+        $ready = self::gates($passed, $shots);
         self::assertTrue($ready->isReady());
         self::assertSame('Tobias', array_column($ready->gates, 'passed', 'id')['home']['by'] ?? '');
         self::assertContains('behind', array_column($ready->open(), 'id'), 'What warns is still told.');
@@ -349,6 +338,19 @@ final class FlightDayTest extends TestCase
             10.0, 11.0, 'tablet', 'Ines',
         )]);
         self::assertSame(['wait', 'a front', 'Ines'], array_slice(array_values($decided->decisions['weather']), 0, 3));
+    }
+
+    /**
+     * @param  list<FieldEntry>  $entries
+     * @param  non-empty-array<int, array{title: string, plan: Plan}>  $shots
+     * @param  list<string>  $missing
+     */
+    private static function gates(array $entries, array $shots, string $purpose = 'Practice', array $missing = []): Gates
+    {
+        $plans = array_values(array_map(static fn (array $one): Plan => $one['plan'], $shots));
+        $site = $plans[0]->shot->site;
+
+        return Gates::of($purpose, $site, $shots, ReturnHeight::of($site, $plans), FieldLog::of($entries), Gates::BINDING, $missing);
     }
 
     private static function day(int $count, int $seed, int $batteries): Day

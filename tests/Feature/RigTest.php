@@ -288,12 +288,31 @@ final class RigTest extends FeatureCase
             '/api/v1/crafts', ['document' => $document],
         )->assertCreated()->assertJsonPath('name', 'Whimbrel 500');
         self::assertSame('Whimbrel 500', Rig::query()->latest('id')->firstOrFail()->craft);
+        self::assertSame($this->operator->id, Rig::query()->latest('id')->firstOrFail()->operator_id, 'Until it is shared it is theirs.');
         $this->postJson(
             '/api/v1/crafts', ['document' => $document],
         )->assertUnprocessable()->assertJsonPath('errors.0.place', 'document.stock.craft');
-        $this->putJson(
-            '/api/v1/crafts/'.Craft::query()->latest('id')->firstOrFail()->id, ['document' => $document, 'version' => 1],
-        )->assertForbidden();
+        $id = Craft::query()->latest('id')->firstOrFail()->id;
+        $document['mass_kg'] = 0.61;
+        $this->putJson("/api/v1/crafts/$id", ['document' => $document, 'version' => 1])->assertOk()->assertJsonPath('shared', false);
+        $names = fn (User $user): array => $this->actingAs($user)->getJson('/api/v1/crafts')->json('*.name');
+        $other = User::factory()->createOne(['school_id' => $this->operator->school_id]);
+        self::assertContains('Whimbrel 500', $names($this->operator));
+        self::assertContains('Whimbrel 500', $names($this->trainer));
+        self::assertNotContains('Whimbrel 500', $names($other));
+        $this->actingAs($other)->deleteJson("/api/v1/crafts/$id")->assertForbidden();
+        $this->postJson("/api/v1/crafts/$id/sharing")->assertForbidden();
+        $this->actingAs($this->trainer)->postJson("/api/v1/crafts/$id/sharing")->assertOk()->assertJsonPath('shared', true);
+        self::assertContains('Whimbrel 500', $names($other));
+        self::assertContains('Whimbrel 500', $this->actingAs($other)->getJson('/api/v1/rigs')->json('*.craft'), 'With a rig.');
+        // From now on all rigs may rest on it: trainers correct it, and whoever entered it no more.
+        $this->actingAs($this->operator)->putJson("/api/v1/crafts/$id", ['document' => $document, 'version' => 2])->assertForbidden();
+        $used = Rig::query()->findOrFail($this->shot->rig_id)->craft_id;
+        $this->actingAs($this->trainer)->deleteJson("/api/v1/crafts/$used")->assertUnprocessable()
+            ->assertJsonPath('errors.0.place', 'craft');
+        $this->deleteJson("/api/v1/crafts/$id")->assertNoContent();
+        self::assertSame(0, Rig::query()->withoutGlobalScope('school')->where('craft_id', $id)->count());
+        $this->actingAs($this->operator);
         $document['mass_kg'] = -2;
         $this->postJson(
             '/api/v1/crafts', ['document' => $document],

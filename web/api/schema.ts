@@ -206,6 +206,22 @@ export interface paths {
         get?: never;
         put: operations["changeCraft"];
         post?: never;
+        delete: operations["removeCraft"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/crafts/{craft}/sharing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["shareCraft"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2099,6 +2115,11 @@ export interface components {
             /** @description whether there is a link to a calendar */
             calendar_link: boolean;
         };
+        ActionCard: {
+            id: string;
+            title: string;
+            steps: string[];
+        };
         AddedDemo: {
             trainer: string;
             operator: string;
@@ -2381,6 +2402,8 @@ export interface components {
             mine: boolean;
             /** @description whether what is kept of it can't be read */
             damaged: boolean;
+            /** @description whether the whole school sees it; else it is of whoever entered it, and of the trainers */
+            shared: boolean;
         };
         CraftCamera: {
             sensor_mm: components["schemas"]["Sensor"];
@@ -2546,6 +2569,7 @@ export interface components {
             /** @description what of the permission is not filled in */
             missing: string[];
             gates: components["schemas"]["Gates"];
+            actions: components["schemas"]["ActionCard"][];
         };
         DayProblem: {
             place: string;
@@ -5153,6 +5177,7 @@ export interface components {
             on: boolean;
             by: string;
             at: string;
+            note: string;
         };
         TiltRange: {
             low: number;
@@ -5962,7 +5987,7 @@ export interface operations {
                     "application/json": components["schemas"]["Craft"];
                 };
             };
-            /** @description Trainers only */
+            /** @description Of the school’s trainers only */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -5973,6 +5998,75 @@ export interface operations {
             };
             /** @description A number is out of range, or somebody changed it meanwhile */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeCraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                craft: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Removed, with its rigs */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not yours */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something was planned or flown with it */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shareCraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                craft: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The whole school sees it now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Craft"];
+                };
+            };
+            /** @description Trainers only */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -33,6 +33,8 @@ return [
     'day.saved-first' => 'Somebody changed this day while you worked on it. Load it again; what was ticked and flown is safe in any case.',
     'rig.nothing-different' => 'Nothing is different from the version that is saved.',
     'site.no-such-subject' => 'There is no such subject on this site.',
+    'craft.is-used' => 'It is used: {shots, plural, one {# shot is} other {# shots are}} planned and {takes, plural, one {# take was} other {# takes were}} flown with it.',
+    'expected.unused-craft' => 'a craft that nothing is planned or flown with',
     'site.is-used' => 'It is used: {shots, plural, one {# shot is} other {# shots are}} planned and {days, plural, one {# day is} other {# days are}} flown here.',
     'shot.was-flown' => 'It was flown: {takes, plural, one {# take is} other {# takes are}} judged against it.',
     'light.asks-for-none' => 'It asks for no light of its own: any time between the blue hours will do.',

@@ -17,6 +17,7 @@ use Documents\Rig\HoverPointDocument;
 use Documents\Rig\StepFitDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Larkspur\Rig\Craft as CraftSheet;
 use Larkspur\Telemetry\Analysis\HoverPoint;
 use Larkspur\Telemetry\Analysis\StepTest;
@@ -34,7 +35,7 @@ final class CraftController extends Controller
     )]
     public function index(Request $request): JsonResponse
     {
-        $crafts = Craft::query();
+        $crafts = Craft::seenBy($this->user($request));
         $crafts->orderBy('id')->limit(200);
 
         return $this->answer(array_map(
@@ -81,7 +82,9 @@ final class CraftController extends Controller
             response: 200, description: 'Changed; rigs of it keep what they are',
             content: new OA\JsonContent(ref: '#/components/schemas/Craft'),
         ),
-        new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 403, description: 'Of the school’s trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
         new OA\Response(
             response: 422, description: 'A number is out of range, or somebody changed it meanwhile',
             content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
@@ -96,6 +99,41 @@ final class CraftController extends Controller
         return $this->answer(CraftDocument::of($keep(
             $craft, $request->document(), $request->measured() ?? $craft->measured, $request->integer('version'), $this->user($request),
         ), $this->user($request)));
+    }
+
+    #[OA\Post(path: '/crafts/{craft}/sharing', operationId: 'shareCraft', parameters: [new OA\Parameter(
+        name: 'craft', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(
+            response: 200, description: 'The whole school sees it now', content: new OA\JsonContent(ref: '#/components/schemas/Craft'),
+        ),
+        new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function share(Request $request, Craft $craft, KeepCraft $keep): JsonResponse
+    {
+        $this->authorize('share', $craft);
+        Trail::note('craft-shared', $craft->name);
+
+        return $this->answer(CraftDocument::of($keep->share($craft, $this->user($request)), $this->user($request)));
+    }
+
+    #[OA\Delete(path: '/crafts/{craft}', operationId: 'removeCraft', parameters: [new OA\Parameter(
+        name: 'craft', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    )], responses: [
+        new OA\Response(response: 204, description: 'Removed, with its rigs'),
+        new OA\Response(response: 403, description: 'Not yours', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        new OA\Response(
+            response: 422, description: 'Something was planned or flown with it',
+            content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+        ),
+    ])]
+    public function destroy(Craft $craft, KeepCraft $keep): Response
+    {
+        $this->authorize('update', $craft);
+        $keep->remove($craft);
+        Trail::note('craft-removed', $craft->name);
+
+        return new Response(status: 204);
     }
 
     #[OA\Post(path: '/crafts/{craft}/step-tests', operationId: 'fitStepTest', parameters: [new OA\Parameter(
@@ -113,6 +151,7 @@ final class CraftController extends Controller
         ])]
     public function stepTest(StepTestRequest $request, Craft $craft): JsonResponse
     {
+        $this->authorize('view', $craft);
         $fits = StepTest::fit($request->log());
         $mode = $request->string('mode')->toString();
 

@@ -15,6 +15,7 @@ import { Notice } from '~/kit/Notice';
 import { NumberInput } from '~/kit/NumberInput';
 import { Pick } from '~/kit/Pick';
 import { valueAt, withValue } from '~/kit/places';
+import { Remove } from '~/kit/Remove';
 import { Skeleton } from '~/kit/Skeleton';
 import { useSession } from '~/shell/session';
 import { figure, withUnit } from '~/units';
@@ -54,6 +55,7 @@ const FACTS: NumberField[] = [
   ['stock.tilt_range_deg.low', 'Gimbal down to', 'deg'],
   ['stock.tilt_range_deg.high', 'Gimbal up to', 'deg'],
   ['gimbal_top_dps', 'Gimbal rate at most', 'deg/s'],
+  ['turn_top_dps', 'Turn rate at most', 'deg/s'],
   ['gimbal_units.rate_per_dps', 'Its own number for 1°/s', ''],
   ['gimbal_units.cushion_per_s', 'Its own number for a cushion of 1 s', ''],
   ['camera.sensor_mm.width', 'Sensor width', 'mm'],
@@ -76,7 +78,7 @@ export function CraftView({ draft }: { draft: RigDraft }) {
 }
 
 function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
-  const { units } = useSession();
+  const { units, user } = useSession();
   const client = useQueryClient();
   const navigate = useNavigate();
   const [document, setDocument] = useState<Document>(craft.document);
@@ -110,6 +112,13 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
       const rigs = await answered(api.GET('/rigs'));
       const made = rigs.find((rig) => rig.craft === name.trim());
       if (made !== undefined) navigate(`/rig?rig=${made.id}&mode=${mode}`, { state: KEPT });
+    },
+  });
+  const share = useMutation({
+    mutationFn: () =>
+      answered(api.POST('/crafts/{craft}/sharing', { params: { path: { craft: craft.id } } })),
+    onSuccess: () => {
+      for (const key of ['crafts', 'rigs']) void client.invalidateQueries({ queryKey: [key] });
     },
   });
   const test = useMutation({
@@ -273,6 +282,28 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
             <p className="m-0 text-sm text-ink-soft">
               A trainer corrects the school’s craft. You may enter your own:
             </p>
+          )}
+          {!craft.shared && (
+            <p className="m-0 text-sm text-ink-soft">
+              Seen by whoever entered it, and by trainers, until a trainer shares it with the school.
+            </p>
+          )}
+          {!craft.shared && user.role === 'trainer' && (
+            <Button onClick={() => share.mutate()} disabled={share.isPending}>
+              Share it with the school
+            </Button>
+          )}
+          {share.error && <Notice error={share.error} />}
+          {craft.mine && (
+            <Remove
+              what="this craft"
+              words="The craft and its rigs are removed for good. Where a shot is planned or a take was flown with it, it stays."
+              ask={() => answered(api.DELETE('/crafts/{craft}', { params: { path: { craft: craft.id } } }))}
+              onRemoved={() => {
+                for (const key of ['crafts', 'rigs']) void client.invalidateQueries({ queryKey: [key] });
+                navigate('/rig', { state: KEPT });
+              }}
+            />
           )}
           <Field
             label="Or enter them as another craft, called"

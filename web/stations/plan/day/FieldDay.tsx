@@ -653,6 +653,94 @@ function Shots({ day, units }: { day: Day; units: Units }) {
   );
 }
 
+/** Seconds that a hover is looked at and listened to: 10 at least, 15 the whole. */
+const HOVER = { least: 10, whole: 15 };
+
+/** The hover at eye level before anything else: timed, and what was seen or heard is written down. */
+function HoverCheck({ day, field }: { day: Day; field: FieldState }) {
+  const [since, setSince] = useState<number | null>(null);
+  const [now, setNow] = useState(0);
+  const [note, setNote] = useState('');
+  const sound = useRef(new Sound());
+  const seconds = since === null ? 0 : Math.min(HOVER.whole, Math.floor((now - since) / 1000));
+  useEffect(() => {
+    if (since === null) return;
+    const every = window.setInterval(() => setNow(performance.now()), 250);
+    return () => window.clearInterval(every);
+  }, [since]);
+  const told = useRef(0);
+  useEffect(() => {
+    if (since === null || seconds === told.current) return;
+    told.current = seconds;
+    if (seconds === HOVER.least || seconds === HOVER.whole) sound.current.beep(seconds === HOVER.whole);
+  });
+  const tick = day.log.ticks[ITEM];
+  const end = (on: boolean) => {
+    field.enter('tick', ITEM, { on, note });
+    setSince(null);
+    setNote('');
+  };
+  return (
+    <section aria-label="Hover check" className="bg-card border-2 border-line rounded-md p-3 grid gap-2">
+      <h2>Hover check</h2>
+      {since === null ? (
+        <>
+          <p className="m-0">
+            {tick === undefined
+              ? 'At eye level, 10 to 15 s: look whether it stands, listen to the motors.'
+              : `${tick.on ? 'All was well' : 'Something was odd'}: ${tick.by}, ${hour(tick.at, day.zone)}${tick.note === '' ? '' : `, ${tick.note}`}.`}
+          </p>
+          {tick !== undefined && !tick.on && (
+            <p className="m-0 text-brick">Land, calibrate as the maker says, and check once more.</p>
+          )}
+          <button
+            type="button"
+            className={LARGE}
+            onClick={() => {
+              sound.current.wake();
+              told.current = 0;
+              setSince(performance.now());
+              setNow(performance.now());
+            }}
+          >
+            It hovers: start the clock
+          </button>
+        </>
+      ) : (
+        <>
+          <p className="m-0 figure text-2xl font-bold" data-hover={seconds}>
+            {seconds} s of {HOVER.whole}
+          </p>
+          <input
+            aria-label="What was seen or heard"
+            placeholder="what was seen or heard"
+            className="min-h-14 px-3 rounded-md border-2 border-line bg-card"
+            value={note}
+            maxLength={120}
+            onChange={(event) => setNote(event.target.value)}
+          />
+          <div className="grid grid-cols-2 gap-2">
+            <button
+              type="button"
+              className={`${LARGE} disabled:opacity-50`}
+              disabled={seconds < HOVER.least}
+              onClick={() => end(true)}
+            >
+              All is well
+            </button>
+            <button type="button" className={`${LARGE} text-brick`} onClick={() => end(false)}>
+              Something is odd
+            </button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** The item of the lists that a hover check ticks. */
+const ITEM = 'air-hover';
+
 function Lists({ day, field }: { day: Day; field: FieldState }) {
   return (
     <div className="grid gap-4">
@@ -665,6 +753,7 @@ function Lists({ day, field }: { day: Day; field: FieldState }) {
           onBind={null}
         />
       )}
+      <HoverCheck day={day} field={field} />
       {day.lists.map((list) => (
         <section key={list.id} aria-label={list.title}>
           <h2>{list.title}</h2>
@@ -695,6 +784,25 @@ function Lists({ day, field }: { day: Day; field: FieldState }) {
 function Care({ day }: { day: Day }) {
   return (
     <div className="grid gap-4">
+      {/* A day that was taken along by an earlier release has none. */}
+      {day.actions && (
+        <section aria-label="When something goes wrong" className="grid gap-3">
+          <h2>When something goes wrong</h2>
+          {day.actions.map((card) => (
+            <details key={card.id} className="bg-card border-2 border-brick rounded-md p-3" open>
+              <summary className="text-lg font-semibold min-h-11 cursor-pointer">{card.title}</summary>
+              <ol className="m-0 pl-6 text-lg grid gap-1">
+                {card.steps.map((step) => (
+                  <li key={step}>{step}</li>
+                ))}
+              </ol>
+            </details>
+          ))}
+          <p className="m-0 text-ink-soft">
+            Common practice. The maker’s manual and your local authority come first.
+          </p>
+        </section>
+      )}
       <p className="m-0 text-lg font-semibold">{day.return.sentence}</p>
       <ul className="m-0 p-0 list-none grid gap-3">
         {day.cautions.map((caution) => (

@@ -95,7 +95,8 @@ export function withWaiting(log: Log, entries: Entry[], by: string): Log {
   };
   for (const entry of entries) {
     const { item, payload, made_at } = entry;
-    if (entry.kind === 'tick') next.ticks[item] = { on: payload.on === true, by, at: made_at };
+    if (entry.kind === 'tick')
+      next.ticks[item] = { on: payload.on === true, by, at: made_at, note: payload.note ?? '' };
     else if (entry.kind === 'pass') {
       next.passes[item] = [
         ...(next.passes[item] ?? []),
