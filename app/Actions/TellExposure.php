@@ -9,6 +9,7 @@ use App\Models\Shot;
 use Documents\Light\ExposureDocument;
 use Larkspur\Camera\ExposurePlan;
 use Larkspur\Camera\ExposureWish;
+use Larkspur\Refusal;
 
 /** How a rig's camera is exposed for a scene, with what is in the bag. */
 final readonly class TellExposure
@@ -19,12 +20,16 @@ final readonly class TellExposure
         return ExposureDocument::of(self::plan($rig, $wish, $sun), $rig->model->sheet()->camera);
     }
 
-    /** What a shot's camera is set to; null where nobody said what it is to be set for. */
+    /** What a shot's camera is set to; null where nobody said what it is to be set for, or its camera can't be set so any more. */
     public static function ofShot(Shot $shot): ?ExposurePlan
     {
         $wish = $shot->brief()->exposure;
 
-        return $wish === null ? null : self::plan($shot->rig, $wish, null);
+        try {
+            return $wish === null ? null : self::plan($shot->rig, $wish, null);
+        } catch (Refusal) {
+            return null;
+        }
     }
 
     private static function plan(Rig $rig, ExposureWish $wish, ?float $sun): ExposurePlan

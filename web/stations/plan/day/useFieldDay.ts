@@ -30,7 +30,7 @@ export type FieldState = {
   sendNow: () => void;
 };
 
-/** What others entered is looked for so often, ms: seen within three seconds. */
+/** What others entered is looked for so often, ms, and a network that is gone a second later each time: seen within three seconds. */
 const LOOK = 2000;
 
 export function useFieldDay(id: number): FieldState {
@@ -153,7 +153,7 @@ export function useFieldDay(id: number): FieldState {
     const back = () => void (reached.current ? send() : fetchDay());
     window.addEventListener('online', back);
     // A network that comes back says so only sometimes: what waits is tried again now and then.
-    const again = window.setInterval(back, 15_000);
+    const again = window.setInterval(back, LOOK + 1000);
     // What others enter is seen here while there is a network; what was sent meanwhile is in the log that came with it.
     let looking = false;
     const look = window.setInterval(async () => {

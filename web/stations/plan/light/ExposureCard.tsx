@@ -69,7 +69,7 @@ export function ExposureCard({ rigId, home, time, sun, shot }: Props) {
       void client.invalidateQueries({ queryKey: ['shots'] });
     },
   });
-  const unkept = shot !== null && JSON.stringify(shot.brief.exposure ?? null) !== JSON.stringify(wish);
+  const unkept = shot !== null && saying(shot.brief.exposure ?? {}) !== saying(wish);
   // A value that is refused leaves the form as it was, with the reason above it.
   const [last, setLast] = useState(answer.data);
   if (answer.data !== undefined && answer.data !== last) setLast(answer.data);
@@ -272,6 +272,14 @@ export function ExposureCard({ rigId, home, time, sun, shot }: Props) {
     </Card>
   );
 }
+
+/** What a wish says, whichever order it was said in. */
+const saying = (wish: Wish) =>
+  JSON.stringify(
+    Object.entries(wish)
+      .filter(([, one]) => one !== null && one !== false && one !== 0)
+      .sort(([a], [b]) => a.localeCompare(b)),
+  );
 
 /** What is left open is not written. */
 function said(wish: Wish): Wish {
