@@ -7,6 +7,7 @@ namespace Larkspur\Rig;
 use Larkspur\Controls\Answers;
 use Larkspur\Controls\Finger;
 use Larkspur\Controls\Response;
+use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
 
@@ -122,6 +123,12 @@ final readonly class ModeTune implements Answers
             $this->brake / $times, $this->climbAccelerate / $times, $this->turnAccelerate / $times, $this->travelLag * $times,
             $this->climbLag * $times, $this->turnLag * $times, $this->tilt, $this->tiltCushion, $this->curves,
         );
+    }
+
+    /** What the mode is flown for, with both schools of thought about it (common practice, no published source; docs/schools.md). */
+    public function task(): Fact
+    {
+        return Fact::of("mode.task.$this->name");
     }
 
     /** Seconds in which an axis of a time constant is there. */

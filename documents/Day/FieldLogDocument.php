@@ -23,7 +23,8 @@ final readonly class FieldLogDocument implements Document
     ) {
     }
 
-    public static function of(FieldLog $log): self
+    /** @param  array<string, int>  $takes  ids by the uuid of the pass */
+    public static function of(FieldLog $log, array $takes = []): self
     {
         $time = static fn (float $made): string => gmdate('Y-m-d\TH:i:s\Z', (int) $made);
 
@@ -33,6 +34,7 @@ final readonly class FieldLogDocument implements Document
                 static fn (array $passes): array => array_map(
                     static fn (array $one): FlownPass => new FlownPass(
                         $one['uuid'], $one['number'], $one['verdict'], $one['note'], $one['by'], $time($one['made']),
+                        $takes[$one['uuid']] ?? null,
                     ),
                     $passes,
                 ),

@@ -6,7 +6,7 @@ namespace Documents\Day;
 
 use Documents\Document;
 
-/** A pass that was flown, and what was thought of it on the spot. */
+/** A pass that was flown, what was thought of it on the spot, and the take of its log where that has been read. */
 final readonly class FlownPass implements Document
 {
     public function __construct(
@@ -16,6 +16,7 @@ final readonly class FlownPass implements Document
         public string $note,
         public string $by,
         public string $at,
+        public ?int $takeId,
     ) {
     }
 }

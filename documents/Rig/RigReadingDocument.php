@@ -35,6 +35,7 @@ final readonly class RigReadingDocument implements Document
         public HandsReading $hands,
         public array $oddities,
         public Fact $sharpest,
+        public Fact $task,
         public array $changes,
         public ?DuctedReading $ducted,
     ) {
@@ -55,7 +56,8 @@ final readonly class RigReadingDocument implements Document
                 static fn (FingerEffect $one): RigFinger => RigFinger::of($one),
                 $only === null ? $effect->fingers() : [$effect->finger($only)],
             ),
-            HandsReading::of($effect->hands), Oddity::in($sheet, $effect->craft), $effect->sharpest(), RigChange::each($changes),
+            HandsReading::of($effect->hands), Oddity::in($sheet, $effect->craft), $effect->sharpest(), $effect->mode->task(),
+            RigChange::each($changes),
             $sheet->ducted === null ? null : DuctedReading::of($sheet->ducted, $effect->mode->run),
         );
     }

@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\FlyShot;
 use App\Models\DayEntry;
 use App\Models\FlightDay;
 use App\Models\Rig;
 use App\Models\Shot;
+use App\Models\Take;
 use App\Models\User;
 use Database\Factories\ShotFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Larkspur\Choreography\Planner;
+use Larkspur\Flight\OperatorHabits;
 use Larkspur\FlightDay\DayLimits;
+use Larkspur\Site\Wind;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 use Tests\Checks\Independent;
@@ -130,6 +134,32 @@ final class DayTest extends FeatureCase
         self::assertEqualsWithDelta(120, now()->diffInSeconds(DayEntry::query()->firstOrFail()->made_at, true), 3);
         $log = $this->getJson("/api/v1/days/$id/log")->assertOk();
         self::assertTrue($log->json('batteries.battery-1.running'));
+    }
+
+    public function test_a_pass_finds_the_take_of_its_log_by_shot_and_time(): void
+    {
+        [$user, $shot] = $this->shot();
+        $id = $this->actingAs($user)->postJson('/api/v1/days', self::form($shot))->json('id');
+        foreach ([1, 2, 3] as $number) {
+            app(FlyShot::class)(
+                $shot->load(['site', 'rig', 'operator.school']), OperatorHabits::named('steady'), 'steady', Wind::still(), $number, $user,
+            );
+        }
+        $flown = Take::query()->get()->sortBy('id')->values();
+        [$first, $second, $third] = [$flown[0], $flown[1], $flown[2]];
+        $now = now()->startOfSecond();
+        $first?->update(['flown_at' => $now->copy()->subMinutes(20), 'practised' => false]);
+        $second?->update(['flown_at' => $now->copy()->subMinutes(6), 'practised' => false]);
+        $third?->update(['flown_at' => $now->copy()->subHours(5), 'practised' => false]);
+        $at = static fn (int $minutes, array $pass): array => [
+            ...$pass, 'made_at' => $now->copy()->subMinutes($minutes)->toIso8601ZuluString(),
+        ];
+        $this->postJson("/api/v1/days/$id/entries", ['entries' => [
+            $at(18, self::pass($shot, 1, 'kept')), $at(5, self::pass($shot, 2, 'kept')), $at(4, self::pass($shot, 3, 'again')),
+        ]])->assertOk();
+        $passes = $this->getJson("/api/v1/days/$id/log")->assertOk()->json("passes.shot-$shot->id");
+        // Each take once: the third pass, entered a minute after the second, awaits its own log.
+        self::assertSame([$first?->id, $second?->id, null], array_column($passes, 'take_id'));
     }
 
     public function test_a_school_says_which_gates_bind_and_whoever_passes_them_is_named(): void

@@ -29,6 +29,11 @@ export class Problem extends Error {
     });
   }
 
+  /** Whether the server was not reached at all. */
+  get isOffline(): boolean {
+    return this.details.type === 'urn:larkspur:problem:offline';
+  }
+
   static offline(): Problem {
     return new Problem(0, {
       type: 'urn:larkspur:problem:offline',

@@ -2928,6 +2928,7 @@ export interface components {
             note: string;
             by: string;
             at: string;
+            take_id: number | null;
         };
         FlyRequest: {
             /**
@@ -4459,6 +4460,7 @@ export interface components {
             hands: components["schemas"]["HandsReading"];
             oddities: components["schemas"]["Oddity"][];
             sharpest: string;
+            task: string;
             /** @description what is not saved yet */
             changes: components["schemas"]["RigChange"][];
             ducted: components["schemas"]["DuctedReading"] | null;

@@ -2,9 +2,11 @@
 import { isRouteErrorResponse, useRouteError } from 'react-router';
 import { Problem } from '~/api/client';
 import { buttonLook } from '~/kit/Button';
+import { NoNetwork } from './NoNetwork';
 
 export function Broken() {
   const error = useRouteError();
+  if (error instanceof Problem && error.isOffline) return <NoNetwork />;
   const words =
     error instanceof Problem
       ? error.words

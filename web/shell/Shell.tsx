@@ -12,6 +12,7 @@ import { Sheet } from '~/kit/Sheet';
 import { Skeleton } from '~/kit/Skeleton';
 import { useKeys } from '~/kit/useKeys';
 import { KeyList } from './KeyList';
+import { NoNetwork } from './NoNetwork';
 import { RunningNotice } from './RunningNotice';
 import { SessionProvider, useSession } from './session';
 
@@ -26,6 +27,8 @@ const STATIONS = [
 export function Shell() {
   const me = useMe();
   const location = useLocation();
+  // A browser that knows it has no network asks nothing at all.
+  if (me.isPending && me.fetchStatus === 'paused') return <NoNetwork />;
   if (me.isPending) return <Skeleton className="h-14 m-5" />;
   if (me.error instanceof Problem && me.error.status !== 401) throw me.error;
   if (!me.data) return <Navigate to="/sign-in" replace state={{ from: location.pathname }} />;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Accounts\Trail;
+use App\Actions\FindPassTakes;
 use App\Actions\LogEntries;
 use App\Actions\MakePdf;
 use App\Actions\PlanDay;
@@ -140,11 +141,12 @@ final class DayController extends Controller
             content: new OA\JsonContent(ref: '#/components/schemas/FieldLog'),
         ),
     ])]
-    public function log(FlightDay $day): JsonResponse
+    public function log(FlightDay $day, FindPassTakes $find): JsonResponse
     {
         $this->authorize('view', $day);
+        $log = PlanDay::log($day);
 
-        return $this->answer(FieldLogDocument::of(PlanDay::log($day)));
+        return $this->answer(FieldLogDocument::of($log, $find($day, $log)));
     }
 
     #[OA\Get(path: '/days/{day}/calendar', operationId: 'dayCalendar', parameters: [new OA\Parameter(

@@ -24,6 +24,7 @@ export function Numbers({ draft }: { draft: RigDraft }) {
         <FingerCard key={finger.finger} draft={draft} finger={finger} distance={reading.distance_m} />
       ))}
       <div className="grid gap-3">
+        <p className="m-0 text-sm text-ink-soft">{reading.task}</p>
         <p className="m-0 text-sm">{reading.sharpest}</p>
         <BeginWith draft={draft} />
         <CantFly draft={draft} />

@@ -130,6 +130,7 @@ const reading = (
   },
   oddities: [],
   sharpest: 'The turn is the sharpest.',
+  task: 'Standard mode.',
   changes,
   ducted: null,
 });

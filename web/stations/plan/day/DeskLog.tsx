@@ -1,5 +1,6 @@
 // The desk's view of what goes on in the field: gates passed here or there, and what was flown, by whom, with their notes.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import { answered, api, type Schemas } from '~/api/client';
 import { Notice } from '~/kit/Notice';
 import { useSession } from '~/shell/session';
@@ -73,7 +74,12 @@ export function DeskLog({ day }: { day: Schemas['DayDetail'] }) {
                 {passes.map((pass) => (
                   <li key={pass.uuid}>
                     Pass {pass.number}, {pass.verdict}
-                    {pass.note !== '' && `, ${pass.note}`}: {pass.by}, {hour(pass.at, day.zone)}
+                    {pass.note !== '' && `, ${pass.note}`}: {pass.by}, {hour(pass.at, day.zone)},{' '}
+                    {pass.take_id === null ? (
+                      'awaits its log'
+                    ) : (
+                      <Link to={`/debrief/${pass.take_id}`}>its take</Link>
+                    )}
                   </li>
                 ))}
               </ul>

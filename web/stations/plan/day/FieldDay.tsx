@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import { answered, api, type Schemas } from '~/api/client';
 import { Sound } from '~/flight/sound';
 import { Button, buttonLook } from '~/kit/Button';
+import { keepLatestField } from '~/kit/latestField';
 import { Notice } from '~/kit/Notice';
 import { Skeleton } from '~/kit/Skeleton';
 import { SmallFrame } from '~/pictures/FrameStrip';
@@ -25,6 +26,7 @@ export default function FieldDay() {
   const field = useFieldDay(id);
   const [room, setRoom] = useState<keyof typeof ROOMS>('now');
   const [purpose, setPurpose] = useState<string | null>(null);
+  useEffect(() => keepLatestField(id), [id]);
   useEffect(() => {
     const root = document.documentElement;
     root.dataset.theme = 'field';

@@ -33,7 +33,15 @@ describe('entries that wait', () => {
         ...EMPTY,
         passes: {
           'shot-4': [
-            { uuid: 'first', number: 1, verdict: 'kept', note: '', by: 'Ines', at: '2026-06-03T08:00:00Z' },
+            {
+              uuid: 'first',
+              number: 1,
+              verdict: 'kept',
+              note: '',
+              by: 'Ines',
+              at: '2026-06-03T08:00:00Z',
+              take_id: null,
+            },
           ],
         },
       },

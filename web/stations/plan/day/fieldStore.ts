@@ -107,6 +107,7 @@ export function withWaiting(log: Log, entries: Entry[], by: string): Log {
           note: payload.note ?? '',
           by,
           at: made_at,
+          take_id: null,
         },
       ];
     } else if (entry.kind === 'decision') {
