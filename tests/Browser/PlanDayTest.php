@@ -195,6 +195,39 @@ final class PlanDayTest extends BrowserCase
         }
     }
 
+    public function test_gates_are_passed_in_the_field_and_seen_at_the_desk(): void
+    {
+        $address = self::setting('LARKSPUR_ADDRESS');
+        $tablet = Chrome::open($address, []);
+        $desk = $this->chrome()->signIn(self::TRAINER, self::PASSWORD);
+        $checked = static fn (Chrome $screen, string $gate): callable => static fn (): bool => $screen->script(
+            'return document.querySelector(`[data-gate=${arguments[0]}]`).checked', [$gate],
+        ) === true;
+        try {
+            $tablet->signIn('tobias@skerrow.example', self::PASSWORD);
+            $tablet->visit('/field/1')->see('[data-field=ok]');
+            $tablet->seeText('Not ready: ');
+            $tablet->press('Lists');
+            $desk->visit('/plan/days/1')->see('[data-gate=owner]');
+            $tablet->click('[data-gate=owner]');
+            $desk->waitUntil($checked($desk, 'owner'), 'The desk does not see it.');
+            self::assertStringContainsString('Tobias Renn', $desk->text('[aria-label="Ready to fly"]'));
+            // The home point stands on a list too: ticked in one place, it is ticked in both.
+            $tablet->click('[data-tick=ground-home]');
+            $tablet->waitUntil($checked($tablet, 'home'), 'It is ticked twice.');
+            $tablet->press('Wait');
+            $desk->see('[data-decided=wait]');
+            $tablet->press('Now');
+            $tablet->seeText('Decided: wait');
+            // What goes wrong is one press away.
+            $tablet->press('Care');
+            $tablet->seeText('The link is lost');
+        } finally {
+            $tablet->close();
+            self::database()->exec('DELETE FROM day_entries');
+        }
+    }
+
     /** Two tablets and a desk on one day, twenty cuts of the network, a thousand entries: nothing lost, nothing doubled, all agree. */
     public function test_a_thousand_entries_over_a_network_that_is_cut_are_all_there_once(): void
     {

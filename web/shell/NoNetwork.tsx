@@ -16,8 +16,8 @@ export function NoNetwork() {
       <h1>No network here</h1>
       <p className="m-0">
         Rig, Plan, Fly, Debrief and Progress work with the school’s records, and those need the network.
-        Nothing was lost: what you had not kept lies on this device, and this page opens by itself once the
-        network is back.
+        Nothing that was kept is lost, a shot or a site that you were drawing lies on this device, and this
+        page opens by itself once the network is back.
       </p>
       {field !== null && (
         <p className="m-0">The day that was open in the field on this device goes on without it.</p>

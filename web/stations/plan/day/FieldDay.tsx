@@ -793,7 +793,7 @@ function Care({ day }: { day: Day }) {
           {day.actions.map((card) => (
             <details key={card.id} className="bg-card border-2 border-brick rounded-md p-3" open>
               <summary className="text-lg font-semibold min-h-11 cursor-pointer">{card.title}</summary>
-              <ol className="m-0 pl-6 text-lg grid gap-1">
+              <ol className="m-0 pl-7 text-lg list-decimal">
                 {card.steps.map((step) => (
                   <li key={step}>{step}</li>
                 ))}
