@@ -56,6 +56,18 @@ final readonly class Hands
         return 1 / ($this->stickMm * sin(self::LEAN));
     }
 
+    /** Share of the travel that a degree of lean about the middle is. */
+    public function perDegree(): float
+    {
+        return Angle::DEGREE / sin(self::LEAN);
+    }
+
+    /** How far the tip goes from its middle to its stop, mm: what the finger has to reach. */
+    public function reach(): float
+    {
+        return $this->stickMm * sin(self::LEAN);
+    }
+
     /** Tremble of the finger, travel, standard deviation: the operator's own where it was measured. */
     public function tremble(): float
     {

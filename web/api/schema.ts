@@ -3117,6 +3117,10 @@ export interface components {
             grip_words: string;
             /** @description share of the travel that a millimetre at the tip is */
             per_mm: number;
+            /** @description share of the travel that a degree of lean is */
+            per_degree: number;
+            /** @description of the tip, from its middle to its stop */
+            reach_mm: number;
             /** @description travel, standard deviation */
             tremble: number;
             /** @description finest dependable change of travel */

@@ -29,6 +29,15 @@ final class HandsTest extends TestCase
         self::assertEqualsWithDelta(0.01, $thumbs->withTremble(0.005)->nudge(), 1e-12, 'what was measured goes before what is assumed');
     }
 
+    /** A stick that leans 25 degrees to its stop: its tip goes l sin 25, and a degree about the middle is 0.017453 / sin 25 of that. */
+    public function test_reach_and_travel_of_a_stick_follow_from_its_length(): void
+    {
+        $hands = new Hands(stickMm: 24.0);
+        self::assertEqualsWithDelta(10.143, $hands->reach(), 0.001);
+        self::assertEqualsWithDelta(0.0413, $hands->perDegree(), 0.0001);
+        self::assertEqualsWithDelta(1.0, $hands->reach() * $hands->perMillimetre(), 1e-12, 'All of the reach is all of the travel.');
+    }
+
     public function test_the_tremble_of_a_simulated_hand_is_measured_as_it_was_put_in(): void
     {
         $plan = Planner::plan(Shots::orbit());

@@ -75,8 +75,10 @@ export function HandsCard({ draft, hands }: Props) {
           onChange={(stick_mm) => put({ stick_mm })}
         />
         <p className="m-0 text-sm text-ink-soft">
-          A millimetre at the tip is {figure(100 * hands.per_mm, 1)} % of the travel. Your fingers tremble by{' '}
-          {figure(100 * hands.tremble, 1)} %{' '}
+          A millimetre at the tip is {figure(100 * hands.per_mm, 1)} % of the travel, a degree of lean{' '}
+          {figure(100 * hands.per_degree, 1)} %; from the middle to the stop the tip goes{' '}
+          {figure(hands.reach_mm, 1)} mm: no longer a stick than you reach to its stop without shifting the
+          grip. Your fingers tremble by {figure(100 * hands.tremble, 1)} %{' '}
           {hands.measured
             ? '(measured in your own takes)'
             : '(assumed for this grip and stick; your takes with stick columns will tell)'}

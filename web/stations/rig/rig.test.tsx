@@ -124,6 +124,8 @@ const reading = (
     grip_words: 'thumbs on top',
     pads: { left: ['turn', 'climb'], right: ['slide', 'run'] },
     per_mm: 0.11,
+    per_degree: 0.041,
+    reach_mm: 8.9,
     tremble: 0.01,
     nudge: 0.02,
     measured: false,
