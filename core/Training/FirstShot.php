@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\Training;
 
 use Generator;
+use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\Shot;
 use Larkspur\Choreography\SiteChecks;
@@ -84,7 +85,9 @@ final class FirstShot
             return null;
         }
         foreach (Foregrounds::of($asked, $usual) as $shot) {
-            if (self::expected($shot) >= self::FLIES && Foregrounds::has(Planner::plan($shot))) {
+            $plan = self::planned($shot);
+            // Whether it shows what it is flown for is known long before what it would score.
+            if ($plan !== null && $plan->feasible() && Foregrounds::has($plan) && self::scored($plan) >= self::FLIES) {
                 return $shot;
             }
         }
@@ -105,13 +108,23 @@ final class FirstShot
     /** Points that are to be expected of a shot; -1 where it can't be flown. */
     private static function expected(Shot $shot): float
     {
-        try {
-            $plan = Planner::plan($shot);
-        } catch (Refusal) {
-            return -1.0;
-        }
+        $plan = self::planned($shot);
 
-        return $plan->feasible() ? Expectation::of($plan)->score->score ?? 0.0 : -1.0;
+        return $plan !== null && $plan->feasible() ? self::scored($plan) : -1.0;
+    }
+
+    private static function planned(Shot $shot): ?Plan
+    {
+        try {
+            return Planner::plan($shot);
+        } catch (Refusal) {
+            return null;
+        }
+    }
+
+    private static function scored(Plan $plan): float
+    {
+        return Expectation::of($plan)->score->score ?? 0.0;
     }
 
     /**
