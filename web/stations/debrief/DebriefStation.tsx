@@ -165,7 +165,7 @@ function Sheets({ take, replay }: { take: Schemas['TakeDetail']; replay: Schemas
                 , {take.mode} mode
               </>
             )}
-            {`, sticks mode ${take.hands.stick_mode}, ${take.hands.grip}, wheel ${take.hands.touch}`}
+            {`, sticks mode ${take.hands.stick_mode}, ${take.hands.grip}`}
             {wind == null ? '' : `, wind ${withUnit(wind, 'm/s', units)}`}
             {take.log.source === 'simulated' ? ', simulated' : ''}
             {take.practised === null ? '' : `, ${saidOfPractice(take.practised)}`}
