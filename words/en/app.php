@@ -88,6 +88,8 @@ return [
     'trail.handed-over' => 'handed work over: {what}',
     'trail.rig-saved' => 'saved a rig: {what}',
     'trail.craft-changed' => 'changed the craft {what}',
+    'trail.craft-shared' => 'shared the craft {what} with the school',
+    'trail.craft-removed' => 'removed the craft {what}',
     'trail.removed-shot' => 'removed the shot {what}',
     'trail.removed-day' => 'removed the day {what}',
     'trail.removed-site' => 'removed the site {what}',
