@@ -77,7 +77,7 @@ final readonly class KeepCraft
             $rigs = Rig::query()->withoutGlobalScope('school')->where('craft_id', $craft->id);
             $ids = $rigs->pluck('id');
             $shots = Shot::query()->withoutGlobalScope('school')->whereIn('rig_id', $ids)->count();
-            $takes = Take::query()->withoutGlobalScopes()->where('craft_id', $craft->id)->count();
+            $takes = Take::query()->withoutGlobalScopes()->where('craft_id', $craft->id)->orWhereIn('rig_id', $ids)->count();
             if ($shots + $takes > 0) {
                 throw new Refusal(Fact::of('craft.is-used', shots: $shots, takes: $takes), 'craft', Fact::of('expected.unused-craft'));
             }

@@ -33,6 +33,7 @@ final readonly class ExposurePlan
         public float $diffraction,
         public float $sharpFrom,
         public array $warnings,
+        public Scene $estimate,
     ) {
     }
 
@@ -96,7 +97,7 @@ final readonly class ExposurePlan
 
         return new self(
             $fps, $exposure, $wanted, $value, $stops, $filter, $left, $kelvin ?? $scene->kelvin(), $limit,
-            Sharpness::hyperfocal($focal, $aperture, $circle) / 2, $warnings,
+            Sharpness::hyperfocal($focal, $aperture, $circle) / 2, $warnings, $scene,
         );
     }
 

@@ -14,6 +14,8 @@ use Larkspur\Fact;
 final readonly class ExposureDocument implements Document
 {
     /**
+     * @param  string  $estimate  id of the scene that it was estimated as: white balance begins with it, and the light where nothing was
+     *     metered
      * @param  list<Fact>  $warnings
      * @param  list<ExposureScene>  $scenes
      */
@@ -23,6 +25,7 @@ final readonly class ExposureDocument implements Document
         public float $aperture,
         public ExposureShutter $shutter,
         public float $sceneEv,
+        public string $estimate,
         public ExposureFilter $filter,
         public int $whiteBalanceK,
         public float $diffractionFromF,
@@ -37,7 +40,8 @@ final readonly class ExposureDocument implements Document
     {
         return new self(
             fps: $plan->fps, iso: $plan->exposure->iso, aperture: $plan->exposure->aperture, shutter: ExposureShutter::of($plan),
-            sceneEv: round($plan->scene, 2), filter: ExposureFilter::of($plan), whiteBalanceK: $plan->kelvin,
+            sceneEv: round($plan->scene, 2), estimate: $plan->estimate->value,
+            filter: ExposureFilter::of($plan), whiteBalanceK: $plan->kelvin,
             diffractionFromF: round($plan->diffraction, 2), sharpFromM: round($plan->sharpFrom, 2), warnings: $plan->warnings,
             camera: ExposureCamera::of($camera), scenes: array_map(ExposureScene::of(...), Scene::cases()),
         );

@@ -2718,6 +2718,11 @@ export interface components {
             aperture: number;
             shutter: components["schemas"]["ExposureShutter"];
             scene_ev: number;
+            /**
+             * @description id of the scene that it was estimated as: white balance begins with it, and the light where nothing was
+             *         metered
+             */
+            estimate: string;
             filter: components["schemas"]["ExposureFilter"];
             white_balance_k: number;
             diffraction_from_f: number;

@@ -48,7 +48,10 @@ final class ExposureWishTest extends TestCase
         $skies = [[40.0, Scene::Sun], [3.0, Scene::Low], [-3.0, Scene::Dusk], [-9.0, Scene::Blue], [-30.0, Scene::Night]];
         foreach ($skies as [$deg, $scene]) {
             self::assertSame($scene, Scene::under($deg * Angle::DEGREE));
-            self::assertSame($scene->value(), self::plan([], $deg * Angle::DEGREE)->scene);
+            $plan = self::plan([], $deg * Angle::DEGREE);
+            self::assertSame([$scene->value(), $scene], [$plan->scene, $plan->estimate]);
+            // Kept as it was estimated, it says the same where no hour is known.
+            self::assertSame($plan->scene, self::plan(['scene' => $plan->estimate->value])->scene);
         }
         self::assertSame(Scene::Cloud->value(), self::plan(['scene' => 'cloud'], -0.5)->scene, 'What somebody said stands.');
     }

@@ -158,6 +158,7 @@ describe('exposure', () => {
       sharp_from_m: 1.2,
       warnings: ['Look out.'],
       camera: { frame_rates: [25], apertures: [2.8] },
+      estimate: 'sun',
       scenes: [{ id: 'sun', name: 'Full sun', ev: 15, kelvin: 5600 }],
     };
     const asked = answer({

@@ -51,6 +51,11 @@ export function ExposureCard({ rigId, home, time, sun, shot }: Props) {
       setSimulated(true);
     },
   });
+  // A value that is refused leaves the form as it was, with the reason above it.
+  const [last, setLast] = useState(answer.data);
+  if (answer.data !== undefined && answer.data !== last) setLast(answer.data);
+  const found = answer.data ?? last;
+  const settled = found === undefined ? wish : { ...wish, scene: wish.scene ?? found.estimate };
   const keep = useMutation({
     mutationFn: (shot: Schemas['Shot']) =>
       answered(
@@ -58,22 +63,20 @@ export function ExposureCard({ rigId, home, time, sun, shot }: Props) {
           params: { path: { shot: shot.id } },
           body: {
             ...draftOf(shot),
-            brief: { ...shot.brief, exposure: wish },
+            // As it was estimated here, for the hour that was looked at: a card knows no hour.
+            brief: { ...shot.brief, exposure: settled },
             title: shot.title,
             version: shot.version,
           },
         }),
       ),
     onSuccess: (kept) => {
+      setWish(settled);
       client.setQueryData(['shot', kept.id], kept);
       void client.invalidateQueries({ queryKey: ['shots'] });
     },
   });
   const unkept = shot !== null && saying(shot.brief.exposure ?? {}) !== saying(wish);
-  // A value that is refused leaves the form as it was, with the reason above it.
-  const [last, setLast] = useState(answer.data);
-  if (answer.data !== undefined && answer.data !== last) setLast(answer.data);
-  const found = answer.data ?? last;
   const metered = wish.meter_shutter != null || wish.meter_ev != null;
   if (!found && !answer.error) return null;
   return (
