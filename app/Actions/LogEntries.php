@@ -16,7 +16,7 @@ use Larkspur\FlightDay\FieldLog;
 final readonly class LogEntries
 {
     /** A clock is off where it says otherwise by more than this, s. */
-    private const SLOW = 5.0;
+    private const SLOW = 30.0;
 
     /**
      * @param  list<array{

@@ -530,7 +530,8 @@ function Timer({ day, field, battery: planned }: { day: Day; field: FieldState; 
     return () => window.clearInterval(every);
   }, [one.running]);
   const seconds =
-    one.flown_s + (one.since === null ? 0 : Math.max(0, (Date.now() - Date.parse(one.since)) / 1000));
+    one.flown_s +
+    (one.since === null ? 0 : Math.max(0, (Date.now() + field.behind - Date.parse(one.since)) / 1000));
   const usable = 60 * (day.timetable?.usable_min ?? day.batteries?.usable_min ?? 0);
   const left = usable - seconds;
   const sound = useRef(new Sound());

@@ -5,8 +5,10 @@ import { flightScale } from '~/pictures/DayChart';
 import {
   type Entry,
   forgetDays,
+  keepClock,
   keepDay,
   keepPerson,
+  keptClock,
   keptDay,
   keptPerson,
   type Log,
@@ -63,6 +65,14 @@ describe('entries that wait', () => {
       since: '2026-06-03T09:20:00Z',
       flown_s: 300,
     });
+    // A tablet an hour behind: what waits stands where the server will put it.
+    const hour = withWaiting(
+      EMPTY,
+      [entry('battery', 'battery-2', { on: true }, '09:00:00')],
+      'Tobias Renn',
+      3_600_000,
+    );
+    expect(hour.batteries['battery-2']?.since).toBe('2026-06-03T10:00:00.000Z');
     expect(EMPTY).toEqual({ ticks: {}, passes: {}, batteries: {}, conflicts: [], decisions: {} });
   });
 
@@ -77,6 +87,17 @@ describe('entries that wait', () => {
     await sent([mine]);
     expect((await waiting(7)).map((one) => one.item)).toEqual(['bag-filters']);
     expect(await waiting(8)).toHaveLength(1);
+  });
+
+  it('are counted by the clock of the server where that of the device is off', () => {
+    expect(keepClock(new Date(Date.now() + 2000).toUTCString())).toBe(0);
+    expect(Math.abs(keepClock(new Date(Date.now() + 3_600_000).toUTCString()) - 3_600_000)).toBeLessThan(
+      2000,
+    );
+    // No answer tells nothing: what was known stands.
+    expect(Math.round(keepClock(null) / 10_000)).toBe(360);
+    localStorage.clear();
+    expect(keptClock()).toBe(0);
   });
 
   it('outlive a sign-out, which takes the days with it', async () => {

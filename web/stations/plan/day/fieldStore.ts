@@ -82,10 +82,29 @@ export function device(): string {
 }
 
 /**
+ * By how much this device's clock is behind the server's, ms, where it is off: the server puts its entries right by as much, and what is
+ * counted here has to count from the same clock. Remembered, for whoever opens the day without a network.
+ */
+const CLOCK = 'larkspur:clock';
+
+/** Less than this is the network's, ms. */
+const SLOW = 30_000;
+
+export function keepClock(server: string | null): number {
+  const off = server === null ? Number.NaN : Date.parse(server) - Date.now();
+  if (Number.isNaN(off)) return keptClock();
+  const behind = Math.abs(off) < SLOW ? 0 : off;
+  localStorage.setItem(CLOCK, String(behind));
+  return behind;
+}
+
+export const keptClock = (): number => Number(localStorage.getItem(CLOCK)) || 0;
+
+/**
  * The log as it stands with what has not been sent yet laid over it. Only what is seen on this device until then: what holds in the end,
  * and what is in conflict, the server says.
  */
-export function withWaiting(log: Log, entries: Entry[], by: string): Log {
+export function withWaiting(log: Log, entries: Entry[], by: string, behind = 0): Log {
   const next: Log = {
     ...log,
     ticks: { ...log.ticks },
@@ -94,7 +113,8 @@ export function withWaiting(log: Log, entries: Entry[], by: string): Log {
     decisions: { ...log.decisions },
   };
   for (const entry of entries) {
-    const { item, payload, made_at } = entry;
+    const { item, payload } = entry;
+    const made_at = behind === 0 ? entry.made_at : new Date(Date.parse(entry.made_at) + behind).toISOString();
     if (entry.kind === 'tick')
       next.ticks[item] = { on: payload.on === true, by, at: made_at, note: payload.note ?? '' };
     else if (entry.kind === 'pass') {

@@ -6,8 +6,10 @@ import {
   type Day,
   device,
   type Entry,
+  keepClock,
   keepDay,
   keepPerson,
+  keptClock,
   keptDay,
   keptPerson,
   sent,
@@ -24,6 +26,8 @@ export type FieldState = {
   pending: Waiting[];
   /** How many of them the device could not keep. */
   atRisk: number;
+  /** By how much the clock of the device is behind, ms: 0 where it is right. */
+  behind: number;
   /** ok, offline, signed-out or missing. */
   state: 'loading' | 'ok' | 'offline' | 'signed-out' | 'missing';
   enter: (kind: Entry['kind'], item: string, payload: Entry['payload']) => void;
@@ -42,6 +46,7 @@ export function useFieldDay(id: number): FieldState {
   /** Entries that the device could not keep: they are on this screen alone until the server has them. */
   const unkept = useRef<Waiting[]>([]);
   const [atRisk, setAtRisk] = useState(0);
+  const [behind, setBehind] = useState(keptClock);
   const sending = useRef(false);
   const who = useRef(person);
   const reached = useRef(false);
@@ -161,7 +166,9 @@ export function useFieldDay(id: number): FieldState {
       looking = true;
       const before = logs.current;
       try {
-        const log = await answered(api.GET('/days/{day}/log', { params: { path: { day: id } } }));
+        const asked = api.GET('/days/{day}/log', { params: { path: { day: id } } });
+        const log = await answered(asked);
+        setBehind(keepClock((await asked).response.headers.get('date')));
         if (alive && logs.current === before && !sending.current)
           setDay((now) => {
             if (now === null || JSON.stringify(now.log) === JSON.stringify(log)) return now;
@@ -212,6 +219,6 @@ export function useFieldDay(id: number): FieldState {
     [id, send],
   );
 
-  const shown = day && person ? { ...day, log: withWaiting(day.log, pending, person.name) } : day;
-  return { day: shown, seen, person, pending, atRisk, state, enter, sendNow: () => void send() };
+  const shown = day && person ? { ...day, log: withWaiting(day.log, pending, person.name, behind) } : day;
+  return { day: shown, seen, person, pending, atRisk, behind, state, enter, sendNow: () => void send() };
 }
