@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Larkspur\Fields;
 use Larkspur\FlightDay\FieldEntry;
 use Larkspur\FlightDay\FieldLog;
+use Larkspur\FlightDay\PassTakes;
 use Larkspur\Measure\SeededNoise;
 use Larkspur\Refusal;
 use PHPUnit\Framework\TestCase;
@@ -90,6 +91,18 @@ final class FieldLogTest extends TestCase
         } catch (Refusal $refusal) {
             self::assertSame('payload.of', $refusal->place);
         }
+    }
+
+    public function test_a_pass_is_the_take_of_its_shot_that_was_flown_just_before(): void
+    {
+        $log = FieldLog::of([
+            self::pass('a', 7, 1, 1000, 1001, 'tablet', 'kept'), self::pass('b', 7, 2, 1300, 1301, 'tablet', 'kept'),
+            self::pass('c', 7, 3, 1320, 1321, 'tablet', 'again'), self::pass('d', 8, 1, 5000, 5001, 'tablet', 'kept'),
+        ]);
+        // Take 3 began after its pass by the craft's clock; 4 is a quarter of an hour and more before; 5 is of another shot.
+        $flown = ['shot-7' => [1 => 900.0, 2 => 1250.0, 3 => 1370.0, 4 => 50.0], 'shot-8' => [5 => 4000.0], 'shot-9' => [6 => 4990.0]];
+        self::assertSame(['a' => 1, 'b' => 2, 'c' => 3], PassTakes::match($log, $flown));
+        self::assertSame([], PassTakes::match($log, []));
     }
 
     public function test_whoever_knows_both_settles_it(): void

@@ -146,7 +146,7 @@ final class DayController extends Controller
         $this->authorize('view', $day);
         $log = PlanDay::log($day);
 
-        return $this->answer(FieldLogDocument::of($log, $find($day, $log)));
+        return $this->answer(FieldLogDocument::of($log, $find($log)));
     }
 
     #[OA\Get(path: '/days/{day}/calendar', operationId: 'dayCalendar', parameters: [new OA\Parameter(
