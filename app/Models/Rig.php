@@ -95,6 +95,19 @@ final class Rig extends Model
         return RigSheet::read(Fields::of($this->asHeld()));
     }
 
+    /** The first version of a craft's rig, for an operator or for the school where that is null: as the craft was entered. */
+    public static function leavingTheBox(Craft $craft, User $author, ?User $operator): self
+    {
+        $sheet = $craft->sheet();
+
+        return self::query()->create([
+            'school_id' => $craft->school_id, 'craft_id' => $craft->id, 'operator_id' => $operator?->id, 'author_id' => $author->id,
+            'craft' => $craft->name, 'reason' => $craft->measured === null ? 'As it left the box' : 'As it was measured',
+            'document' => $sheet->stock->toArray(),
+            'camera' => [...$sheet->camera->lens()->toArray(), 'focal_mm' => $sheet->camera->focals[0]],
+        ]);
+    }
+
     /**
      * All versions of a craft's rig for an operator, or for the school where that is null, the latest first.
      *

@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Accounts\Trail;
 use App\Actions\KeepCraft;
+use App\Actions\RemoveCraft;
+use App\Actions\ShareCraft;
 use App\Documents\CraftDocument;
 use App\Documents\StepTestDocument;
 use App\Http\Requests\CraftForm;
@@ -109,12 +111,12 @@ final class CraftController extends Controller
         ),
         new OA\Response(response: 403, description: 'Trainers only', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function share(Request $request, Craft $craft, KeepCraft $keep): JsonResponse
+    public function share(Request $request, Craft $craft, ShareCraft $share): JsonResponse
     {
         $this->authorize('share', $craft);
         Trail::note('craft-shared', $craft->name);
 
-        return $this->answer(CraftDocument::of($keep->share($craft, $this->user($request)), $this->user($request)));
+        return $this->answer(CraftDocument::of($share($craft, $this->user($request)), $this->user($request)));
     }
 
     #[OA\Delete(path: '/crafts/{craft}', operationId: 'removeCraft', parameters: [new OA\Parameter(
@@ -127,10 +129,10 @@ final class CraftController extends Controller
             content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
         ),
     ])]
-    public function destroy(Craft $craft, KeepCraft $keep): Response
+    public function destroy(Craft $craft, RemoveCraft $remove): Response
     {
         $this->authorize('update', $craft);
-        $keep->remove($craft);
+        $remove($craft);
         Trail::note('craft-removed', $craft->name);
 
         return new Response(status: 204);
