@@ -56,6 +56,21 @@ final class PhraseBookTest extends TestCase
         self::assertGreaterThan(500, $seen);
     }
 
+    /** What the trail notes is a code: its words stand here, and whoever adds a note is reminded of them. */
+    public function test_every_note_of_the_trail_has_its_words(): void
+    {
+        $phrases = (new PhraseBook)->all();
+        $noted = [];
+        foreach (glob(dirname(__DIR__, 2).'/app/{*,*/*,*/*/*}.php', GLOB_BRACE) ?: [] as $file) {
+            preg_match_all("/Trail::note\\(\s*'([a-z-]+)'/", (string) file_get_contents($file), $found);
+            array_push($noted, ...$found[1]);
+        }
+        self::assertGreaterThan(8, count(array_unique($noted)));
+        foreach (array_unique($noted) as $code) {
+            self::assertArrayHasKey("trail.$code", $phrases);
+        }
+    }
+
     public function test_every_phrase_is_a_message_that_icu_reads(): void
     {
         foreach ((new PhraseBook)->all() as $code => $phrase) {
