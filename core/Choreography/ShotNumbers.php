@@ -42,8 +42,12 @@ final readonly class ShotNumbers
 
     private const SECOND = 1.0;
 
+    /** @var array{float, float} the tilt rate that is greatest, rad/s, and when */
+    private array $tiltsMost;
+
     private function __construct(private Plan $plan, private MovePlan $move)
     {
+        $this->tiltsMost = $this->greatest($move->flight->tilt, $move->onset, $move->stop);
     }
 
     /** @return list<ShotNumber> */
@@ -148,7 +152,7 @@ final readonly class ShotNumbers
             new ShotNumber('tilt_start_deg', Quantity::radians($from), $this->move->onset),
             new ShotNumber('tilt_end_deg', Quantity::radians($to), $this->move->stop),
         ];
-        [$rate, $at] = $this->greatest($tilt, $this->move->onset, $this->move->stop);
+        [$rate, $at] = $this->tiltsMost;
         if (abs($rate) >= self::RESTS) {
             $numbers[] = new ShotNumber(
                 'tilt_rate_most_dps', Quantity::radiansPerSecond(abs($rate)), $at, $this->plan->sheet->travel['tilt'][$this->index($at)],
@@ -164,13 +168,10 @@ final readonly class ShotNumbers
     private function trigger(): array
     {
         $tilt = $this->move->flight->tilt;
-        [$most] = $this->greatest($tilt, $this->move->onset, $this->move->stop);
-        $moves = $this->way($this->move->onset, $this->move->stop) > self::LENGTH;
-        if (abs($most) < self::RESTS || ! $moves) {
+        if (abs($this->tiltsMost[0]) < self::RESTS || $this->way($this->move->onset, $this->move->stop) <= self::LENGTH) {
             return [];
         }
-        $from = $this->index($this->move->onset);
-        for ($k = $from; $k <= $this->index($this->move->stop); $k++) {
+        for ($k = $this->index($this->move->onset), $last = $this->index($this->move->stop); $k <= $last; $k++) {
             if (abs($this->rate($tilt, $k)) > self::RESTS) {
                 $t = $this->move->flight->t[$k];
 
@@ -197,8 +198,7 @@ final readonly class ShotNumbers
         $k = $this->index(($this->move->holdFrom + $this->move->holdTo) / 2);
         $climb = $this->rate($flight->up, $k);
         $pace = hypot($this->rate($flight->east, $k), $this->rate($flight->north, $k));
-        [$most] = $this->greatest($flight->tilt, $this->move->onset, $this->move->stop);
-        if ($subject === null || abs($most) < self::RESTS || $climb < 0.1 || $pace < 0.1) {
+        if ($subject === null || abs($this->tiltsMost[0]) < self::RESTS || $climb < 0.1 || $pace < 0.1) {
             return [];
         }
         $to = $subject->at($flight->t[$k])->minus($flight->position($k));
@@ -210,7 +210,7 @@ final readonly class ShotNumbers
         }
         $numbers = [new ShotNumber('settling_tilt_deg', Quantity::radians(-atan2($climb, $pace)))];
         $release = null;
-        for ($i = $this->index($this->move->holdTo); $i > $this->index($this->move->onset); $i--) {
+        for ($i = $this->index($this->move->holdTo), $first = $this->index($this->move->onset); $i > $first; $i--) {
             if (abs($this->rate($flight->tilt, $i)) > self::LET_GO) {
                 break;
             }
@@ -333,22 +333,27 @@ final readonly class ShotNumbers
      */
     private function greatest(array $values, float $from, float $to): array
     {
-        [$most, $at] = [0.0, $from];
-        for ($k = $this->index($from); $k <= $this->index($to); $k++) {
+        [$most, $at] = [0.0, null];
+        for ($k = $this->index($from), $last = $this->index($to); $k <= $last; $k++) {
             $rate = $this->rate($values, $k);
-            if (abs($rate) > abs($most)) {
-                [$most, $at] = [$rate, $this->move->flight->t[$k]];
+            if ($rate > $most || -$rate > $most) {
+                $most = abs($rate);
+                $at = $k;
             }
         }
 
-        return [$most, $at];
+        return $at === null ? [0.0, $from] : [$this->rate($values, $at), $this->move->flight->t[$at]];
     }
 
     private function way(float $from, float $to): float
     {
+        $flight = $this->move->flight;
         $way = 0.0;
-        for ($k = $this->index($from) + 1; $k <= $this->index($to); $k++) {
-            $way += $this->move->flight->position($k)->minus($this->move->flight->position($k - 1))->length();
+        for ($k = $this->index($from) + 1, $last = $this->index($to); $k <= $last; $k++) {
+            $way += sqrt(
+                ($flight->east[$k] - $flight->east[$k - 1]) ** 2 + ($flight->north[$k] - $flight->north[$k - 1]) ** 2
+                + ($flight->up[$k] - $flight->up[$k - 1]) ** 2,
+            );
         }
 
         return $way;

@@ -56,14 +56,13 @@ export function useBoard(
 ): Board {
   const [moved, setMoved] = useState<View | null>(null);
   const view = moved ?? fitted;
-  const half = { x: width / 2, y: height / 2 };
   const zoomed = (from: View, times: number, px: number, py: number): View => {
     const per = Math.max(LEAST, Math.min(MOST, from.per * times));
     // What lies under the fingers stays there.
     const k = 1 / from.per - 1 / per;
     return { per, east: from.east + (px - width / 2) * k, north: from.north - (py - height / 2) * k };
   };
-  const nearer = (times: number, px = half.x, py = half.y) =>
+  const nearer = (times: number, px: number, py: number) =>
     setMoved((now) => zoomed(now ?? fitted, times, px, py));
   const placeAt = ([px, py]: [number, number], box: DOMRect | undefined): [number, number] => [
     view.east + (px - (box?.left ?? 0) - width / 2) / view.per,
@@ -119,8 +118,8 @@ export function useBoard(
     x: linear(view.east, view.east + 1, width / 2, width / 2 + view.per),
     y: linear(view.north, view.north + 1, height / 2, height / 2 - view.per),
     own: moved !== null,
-    nearer: () => nearer(STEP),
-    farther: () => nearer(1 / STEP),
+    nearer: () => nearer(STEP, width / 2, height / 2),
+    farther: () => nearer(1 / STEP, width / 2, height / 2),
     whole: () => setMoved(all ?? null),
     bind,
   };

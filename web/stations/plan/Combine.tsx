@@ -47,7 +47,10 @@ export function Combine({ draft, plan, change, moves }: Props) {
             move={moves.find((one) => one.id === part.move)}
             units={units}
             onChange={(id, value) =>
-              change({ kind: 'values', values: { [`parts.${index}.${id}`]: value } as Values })
+              change({
+                kind: 'values',
+                values: Object.fromEntries([[`parts.${index}.${id}`, value]]) as Values,
+              })
             }
           />
         </div>

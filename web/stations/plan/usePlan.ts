@@ -1,6 +1,7 @@
 // Holds the draft of a shot and has the server work it out, one request at a time (kit/useLatest). A pulled handle is sent as such: its
 // parameters come back with the plan. What the plan would score, and what there is to read off it, take longer: they are asked for when the
 // hand rests, and dropped when it moves on.
+import { replaceEqualDeep } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { answered, api, Problem, type Schemas } from '~/api/client';
 import { began, done, redone, undone } from '~/kit/history';
@@ -42,17 +43,32 @@ export function usePlan(first: Draft): Planning {
   const hand = useRef({ at: 0, of: '' });
   /** The parameters of the last plan that was worked out, and its move. */
   const good = useRef<{ move: string; values: Record<string, unknown> } | null>(null);
+  /** The last plan: what of it a new one does not change stays the same object, and what shows that is not drawn again. */
+  const shown = useRef<Schemas['Plan'] | null>(null);
   /** What a hand did since the last question was sent. */
   const pulled = useRef<Pull | null>(null);
+  const go = (next: typeof history) => {
+    latest.current = next;
+    setHistory(next);
+  };
+  /** What one hand does without a rest is one step. */
+  const step = (by: Change, of: string) => {
+    const now = performance.now();
+    const joins = hand.current.of === of && now - hand.current.at < LONG_REST;
+    hand.current = { at: now, of };
+    go(done(latest.current, changed(latest.current.now, by), joins));
+  };
   const { value, problem, busy, ask } = useLatest(async (_: undefined): Promise<Answer> => {
     const pull = pulled.current;
     pulled.current = null;
     const sent = latest.current.now;
     const body = pull === null ? sent : { ...sent, pull };
-    const { plan, refused } = await withoutRefused(
+    const { plan: told, refused } = await withoutRefused(
       body,
       good.current?.move === sent.move ? good.current.values : {},
     );
+    const plan = replaceEqualDeep(shown.current, told);
+    shown.current = plan;
     if (refused === null) good.current = { move: sent.move, values: plan.intent.parameters };
     // Whatever else was changed meanwhile stays; another move has other parameters.
     if (pull !== null && plan.pulled && latest.current.now.move === sent.move)
@@ -66,17 +82,6 @@ export function usePlan(first: Draft): Planning {
 
   useEffect(() => ask(undefined), [ask]);
 
-  const go = (next: typeof history) => {
-    latest.current = next;
-    setHistory(next);
-  };
-  /** What one hand does without a rest is one step. */
-  function step(by: Change, of: string) {
-    const now = performance.now();
-    const joins = hand.current.of === of && now - hand.current.at < LONG_REST;
-    hand.current = { at: now, of };
-    go(done(latest.current, changed(latest.current.now, by), joins));
-  }
   const change = (by: Change) => {
     step(by, by.kind === 'values' ? Object.keys(by.values).join() : by.kind);
     ask(undefined);

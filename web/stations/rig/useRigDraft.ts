@@ -1,5 +1,6 @@
 // The settings of a rig as they stand on the page, and what the server says they mean. A pulled curve comes back as the number
 // that the craft would show; what is refused stays on the page with the words for it.
+import { replaceEqualDeep } from '@tanstack/react-query';
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { answered, api, type Problem, type Schemas } from '~/api/client';
 import { useLatest } from '~/kit/useLatest';
@@ -50,7 +51,8 @@ export function useRigDraft(rig: Schemas['RigDetail'], mode: Mode): RigDraft {
         : known.current.fingers.map(
             (finger) => reading.fingers.find((one) => one.finger === finger.finger) ?? finger,
           );
-    known.current = { ...reading, fingers };
+    // What the answer does not change stays the same object, and what shows that is not drawn again.
+    known.current = replaceEqualDeep(known.current, { ...reading, fingers });
     return { reading: known.current, to };
   }, 'larkspur:rig');
   // The server's numbers are the settings as soon as it has answered the last edit.
