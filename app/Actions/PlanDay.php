@@ -119,11 +119,13 @@ final readonly class PlanDay
         $timetable = null;
         $batteries = null;
         $begins = null;
+        $hours = null;
         try {
             $begins = self::time($day, $site->zone, $document->text('from'));
             $batteries = Batteries::read($document->group('batteries'));
             $hours = new Day(
-                $begins, self::time($day, $site->zone, $document->text('to')), $batteries, $asked,
+                $begins, self::time($day, $site->zone, $document->text('to')),
+                $document->flag('replanned') ? $batteries->after($log, $begins) : $batteries, $asked,
                 swap: 60 * ($document->numberOrNull('swap_min', ...DayLimits::SWAP, unit: 'min') ?? Day::SWAP / 60), zone: $site->zone,
                 daylight: Light::daylight($day->day(), $site->home),
             );
@@ -145,7 +147,9 @@ final readonly class PlanDay
 
         return new DayPlan(
             zone: $site->zone->name, begins: $begins === null ? null : SunDay::written($begins), timetable: $timetable, problem: $problem,
-            batteries: $batteries === null ? null : BatteriesReading::of($batteries), light: SunDayDocument::of($sun),
+            batteries: $batteries === null ? null : BatteriesReading::of(
+                $batteries, $hours?->passesOfBattery() ?? 0, $hours?->passes() ?? 0,
+            ), light: SunDayDocument::of($sun),
             return: ReturnHeightDocument::of($return),
             lists: array_map(DayList::of(...), $this->lists($day, $planned, $power, $return)),
             cautions: array_map(

@@ -28,9 +28,11 @@ final readonly class Batteries
      * @param  float  $minutes  of flight of one, as flown from full to empty in mild air
      * @param  float  $reserve  share that stays in it
      * @param  float  $temperature  of the air, °C; batteries kept warm until they fly are as warm as they are kept
+     * @param  array<int, float>  $flown  seconds that one has been in the air already, by its place among them, from 0
      */
     public function __construct(
         public int $count, public float $minutes, public float $reserve = self::RESERVE, public float $temperature = self::WARM,
+        public array $flown = [],
     ) {
         if ($count < 1) {
             throw new Refusal(Fact::of('batteries.day-without-battery-flies'), 'batteries.count', Fact::of('batteries.one-more-enter-how'));
@@ -78,6 +80,28 @@ final readonly class Batteries
     public function usable(): float
     {
         return 60 * $this->minutes * $this->warmth() * (1 - $this->reserve);
+    }
+
+    /**
+     * The same batteries with what a day's log says that they have flown by a time: what is planned from then on has the rest of them.
+     *
+     * @param  float  $now  s since 1970: one that is in the air has flown until then
+     */
+    public function after(FieldLog $log, float $now): self
+    {
+        $flown = [];
+        foreach ($log->batteries as $item => ['since' => $since, 'flown' => $seconds]) {
+            $number = (int) substr($item, strlen('battery-'));
+            $flown[$number - 1] = $seconds + ($since === null ? 0.0 : max(0.0, $now - $since));
+        }
+
+        return new self($this->count, $this->minutes, $this->reserve, $this->temperature, $flown);
+    }
+
+    /** Seconds that one of them, counted from 0, has flown. */
+    public function flownOf(int $battery): float
+    {
+        return $this->flown[$battery] ?? 0.0;
     }
 
     /** Whole takes of a battery: (minutes (1 - reserve) - transit) / minutes a take. */

@@ -15,6 +15,17 @@ final class Checklist
     /** A shot that comes nearer to something than this might be asked to fly without sensing, m. */
     private const NEAR = 4.0;
 
+    /** The lists that hold for one take-off: a landing opens them again. */
+    public const AIR = 'air';
+
+    public const SWEEP = 'sweep';
+
+    /** Whether an item of the lists holds for one take-off alone. */
+    public static function isOfATakeOff(string $item): bool
+    {
+        return str_starts_with($item, self::AIR.'-') || str_starts_with($item, self::SWEEP.'-');
+    }
+
     /** Whether a shot comes so near to something that sensing might be asked to be off. */
     public static function comesNear(Plan $plan): bool
     {
@@ -73,15 +84,23 @@ final class Checklist
         ];
         $air = [
             'hover' => Fact::of('checklist.hover-eye-level-15'),
-            'area' => Fact::of('checklist.people-birds-aircraft-wires'),
             'ends' => Fact::of('checklist.fly-both-end-points'),
             'record' => Fact::of('checklist.recording-before-moving-then'),
             'stop' => Fact::of('checklist.home-when-left', reserve: Quantity::share($batteries->reserve)),
         ];
 
+        $sweep = [
+            'people' => Fact::of('checklist.sweep-people'),
+            'animals' => Fact::of('checklist.sweep-animals'),
+            'aircraft' => Fact::of('checklist.sweep-aircraft'),
+            'wires' => Fact::of('checklist.sweep-wires'),
+            'behind' => Fact::of('checklist.sweep-behind'),
+            'landing' => Fact::of('checklist.sweep-landing'),
+        ];
+
         return [
             self::list('bag', Fact::of('checklist.in-the-bag'), $bag), self::list('ground', Fact::of('checklist.on-the-ground'), $ground),
-            self::list('air', Fact::of('checklist.every-take-off'), $air),
+            self::list(self::SWEEP, Fact::of('checklist.sweep'), $sweep), self::list(self::AIR, Fact::of('checklist.every-take-off'), $air),
         ];
     }
 

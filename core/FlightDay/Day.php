@@ -68,4 +68,29 @@ final readonly class Day
         }
         [$this->there, $this->back, $this->across] = [$there, $back, $across];
     }
+
+    /** Passes that the day asks for. */
+    public function passes(): int
+    {
+        return array_sum(array_map(static fn (DayShot $shot): int => $shot->passes, $this->shots));
+    }
+
+    /**
+     * About how many passes of these shots a full battery carries: (usable - hover and the way there and back) / (a pass and flying back
+     * to its first frame), of the mean pass. To know before too many are asked; the timetable says what fits. 0 where no shot is asked.
+     */
+    public function passesOfBattery(): int
+    {
+        $passes = $this->passes();
+        if ($passes === 0) {
+            return 0;
+        }
+        $ways = $length = 0.0;
+        foreach ($this->shots as $shot) {
+            $ways += $shot->passes * ($this->there[$shot->id] + $this->back[$shot->id]);
+            $length += $shot->passes * ($shot->pass + $this->reset);
+        }
+
+        return $this->batteries->takes((self::HOVER + $ways / $passes) / 60, $length / $passes / 60);
+    }
 }

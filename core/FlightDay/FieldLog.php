@@ -90,6 +90,10 @@ final readonly class FieldLog
                     $now = [...$now, 'running' => true, 'since' => $entry->made];
                 } elseif ($entry->on !== true && $now['since'] !== null) {
                     $now = ['running' => false, 'since' => null, 'flown' => $now['flown'] + $entry->made - $now['since']];
+                    // Looked over for this take-off; the next one is looked over anew.
+                    $ticks = array_filter(
+                        $ticks, static fn (string $item): bool => ! Checklist::isOfATakeOff($item), ARRAY_FILTER_USE_KEY,
+                    );
                 }
                 $batteries[$entry->item] = $now;
                 $last[$entry->item] = $entry;

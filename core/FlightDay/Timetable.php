@@ -41,6 +41,11 @@ final class Timetable
     {
         $this->time = $day->from;
         $this->usable = $day->batteries->usable();
+        // What has been flown empty stays on the ground: the first that has something left is the one that is in.
+        while ($this->battery + 1 < $day->batteries->count && $day->batteries->flownOf($this->battery) >= $this->usable - Day::HOVER) {
+            $this->battery++;
+        }
+        $this->used = $day->batteries->flownOf($this->battery);
     }
 
     /** @param  list<DayShot>  $order */
@@ -138,7 +143,7 @@ final class Timetable
                 $this->land();
                 $this->time += $this->day->swap;
                 $this->battery++;
-                $this->used = 0.0;
+                $this->used = $this->day->batteries->flownOf($this->battery);
 
                 continue;
             }

@@ -17,14 +17,17 @@ final readonly class BatteriesReading implements Document
         public float $temperatureC,
         public float $usableMin,
         public float $coldShare,
+        public int $passesEach,
+        public int $passesAsked,
     ) {
     }
 
-    public static function of(Batteries $batteries): self
+    /** @param  int  $passesEach  passes of the day's shots that a full one carries, about; 0 where none is asked */
+    public static function of(Batteries $batteries, int $passesEach = 0, int $passesAsked = 0): self
     {
         return new self(
             $batteries->count, $batteries->minutes, $batteries->reserve, $batteries->temperature, round($batteries->usable() / 60, 2),
-            round($batteries->warmth(), 3),
+            round($batteries->warmth(), 3), $passesEach, $passesAsked,
         );
     }
 }

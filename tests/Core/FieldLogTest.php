@@ -45,6 +45,20 @@ final class FieldLogTest extends TestCase
         self::assertSame(0, FieldLog::of($entries)->flown('shot-8'));
     }
 
+    public function test_a_landing_opens_what_holds_for_one_take_off_and_nothing_else(): void
+    {
+        $before = [
+            self::tick('a', 'sweep-people', 10, 11, 'tablet', true), self::tick('b', 'air-hover', 20, 21, 'tablet', true),
+            self::tick('c', 'ground-home', 30, 31, 'tablet', true), self::battery('d', 1, 40, 41, 'tablet', true),
+        ];
+        self::assertSame(['sweep-people', 'air-hover', 'ground-home'], array_keys(FieldLog::of($before)->ticks));
+        $landed = [...$before, self::battery('e', 1, 640, 641, 'tablet', false)];
+        self::assertSame(['ground-home'], array_keys(FieldLog::of($landed)->ticks));
+        $again = FieldLog::of([...$landed, self::tick('f', 'sweep-people', 700, 701, 'phone', true)]);
+        self::assertTrue($again->ticks['sweep-people']['on']);
+        self::assertSame([], $again->conflicts, 'looked over for another take-off is no disagreement');
+    }
+
     public function test_two_who_did_not_know_of_one_another_are_a_conflict_and_the_later_stands(): void
     {
         $log = FieldLog::of([

@@ -42,6 +42,37 @@ final class FlightDayTest extends TestCase
         self::assertSame(0.8 * 30 * 60, (new Batteries(1, 30.0))->usable());
     }
 
+    public function test_what_a_battery_has_flown_is_gone_from_it(): void
+    {
+        $shot = static fn (int $id): DayShot => new DayShot($id, "shot $id", 95.0, 1, new Position(0, 0, 0), new Position(0, 0, 0));
+        // 10 min with a fifth in reserve are 480 s; a hover of 12 s, then 120 s a pass with flying back: three passes a battery.
+        $entry = static fn (string $uuid, string $item, float $made, bool $on): FieldEntry => new FieldEntry(
+            $uuid, FieldEntry::BATTERY, $item, $made, $made, 'tablet', 'Tobias', $on,
+        );
+        $full = new Batteries(2, 10.0);
+        $order = array_map($shot, range(1, 6));
+        $day = static fn (Batteries $batteries): Day => new Day(1000.0, 20000.0, $batteries, $order);
+        self::assertSame([1, 1, 1, 2, 2, 2], self::batteriesOf(Timetable::of($day($full), $order)));
+        self::assertSame([3, 6], [$day($full)->passesOfBattery(), $day($full)->passes()]);
+        $log = FieldLog::of([$entry('a', 'battery-1', 100, true), $entry('b', 'battery-1', 300, false)]);
+        self::assertSame([200.0, 0.0], array_map($full->after($log, 1000.0)->flownOf(...), [0, 1]));
+        self::assertSame([1, 1, 2, 2, 2], self::batteriesOf(Timetable::of($day($full->after($log, 1000.0)), $order)));
+        // One that is in the air has flown until now; one that is empty is not taken, and costs no change.
+        $up = FieldLog::of([$entry('a', 'battery-1', 500, true)]);
+        $table = Timetable::of($day($full->after($up, 1000.0)), $order);
+        self::assertSame([2, 2, 2], self::batteriesOf($table));
+        self::assertSame(1012.0, $table->slots[0]['from']);
+        self::assertSame(
+            [true, true, true], array_map(static fn (array $one): bool => str_contains(said($one['why']), 'battery'), $table->left),
+        );
+    }
+
+    /** @return list<int> which battery each stretch is on, from 1 */
+    private static function batteriesOf(Timetable $table): array
+    {
+        return array_map(static fn (array $slot): int => $slot['battery'] + 1, $table->slots);
+    }
+
     public function test_cold_takes_a_percent_a_degree_and_no_more_than_four_tenths(): void
     {
         self::assertSame(

@@ -2218,6 +2218,8 @@ export interface components {
             temperature_c: number;
             usable_min: number;
             cold_share: number;
+            passes_each: number;
+            passes_asked: number;
         };
         BobIndex: {
             index: number;

@@ -21,6 +21,7 @@ export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
   const { units } = useSession();
   const { batteries } = form.document;
   const change = (next: Partial<typeof batteries>) => put({ batteries: { ...batteries, ...next } });
+  const carried = (day.batteries?.passes_each ?? 0) * batteries.count;
   return (
     <Card className="p-3" label="Batteries">
       <h2>Batteries</h2>
@@ -90,6 +91,26 @@ export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
           .
         </p>
       )}
+      {day.batteries && day.batteries.passes_asked > 0 && (
+        <p
+          className={`m-0 text-sm ${carried < day.batteries.passes_asked ? 'text-brick' : 'text-ink-soft'}`}
+          data-carried={carried}
+        >
+          A full one carries about {day.batteries.passes_each}{' '}
+          {day.batteries.passes_each === 1 ? 'pass' : 'passes'} of these shots, {batteries.count} of them
+          about {carried}; the day asks {day.batteries.passes_asked}.
+        </p>
+      )}
+      {form.document.replanned &&
+        Object.entries(day.log.batteries).map(([item, one]) => (
+          <p key={item} className="m-0 text-sm text-ink-soft">
+            {item.replace('battery-', 'Battery ')}{' '}
+            {one.running
+              ? 'is in the air'
+              : `has flown ${figure(one.flown_s / 60, 1)} min, and the rest of it counts`}
+            .
+          </p>
+        ))}
     </Card>
   );
 }

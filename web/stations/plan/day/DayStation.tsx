@@ -136,7 +136,7 @@ function NewDay({
           <p className="m-0 text-ink-soft">
             {mine.length === 0
               ? 'No shot is planned at this site yet: plan one under Shot, then it can go into the day.'
-              : `${mine.length} shots are planned here: ${mine
+              : `${mine.length === 1 ? 'One shot is' : `${mine.length} shots are`} planned here: ${mine
                   .slice(0, 24)
                   .map((shot) => shot.title)
                   .join(', ')}.`}

@@ -49,7 +49,7 @@ export function DeskLog({ day }: { day: Schemas['DayDetail'] }) {
       {bind.error && <Notice error={bind.error} />}
       <Gates
         day={shown}
-        onTick={(item, on) => enter.mutate({ kind: 'tick', item, payload: { on } })}
+        onTick={(item, on, note) => enter.mutate({ kind: 'tick', item, payload: { on, note } })}
         onDecide={(choice, note) =>
           enter.mutate({ kind: 'decision', item: 'weather', payload: { choice, note } })
         }

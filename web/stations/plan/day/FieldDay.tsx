@@ -744,22 +744,84 @@ function HoverCheck({ day, field }: { day: Day; field: FieldState }) {
 /** The item of the lists that a hover check ticks. */
 const ITEM = 'air-hover';
 
+/** How much of a list is still to see to. */
+function leftOf(day: Day, list: Day['lists'][number]): string {
+  const open = list.items.filter((one) => day.log.ticks[one.id]?.on !== true).length;
+  return open === 0 ? 'All seen to.' : `${open} of ${list.items.length} to see to.`;
+}
+
+/** Whether the compass was asked for so often that it is the place and not the craft. */
+const DISTURBED = 2;
+
+/** How often the compass had to be calibrated here: a place that asks again and again disturbs it. */
+function Compass({ day, field }: { day: Day; field: FieldState }) {
+  const times = Object.entries(day.log.ticks).filter(
+    ([item, tick]) => item.startsWith('compass-') && tick.on,
+  );
+  const once = useOnce();
+  const enter = (number: number, on: boolean) => {
+    if (once()) field.enter('tick', `compass-${number}`, { on });
+  };
+  return (
+    <section aria-label="Compass" className="bg-card border-2 border-line rounded-md p-3 grid gap-2">
+      <h2>Compass</h2>
+      <p className="m-0" data-compass={times.length}>
+        {times.length === 0
+          ? 'Only where the craft asks for it: away from cars, iron and cables, phone in the bag.'
+          : `Calibrated here ${times.length === 1 ? 'once' : times.length === 2 ? 'twice' : `${times.length} times`}.`}
+      </p>
+      {times.length > DISTURBED && (
+        <p className="m-0 text-brick" role="status">
+          It is the place: iron or a cable under you. Take off elsewhere, or don’t fly here.
+        </p>
+      )}
+      <div className="grid grid-cols-2 gap-2">
+        <button type="button" className={LARGE} onClick={() => enter(times.length + 1, true)}>
+          Calibrated once more
+        </button>
+        <button
+          type="button"
+          className={`${LARGE} disabled:opacity-50`}
+          disabled={times.length === 0}
+          onClick={() => enter(times.length, false)}
+        >
+          One fewer
+        </button>
+      </div>
+    </section>
+  );
+}
+
+/** What is still open stands on top, as it was when the room was opened: no row moves away under a thumb. */
+function useOpenFirst(day: Day): Day['lists'] {
+  const [ticked] = useState(
+    () => new Set(Object.keys(day.log.ticks).filter((item) => day.log.ticks[item]?.on)),
+  );
+  return day.lists.map((list) => ({
+    ...list,
+    items: [...list.items].sort((a, b) => Number(ticked.has(a.id)) - Number(ticked.has(b.id))),
+  }));
+}
+
 function Lists({ day, field }: { day: Day; field: FieldState }) {
+  const lists = useOpenFirst(day);
   return (
     <div className="grid gap-4">
       {/* A day that was taken along by an earlier release has none. */}
       {day.gates && (
         <Gates
           day={day}
-          onTick={(item, on) => field.enter('tick', item, { on })}
+          onTick={(item, on, note) => field.enter('tick', item, { on, note })}
           onDecide={(choice, note) => field.enter('decision', 'weather', { choice, note })}
           onBind={null}
         />
       )}
       <HoverCheck day={day} field={field} />
-      {day.lists.map((list) => (
+      <Compass day={day} field={field} />
+      {lists.map((list) => (
         <section key={list.id} aria-label={list.title}>
           <h2>{list.title}</h2>
+          <p className="m-0 text-ink-soft">{leftOf(day, list)}</p>
           {list.items.map((one) => {
             const on = day.log.ticks[one.id]?.on ?? false;
             return (

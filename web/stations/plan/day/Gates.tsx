@@ -9,8 +9,9 @@ import type { Day } from './fieldStore';
 type Decision = Schemas['Decided']['choice'];
 
 type Props = {
-  day: Pick<Day, 'gates' | 'log' | 'zone'>;
-  onTick: (item: string, on: boolean) => void;
+  day: Pick<Day, 'gates' | 'log' | 'zone' | 'document'>;
+  /** With what the rules were read from, as the day names it: it stays with who passed the gate. */
+  onTick: (item: string, on: boolean, note: string) => void;
   onDecide: (choice: Decision, note: string) => void;
   /** Trainers say which of them bind; null for everybody else. */
   onBind: ((id: string, binds: boolean) => void) | null;
@@ -32,7 +33,13 @@ const ADVISED: Record<Decision, string> = {
 export const openGates = (day: Pick<Day, 'gates' | 'log'>) =>
   day.gates.gates.filter((gate) => day.log.ticks[gate.item]?.on !== true);
 
+/** What the rules were read from, and of which date. */
+function sourceOf({ rule_source, rule_date }: Schemas['DayPermission']): string {
+  return [rule_source ?? '', rule_date ?? ''].filter((one) => one.trim() !== '').join(', ');
+}
+
 export function Gates({ day, onTick, onDecide, onBind }: Props) {
+  const source = sourceOf(day.document.permission ?? {});
   const decided = day.log.decisions.weather;
   const [note, setNote] = useState('');
   const open = openGates(day);
@@ -58,13 +65,15 @@ export function Gates({ day, onTick, onDecide, onBind }: Props) {
                 className="size-7 accent-larkspur"
                 checked={on}
                 data-gate={gate.id}
-                onChange={() => onTick(gate.item, !on)}
+                onChange={() => onTick(gate.item, !on, on ? '' : source)}
               />
               <span>
                 {gate.text}
                 {gate.shots.length > 0 && ` (${gate.shots.join(', ')})`}
                 <span className="block text-sm text-ink-soft">
-                  {on ? `${tick.by}, ${hour(tick.at, day.zone)}` : gate.binds ? 'binds' : 'warns'}
+                  {on
+                    ? [tick.by, hour(tick.at, day.zone), ...(tick.note === '' ? [] : [tick.note])].join(', ')
+                    : `${gate.binds ? 'binds' : 'warns'}; ${source === '' ? 'the source of the rules is not filled in' : source}`}
                 </span>
               </span>
             </label>

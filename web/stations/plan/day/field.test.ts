@@ -29,6 +29,21 @@ const entry = (kind: Entry['kind'], item: string, payload: Entry['payload'], at:
 });
 
 describe('entries that wait', () => {
+  it('open with a landing what holds for one take-off', () => {
+    const log = withWaiting(
+      EMPTY,
+      [
+        entry('tick', 'sweep-people', { on: true }, '09:00:00'),
+        entry('tick', 'ground-home', { on: true }, '09:00:05'),
+        entry('battery', 'battery-1', { on: true }, '09:02:00'),
+        entry('battery', 'battery-1', { on: false }, '09:12:00'),
+        entry('tick', 'air-hover', { on: true }, '09:20:00'),
+      ],
+      'Tobias Renn',
+    );
+    expect(Object.keys(log.ticks)).toEqual(['ground-home', 'air-hover']);
+  });
+
   it('lie over what the server said, in the order they were made', () => {
     const log = withWaiting(
       {

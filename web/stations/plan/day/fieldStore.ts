@@ -145,6 +145,10 @@ export function withWaiting(log: Log, entries: Entry[], by: string, behind = 0):
       else if (payload.on !== true && now.since !== null) {
         const flown = (Date.parse(made_at) - Date.parse(now.since)) / 1000;
         next.batteries[item] = { running: false, since: null, flown_s: now.flown_s + flown };
+        // A landing opens what holds for one take-off, as it does at the server.
+        next.ticks = Object.fromEntries(
+          Object.entries(next.ticks).filter(([one]) => !one.startsWith('air-') && !one.startsWith('sweep-')),
+        );
       }
     }
   }
