@@ -260,8 +260,10 @@ final readonly class PlanDay
     {
         $brief = $shot->brief();
         $windows = DayShot::windows($plan, $brief, $sun);
+        $named = array_column($shot->site->subjects, 'name', 'id');
         $card = DayCard::of(
             $shot->id, $shot->title, $shot->rig->version, $shot->mode, $plan, $brief, $windows, TellExposure::ofShot($shot),
+            $named[$shot->subjectId()] ?? null,
         );
 
         return new InHands($card, $plan->shot->sticks);

@@ -42,6 +42,7 @@ final readonly class DayCard implements Document
      * @param  list<Frame>  $frames
      * @param  list<Finding>  $findings  those that are not well
      * @param  ?Fact  $exposure  what its camera is set to
+     * @param  ?string  $subject  what is filmed, by its name on the site; null where it has none
      */
     public function __construct(
         public int $shotId,
@@ -67,12 +68,14 @@ final readonly class DayCard implements Document
         public FullCamera $camera,
         public array $findings,
         public ?Fact $exposure = null,
+        public ?string $subject = null,
     ) {
     }
 
     /** @param  ?list<array{float, float}>  $windows  s since 1970 */
     public static function of(
         int $shot, string $title, int $rigVersion, string $mode, Plan $plan, Brief $brief, ?array $windows, ?ExposurePlan $exposure = null,
+        ?string $subject = null,
     ): self {
         $whole = PlanDocument::of($plan, self::STRIDE);
 
@@ -85,7 +88,7 @@ final readonly class DayCard implements Document
             phases: $whole->phases, samples: $whole->samples, fingers: $whole->fingers,
             frames: $whole->frames, camera: $whole->camera,
             findings: array_values(array_filter($whole->findings, static fn (Finding $one): bool => $one->state !== Check::OK)),
-            exposure: $exposure?->words(),
+            exposure: $exposure?->words(), subject: $subject,
         );
     }
 }

@@ -2502,6 +2502,8 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             /** @description what its camera is set to */
             exposure: string | null;
+            /** @description what is filmed, by its name on the site; null where it has none */
+            subject: string | null;
         };
         DayDetail: components["schemas"]["Day"] & components["schemas"]["DayPlan"] & {
             document: components["schemas"]["DayDocument"];
