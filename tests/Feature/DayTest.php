@@ -160,6 +160,13 @@ final class DayTest extends FeatureCase
         $passes = $this->getJson("/api/v1/days/$id/log")->assertOk()->json("passes.shot-$shot->id");
         // Each take once: the third pass, entered a minute after the second, awaits its own log.
         self::assertSame([$first?->id, $second?->id, null], array_column($passes, 'take_id'));
+        $awaited = $this->getJson('/api/v1/logbook')->assertOk()->json('awaited');
+        self::assertSame([[3, 'again', $shot->title, $id]], array_map(
+            static fn (array $one): array => [$one['number'], $one['verdict'], $one['shot'], $one['day_id']], $awaited,
+        ));
+        // Its log comes in: it awaits nothing any more.
+        $third?->update(['flown_at' => $now->copy()->subMinutes(5)]);
+        self::assertSame([], $this->getJson('/api/v1/logbook')->json('awaited'));
     }
 
     public function test_a_school_says_which_gates_bind_and_whoever_passes_them_is_named(): void

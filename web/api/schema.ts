@@ -2188,6 +2188,20 @@ export interface components {
              */
             house?: "limit-the-machine" | "middle" | "trust-the-fingers";
         };
+        AwaitedPass: {
+            day_id: number;
+            day: string;
+            shot: string;
+            number: number;
+            verdict: string;
+            note: string;
+            /** @description when it was entered, ISO 8601 */
+            at: string;
+            /** @description the site's clock */
+            zone: string;
+            /** @description who entered it */
+            by: string;
+        };
         AxisCombination: {
             /** @description by finger: 1 or -1 */
             axes: {
@@ -3532,6 +3546,8 @@ export interface components {
             goal_min: number | null;
             /** @description of the latest four weeks, each, oldest first */
             days: components["schemas"]["LogbookDay"][];
+            /** @description passes logged in the field whose logs are not here yet, the latest first */
+            awaited: components["schemas"]["AwaitedPass"][];
         };
         LogbookDay: {
             /** @description on the clock of the school */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ListAwaitedPasses;
 use App\Actions\MakePdf;
 use App\Actions\ReadLogbook;
 use App\Actions\WriteLogbookCalendar;
@@ -38,7 +39,7 @@ final class LogbookController extends Controller
     ], responses: [new OA\Response(
         response: 200, description: 'Totals, months and own entries', content: new OA\JsonContent(ref: '#/components/schemas/Logbook'),
     )])]
-    public function show(ProgressWanted $request): JsonResponse
+    public function show(ProgressWanted $request, ListAwaitedPasses $awaited): JsonResponse
     {
         $operator = $request->operator();
         $entries = OwnEntry::query()->where('operator_id', $operator->id);
@@ -53,6 +54,7 @@ final class LogbookController extends Controller
             array_values($entries->get()->map(static fn (OwnEntry $one): OwnEntryDocument => OwnEntryDocument::of($one))->all()),
             $operator->goal_min,
             array_map(static fn (array $day): LogbookDay => new LogbookDay(...$day), Logbook::latestDays($operator)),
+            $awaited($operator),
         ));
     }
 

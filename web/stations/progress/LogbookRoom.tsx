@@ -1,5 +1,5 @@
 // The logbook: totals, days and months of one operator, every take by what it is looked for, flights without a log, and all of it as files.
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '~/api/client';
 import { type TakeFilter, useCrafts, useLogbook, useMoves, useSites, useTakes } from '~/api/queries';
 import { Button } from '~/kit/Button';
@@ -9,7 +9,7 @@ import { Pick } from '~/kit/Pick';
 import { Skeleton } from '~/kit/Skeleton';
 import { TakeRow } from '~/pictures/TakeRow';
 import { useSession } from '~/shell/session';
-import { withUnit } from '~/units';
+import { day, hour, withUnit } from '~/units';
 import { DailyGoal } from './DailyGoal';
 import { KeptFilters } from './KeptFilters';
 import { LogbookFiles } from './LogbookFiles';
@@ -107,6 +107,7 @@ export function LogbookRoom({ operator }: { operator: number | undefined }) {
       </div>
       {!everyone && logbook.data && (
         <div className="grid gap-3">
+          <Awaited passes={logbook.data.awaited} />
           <Totals logbook={logbook.data} />
           <DailyGoal logbook={logbook.data} />
           <OwnEntries logbook={logbook.data} />
@@ -116,6 +117,41 @@ export function LogbookRoom({ operator }: { operator: number | undefined }) {
     </div>
   );
 }
+
+/** What was logged in the field and has no flight log yet: it is the next thing to bring in. */
+function Awaited({ passes }: { passes: Schemas['AwaitedPass'][] }) {
+  if (passes.length === 0) return null;
+  return (
+    <Card className="p-3 grid gap-1" label="Passes that await their logs">
+      <h2>Awaiting {passes.length === 1 ? 'its log' : 'their logs'}</h2>
+      <p className="m-0 text-sm text-ink-soft">
+        Flown and logged in the field. Bring in the craft’s log under Fly: each pass finds its own by the
+        clock.
+      </p>
+      <ul className="m-0 p-0 list-none text-sm" data-list="awaited">
+        {passes.slice(0, AWAITED).map((pass) => (
+          <li
+            key={`${pass.day_id} ${pass.shot} ${pass.number} ${pass.at}`}
+            className="py-1 border-b border-line"
+          >
+            <b>{pass.shot}</b>, pass {pass.number}, {pass.verdict}
+            {pass.note !== '' && `, ${pass.note}`}
+            <span className="block text-ink-soft">
+              <Link to={`/plan/days/${pass.day_id}`}>{pass.day}</Link>, {day(pass.at, pass.zone)}{' '}
+              {hour(pass.at, pass.zone)}, {pass.by}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {passes.length > AWAITED && (
+        <p className="m-0 text-sm text-ink-soft">And {passes.length - AWAITED} more, under their days.</p>
+      )}
+    </Card>
+  );
+}
+
+/** So many are listed. */
+const AWAITED = 8;
 
 function Filters({
   filter,

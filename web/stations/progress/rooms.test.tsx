@@ -166,6 +166,7 @@ const logbook = (change: Partial<Schemas['Logbook']> = {}): Schemas['Logbook'] =
     },
   ],
   goal_min: 6,
+  awaited: [],
   days: [
     { date: '2026-11-27', minutes: 0 },
     { date: '2026-11-28', minutes: 6.5 },
@@ -185,6 +186,28 @@ describe('the logbook', () => {
       'GET /sites': { body: [{ id: 1, name: 'Standing stones' }] },
       'POST /own-entries': { body: logbook().entries[0], status: 201 },
     });
+
+  it('names the passes that await their logs, on the clock of their site', async () => {
+    const pass = { day_id: 5, day: 'At the stones', shot: 'Seven stones', by: 'Tobias Renn', zone: 'UTC' };
+    served();
+    answer({
+      'GET /takes': { body: { takes: [], next: null } },
+      'GET /moves': { body: moves },
+      'GET /kept-filters': { body: [] },
+      'GET /crafts': { body: [] },
+      'GET /sites': { body: [] },
+      'GET /logbook': {
+        body: logbook({
+          awaited: [{ ...pass, number: 3, verdict: 'again', note: 'bird', at: '2026-11-20T12:04:00Z' }],
+        }),
+      },
+    });
+    draw(<LogbookRoom operator={undefined} />, { id: 2, role: 'operator' });
+    const list = (await screen.findByText('Awaiting its log')).closest('section') as HTMLElement;
+    expect(list.textContent).toContain('Seven stones, pass 3, again, bird');
+    expect(list.textContent).toContain('12:04, Tobias Renn');
+    expect(within(list).getByRole('link').getAttribute('href')).toBe('/plan/days/5');
+  });
 
   it('adds up by hand, in Fly and by automation apart', async () => {
     served();
