@@ -25,6 +25,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Larkspur\Camera\ExposurePlan;
+use Larkspur\Choreography\Notes\MixedLight;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Fact;
@@ -43,6 +44,7 @@ use Larkspur\FlightDay\OrderSearch;
 use Larkspur\FlightDay\ReturnHeight;
 use Larkspur\Refusal;
 use Larkspur\Site\Light;
+use Larkspur\Site\Sun;
 use Larkspur\Site\SunDay;
 use Larkspur\Site\Zone;
 
@@ -129,7 +131,11 @@ final readonly class PlanDay
                 swap: 60 * ($document->numberOrNull('swap_min', ...DayLimits::SWAP, unit: 'min') ?? Day::SWAP / 60), zone: $site->zone,
                 daylight: Light::daylight($day->day(), $site->home),
             );
-            $timetable = TimetableDocument::of(OrderSearch::solve($hours));
+            $timetable = TimetableDocument::of(OrderSearch::solve($hours), static function (int $id, float $at) use ($planned, $site): ?Fact {
+                $light = MixedLight::of($planned[$id]['plan'], Sun::at($at, $site->home));
+
+                return $light?->state === MixedLight::MIXED ? $light->sentence() : null;
+            });
         } catch (Refusal $refusal) {
             $problem = DayProblem::of($refusal);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Documents\Day;
 
 use Documents\Document;
+use Larkspur\Fact;
 use Larkspur\FlightDay\Timetable;
 
 /** The order in which the shots of a day are flown. */
@@ -24,10 +25,14 @@ final readonly class TimetableDocument implements Document
     ) {
     }
 
-    public static function of(Timetable $table): self
+    /** @param  ?callable(int, float): ?Fact  $light  what is said of the light on a shot, by its id, at an hour, s since 1970 */
+    public static function of(Timetable $table, ?callable $light = null): self
     {
         return new self(
-            array_map(Slot::of(...), $table->slots), array_map(LeftShot::of(...), $table->left), $table->batteries(),
+            array_map(
+                static fn (array $slot): Slot => Slot::of($slot, $light === null ? null : $light($slot['shot']->id, $slot['from'])),
+                $table->slots,
+            ), array_map(LeftShot::of(...), $table->left), $table->batteries(),
             Timetable::written($table->ends()), round($table->air() / 60, 1), round($table->usable / 60, 1),
         );
     }

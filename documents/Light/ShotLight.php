@@ -6,6 +6,7 @@ namespace Documents\Light;
 
 use Documents\Document;
 use Documents\Shape;
+use Larkspur\Choreography\Notes\MixedLight;
 use Larkspur\Choreography\Plan;
 use Larkspur\Fact;
 use Larkspur\Measure\Angle;
@@ -23,6 +24,7 @@ final readonly class ShotLight implements Document
      * @param  array{side: string, hour: string}  $wanted
      * @param  list<LightSides>  $sides
      * @param  list<TimeStretch>  $windows
+     * @param  list<LightStretch>  $mixed  while the sun is up: whether what is filmed lies in it throughout
      */
     public function __construct(
         #[Shape('WantedLight')]
@@ -32,6 +34,7 @@ final readonly class ShotLight implements Document
         public array $sides,
         public array $windows,
         public ?Fact $sentence,
+        public array $mixed,
     ) {
     }
 
@@ -56,6 +59,7 @@ final readonly class ShotLight implements Document
                 $windows === [] => Fact::of('light.does-not-come'),
                 default => null,
             },
+            array_map(LightStretch::of(...), MixedLight::through($day, $plan)),
         );
     }
 }

@@ -3491,6 +3491,13 @@ export interface components {
             /** @description front, side, back, or none where the sun is well below the horizon */
             sides: string[];
         };
+        LightStretch: {
+            from: string;
+            to: string;
+            /** @enum {string} */
+            state: "sun" | "shade" | "mixed";
+            sentence: string;
+        };
         LightWanted: {
             /** @description Shapes that Plan answers with: sites and their readings, a shot's reading, light, exposure and the flight day (docs/formats.md). */
             site_id: number;
@@ -4762,6 +4769,8 @@ export interface components {
             sides: components["schemas"]["LightSides"][];
             windows: components["schemas"]["TimeStretch"][];
             sentence: string | null;
+            /** @description while the sun is up: whether what is filmed lies in it throughout */
+            mixed: components["schemas"]["LightStretch"][];
         };
         SignIn: {
             /**
@@ -4905,6 +4914,8 @@ export interface components {
             from: string;
             to: string;
             waits_s: number;
+            /** @description said where what is filmed passes between sun and shade at that hour */
+            light: string | null;
         };
         Solid: {
             id: string;

@@ -422,6 +422,11 @@ function Shots({
                     ? `${hour(slot.from, day.zone)} on battery ${slot.battery}${slot.waits_s > 60 ? ', after a wait for the light' : ''}`
                     : 'Left out.'}
               </p>
+              {slot?.light != null && (
+                <p className="m-0 text-sm text-brick" data-mixed={one.shot_id}>
+                  {slot.light}
+                </p>
+              )}
             </li>
           );
         })}

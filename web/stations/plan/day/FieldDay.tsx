@@ -356,6 +356,7 @@ function Now({ day, field }: { day: Day; field: FieldState }) {
           {kept(day, slot.shot_id)} of {slot.passes} passes{slot.must ? ', a must' : ''}. Next is pass{' '}
           {number}.
         </p>
+        {slot.light != null && <p className="m-0 border-l-4 border-brick pl-3">{slot.light}</p>}
         <div className="flex flex-wrap gap-2" role="group" aria-label="Note for this pass">
           {NOTES.map((one) => (
             <button

@@ -54,6 +54,12 @@ export function Gates({ day, onTick, onDecide, onBind }: Props) {
             ? `Ready; ${open.length} ${open.length === 1 ? 'gate that warns is' : 'gates that warn are'} open.`
             : 'Ready: every gate is passed.'}
       </p>
+      {source === '' && (
+        <p className="m-0 text-sm">
+          What the rules were read from is not filled in: name it, with its date, under Permission at the
+          desk, and it is kept with every gate that is passed.
+        </p>
+      )}
       {day.gates.gates.map((gate) => {
         const tick = day.log.ticks[gate.item];
         const on = tick?.on === true;
@@ -73,7 +79,7 @@ export function Gates({ day, onTick, onDecide, onBind }: Props) {
                 <span className="block text-sm text-ink-soft">
                   {on
                     ? [tick.by, hour(tick.at, day.zone), ...(tick.note === '' ? [] : [tick.note])].join(', ')
-                    : `${gate.binds ? 'binds' : 'warns'}; ${source === '' ? 'the source of the rules is not filled in' : source}`}
+                    : [gate.binds ? 'binds' : 'warns', ...(source === '' ? [] : [source])].join(', ')}
                 </span>
               </span>
             </label>

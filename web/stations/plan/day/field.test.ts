@@ -137,6 +137,7 @@ describe('time against width', () => {
     from: new Date(1000 * from).toISOString(),
     to: new Date(1000 * to).toISOString(),
     waits_s: waits,
+    light: null,
   });
 
   it('rises without a jump, and draws long waits short', () => {

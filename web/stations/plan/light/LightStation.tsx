@@ -159,6 +159,7 @@ function Light({ site, shot, shots }: Props) {
                         ? `It holds ${spans(light.data.shot.windows, zone)}.`
                         : light.data.shot.sentence}
                     </p>
+                    <MixedLight stretches={light.data.shot.mixed} time={time} zone={zone} />
                     <p className="m-0 text-sm text-ink-soft">
                       The camera looks {toward(light.data.shot)} while it holds.
                     </p>
@@ -207,6 +208,59 @@ function Light({ site, shot, shots }: Props) {
       </aside>
     </main>
   );
+}
+
+const STATES = { sun: 'In the sun', shade: 'In shade', mixed: 'Mixed light' } as const;
+
+/** Whether what is filmed lies in the sun throughout: what holds at the chosen time, and when it is otherwise. */
+function MixedLight({
+  stretches,
+  time,
+  zone,
+}: {
+  stretches: Schemas['LightStretch'][];
+  time: number;
+  zone: string;
+}) {
+  const now = stretches.find(
+    (one) => Date.parse(one.from) <= 1000 * time && 1000 * time < Date.parse(one.to),
+  );
+  const states = (['sun', 'shade', 'mixed'] as const).filter((state) =>
+    stretches.some((one) => one.state === state),
+  );
+  return (
+    <div data-light={now?.state ?? 'none'}>
+      {now && (
+        <p
+          className={`m-0 ${now.state === 'mixed' ? 'border-l-3 border-brick pl-2' : ''}`}
+          role={now.state === 'mixed' ? 'alert' : undefined}
+        >
+          {now.sentence}
+        </p>
+      )}
+      {states.map((state) => (
+        <p key={state} className="m-0 text-sm text-ink-soft">
+          {STATES[state]}: {spans(joined(stretches.filter((one) => one.state === state)), zone)}
+        </p>
+      ))}
+      {stretches.length > 0 && (
+        <p className="m-0 text-sm text-ink-soft">
+          By what is drawn on the site; clouds and hills are not known.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Stretches that follow one another, by whatever the shade is, as one. */
+function joined(stretches: Schemas['TimeStretch'][]): Schemas['TimeStretch'][] {
+  const out: Schemas['TimeStretch'][] = [];
+  for (const { from, to } of stretches) {
+    const last = out.at(-1);
+    if (last && last.to === from) out[out.length - 1] = { from: last.from, to };
+    else out.push({ from, to });
+  }
+  return out;
 }
 
 function spans(stretches: Schemas['TimeStretch'][], zone: string): string {
