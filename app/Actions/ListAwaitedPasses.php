@@ -27,7 +27,8 @@ final readonly class ListAwaitedPasses
     {
         $logged = DB::table('day_entries')->where('kind', FieldEntry::PASS)->select('flight_day_id');
         $query = FlightDay::query()->with('site')->where('operator_id', $operator->id);
-        $days = $query->whereIn('id', $logged)->latest('date')->limit(self::DAYS)->get();
+        $query->whereIn('id', $logged)->latest('date')->limit(self::DAYS);
+        $days = $query->get();
         $out = [];
         foreach ($days as $day) {
             $log = PlanDay::log($day);

@@ -131,11 +131,12 @@ final readonly class PlanDay
                 swap: 60 * ($document->numberOrNull('swap_min', ...DayLimits::SWAP, unit: 'min') ?? Day::SWAP / 60), zone: $site->zone,
                 daylight: Light::daylight($day->day(), $site->home),
             );
-            $timetable = TimetableDocument::of(OrderSearch::solve($hours), static function (int $id, float $at) use ($planned, $site): ?Fact {
+            $mixed = static function (int $id, float $at) use ($planned, $site): ?Fact {
                 $light = MixedLight::of($planned[$id]['plan'], Sun::at($at, $site->home));
 
                 return $light?->state === MixedLight::MIXED ? $light->sentence() : null;
-            });
+            };
+            $timetable = TimetableDocument::of(OrderSearch::solve($hours), $mixed);
         } catch (Refusal $refusal) {
             $problem = DayProblem::of($refusal);
         }

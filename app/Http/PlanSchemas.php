@@ -121,6 +121,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sound', type: 'string'), new OA\Property(property: 'hidden', type: 'string', nullable: true),
     new OA\Property(property: 'layers', ref: '#/components/schemas/Layers'),
     new OA\Property(property: 'exposure', ref: '#/components/schemas/ExposureWish'),
+    new OA\Property(property: 'sound_when', type: 'string', enum: ['before', 'during', 'after']),
 ], type: 'object')]
 #[OA\Schema(
     schema: 'ShotFile', required: ['rig_id', 'shot'],

@@ -43,7 +43,7 @@ final class MapSvg
             );
         }
         foreach ($site->solids as $solid) {
-            foreach ($solid->body->corners() as $part) {
+            foreach (array_filter($solid->body->corners()) as $part) {
                 $svg .= sprintf(
                     '<polygon points="%s" fill="%s" stroke="#1E1B3A" stroke-width="1.5"/>', $points(self::about($part)),
                     $solid->isSubject ? '#1E1B3A' : '#C9BFA6',
@@ -82,7 +82,7 @@ final class MapSvg
     /**
      * The corners of a convex part from above, in order round it.
      *
-     * @param  list<Position>  $corners
+     * @param  non-empty-list<Position>  $corners
      * @return list<Position>
      */
     private static function about(array $corners): array

@@ -22,6 +22,7 @@ final readonly class Brief
      * @param  ?string  $hidden  id of what must not be seen at the start
      * @param  Layers  $layers  between which its depth is to be
      * @param  ?ExposureWish  $exposure  what the camera is set for; null where nobody said
+     * @param  value-of<SoundNote::WHEN>|null  $soundWhen  before the take, while it is flown, or after it; null where nobody said
      * @param  bool  $must  whether the day failed without it
      */
     public function __construct(
@@ -35,11 +36,15 @@ final readonly class Brief
         public ?string $hidden = null,
         public Layers $layers = new Layers,
         public ?ExposureWish $exposure = null,
+        public ?string $soundWhen = null,
     ) {
     }
 
     public static function read(?Fields $fields): self
     {
+        /** @var value-of<SoundNote::WHEN>|null $when */
+        $when = $fields?->choiceOrNull('sound_when', SoundNote::WHEN);
+
         return $fields === null ? new self : new self(
             $fields->textOrNull('purpose') ?? '',
             Light::read($fields->groupOrNull('light')),
@@ -50,7 +55,7 @@ final readonly class Brief
             $fields->textOrNull('sound') ?? '',
             $fields->textOrNull('hidden'),
             Layers::read($fields->groupOrNull('layers')),
-            $fields->has('exposure') ? ExposureWish::read($fields->group('exposure')) : null,
+            $fields->has('exposure') ? ExposureWish::read($fields->group('exposure')) : null, $when,
         );
     }
 
@@ -58,6 +63,7 @@ final readonly class Brief
      * @return array{
      *     purpose: string, light: array{side: string, hour: string}, passes: int, must: bool, delivered_px: int, use_s: float,
      *     sound: string, hidden: ?string, layers: array{near: ?string, far: ?string}, exposure?: array<string, mixed>,
+     *     sound_when?: string,
      * }
      */
     public function toArray(): array
@@ -66,6 +72,7 @@ final readonly class Brief
             'purpose' => $this->purpose, 'light' => $this->light->toArray(), 'passes' => $this->passes, 'must' => $this->must,
             'delivered_px' => $this->delivered, 'use_s' => $this->use, 'sound' => $this->sound, 'hidden' => $this->hidden,
             'layers' => $this->layers->toArray(), ...$this->exposure === null ? [] : ['exposure' => $this->exposure->toArray()],
+            ...$this->soundWhen === null ? [] : ['sound_when' => $this->soundWhen],
         ];
     }
 }

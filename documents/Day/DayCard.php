@@ -22,6 +22,7 @@ use Larkspur\Camera\ExposurePlan;
 use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Finding as Check;
 use Larkspur\Choreography\Plan;
+use Larkspur\Choreography\SoundNote;
 use Larkspur\Fact;
 
 /** What the field needs of a shot, without asking the server again. */
@@ -42,6 +43,7 @@ final readonly class DayCard implements Document
      * @param  list<Frame>  $frames
      * @param  list<Finding>  $findings  those that are not well
      * @param  ?Fact  $exposure  what its camera is set to
+     * @param  list<Fact>  $sound  what is recorded on the ground, when, and by how much it is off
      * @param  ?string  $subject  what is filmed, by its name on the site; null where it has none
      */
     public function __construct(
@@ -69,6 +71,7 @@ final readonly class DayCard implements Document
         public array $findings,
         public ?Fact $exposure = null,
         public ?string $subject = null,
+        public array $sound = [],
     ) {
     }
 
@@ -89,6 +92,7 @@ final readonly class DayCard implements Document
             frames: $whole->frames, camera: $whole->camera,
             findings: array_values(array_filter($whole->findings, static fn (Finding $one): bool => $one->state !== Check::OK)),
             exposure: $exposure?->words(), subject: $subject,
+            sound: SoundNote::of($plan, $brief)?->sentences() ?? [],
         );
     }
 }

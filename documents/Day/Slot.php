@@ -37,7 +37,8 @@ final readonly class Slot implements Document
     {
         return new self(
             $slot['shot']->id, $slot['shot']->title, $slot['shot']->must, $slot['passes'], $slot['battery'] + 1,
-            Timetable::written($slot['ready']), Timetable::written($slot['from']), Timetable::written($slot['to']), round($slot['waits']), $light,
+            Timetable::written($slot['ready']), Timetable::written($slot['from']), Timetable::written($slot['to']), round($slot['waits']),
+            $light,
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Documents\Light;
 
 use Documents\Document;
+use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Plan;
 use Larkspur\Geo\GeoPoint;
 use Larkspur\Site\Light;
@@ -21,12 +22,12 @@ final readonly class LightDayDocument implements Document
     ) {
     }
 
-    public static function of(GeoPoint $place, string $date, ?Plan $plan, Light $wanted): self
+    public static function of(GeoPoint $place, string $date, ?Plan $plan, Light $wanted, Brief $brief = new Brief): self
     {
         $day = SunDay::of($date, $place);
 
         return new self(
-            LightPlace::of($place), $date, SunDayDocument::of($day), $plan === null ? null : ShotLight::of($day, $plan, $wanted),
+            LightPlace::of($place), $date, SunDayDocument::of($day), $plan === null ? null : ShotLight::of($day, $plan, $wanted, $brief),
         );
     }
 }

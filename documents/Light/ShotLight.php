@@ -6,8 +6,10 @@ namespace Documents\Light;
 
 use Documents\Document;
 use Documents\Shape;
+use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Notes\MixedLight;
 use Larkspur\Choreography\Plan;
+use Larkspur\Choreography\SoundNote;
 use Larkspur\Fact;
 use Larkspur\Measure\Angle;
 use Larkspur\Site\Light;
@@ -24,6 +26,7 @@ final readonly class ShotLight implements Document
      * @param  array{side: string, hour: string}  $wanted
      * @param  list<LightSides>  $sides
      * @param  list<TimeStretch>  $windows
+     * @param  list<Fact>  $sound  what is recorded on the ground, when, and by how much it is off
      * @param  list<LightStretch>  $mixed  while the sun is up: whether what is filmed lies in it throughout
      */
     public function __construct(
@@ -35,10 +38,11 @@ final readonly class ShotLight implements Document
         public array $windows,
         public ?Fact $sentence,
         public array $mixed,
+        public array $sound,
     ) {
     }
 
-    public static function of(SunDay $day, Plan $plan, Light $wanted): self
+    public static function of(SunDay $day, Plan $plan, Light $wanted, Brief $brief): self
     {
         $headings = $plan->headings();
         $sides = [];
@@ -60,6 +64,7 @@ final readonly class ShotLight implements Document
                 default => null,
             },
             array_map(LightStretch::of(...), MixedLight::through($day, $plan)),
+            SoundNote::of($plan, $brief)?->sentences() ?? [],
         );
     }
 }

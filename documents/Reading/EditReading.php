@@ -29,6 +29,7 @@ final readonly class EditReading implements Document
         public bool $speedUp,
         public array $moving,
         public float $safe,
+        public int $leftPx,
         public array $sentences,
     ) {
     }
@@ -40,7 +41,7 @@ final readonly class EditReading implements Document
             recordedPx: $notes->recorded, deliveredPx: $notes->delivered, scale: round($notes->scale, 3),
             levelScale: round($notes->level, 3),
             strayPercent: round(100 * $notes->stray, 1), speedUp: $notes->moving === [], moving: $notes->moving,
-            safe: round(min(1.0, 1 / max(1.0, $notes->scale)), 4), sentences: $notes->sentences(),
+            safe: round(min(1.0, 1 / max(1.0, $notes->scale)), 4), leftPx: $notes->left(), sentences: $notes->sentences(),
         );
     }
 }

@@ -2254,6 +2254,8 @@ export interface components {
             hidden: string | null;
             layers?: components["schemas"]["Layers"];
             exposure?: components["schemas"]["ExposureWish"];
+            /** @enum {string} */
+            sound_when?: "before" | "during" | "after";
         };
         Camera: {
             /**
@@ -2518,6 +2520,8 @@ export interface components {
             exposure: string | null;
             /** @description what is filmed, by its name on the site; null where it has none */
             subject: string | null;
+            /** @description what is recorded on the ground, when, and by how much it is off */
+            sound: string[];
         };
         DayDetail: components["schemas"]["Day"] & components["schemas"]["DayPlan"] & {
             document: components["schemas"]["DayDocument"];
@@ -2678,6 +2682,7 @@ export interface components {
             moving: string[];
             /** @description share of the frame that is delivered where nothing is rescued */
             safe: number;
+            left_px: number;
             sentences: string[];
         };
         Exercise: {
@@ -4771,6 +4776,8 @@ export interface components {
             sentence: string | null;
             /** @description while the sun is up: whether what is filmed lies in it throughout */
             mixed: components["schemas"]["LightStretch"][];
+            /** @description what is recorded on the ground, when, and by how much it is off */
+            sound: string[];
         };
         SignIn: {
             /**

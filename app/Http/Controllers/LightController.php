@@ -12,6 +12,7 @@ use App\Models\Rig;
 use App\Models\Site;
 use Documents\Light\LightDayDocument;
 use Illuminate\Http\JsonResponse;
+use Larkspur\Choreography\Brief;
 use Larkspur\Choreography\Planner;
 use Larkspur\Fields;
 use Larkspur\Site\Light;
@@ -41,6 +42,7 @@ final class LightController extends Controller
         return $this->answer(LightDayDocument::of(
             $site->sheet()->home, $request->string('date')->toString(), $plan,
             Light::read(Fields::of(['light' => $request->input('light')])->groupOrNull('light')),
+            Brief::read($request->filled('brief') ? Fields::of($request->array('brief'), 'brief') : null),
         ));
     }
 

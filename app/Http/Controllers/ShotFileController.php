@@ -22,6 +22,7 @@ use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
 use Larkspur\Choreography\Planner;
 use Larkspur\Choreography\ShotNumbers;
+use Larkspur\Choreography\SoundNote;
 use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\FlightDay\Batteries;
@@ -85,6 +86,7 @@ final class ShotFileController extends Controller
             'shot' => $shot, 'plan' => Wire::document(PlanDocument::of($plan, 10), $speaker),
             'numbers' => self::numbers($plan, $speaker),
             'cautions' => array_map($speaker->say(...), self::cautions($shot, $plan)),
+            'sound' => array_map($speaker->say(...), SoundNote::of($plan, $shot->brief())?->sentences() ?? []),
             'feet' => $this->user($request)->units === 'feet', 'date' => now()->format('j M Y'),
         ];
 

@@ -50,6 +50,12 @@ final readonly class EditNotes
         );
     }
 
+    /** Pixels of width beyond those that are delivered, once a degree of roll is levelled; negative where they are too few. */
+    public function left(): int
+    {
+        return (int) floor($this->recorded / $this->level) - $this->delivered;
+    }
+
     /** @return list<Fact> */
     private static function moving(Plan $plan): array
     {
@@ -102,6 +108,9 @@ final readonly class EditNotes
                     stray: Quantity::share($this->stray),
                 ),
             },
+            $this->left() >= 0
+                ? Fact::of('edit.pixels-left', left: $this->left(), delivered: $this->delivered)
+                : Fact::of('edit.pixels-short', left: -$this->left(), delivered: $this->delivered),
             $this->moving === []
                 ? Fact::of('edit.nothing-drawn-moves-itself')
                 : Fact::of('edit.do-not-speed-up', moving: $this->moving),

@@ -75,23 +75,21 @@ final readonly class MixedLight
     public static function through(SunDay $day, Plan $plan): array
     {
         $stretches = [];
+        $open = null;
         foreach ($day->when(static fn (Sun $sun): bool => $sun->altitude >= Sun::RISE) as [$rise, $set]) {
             for ($from = $rise; $from < $set; $from += self::STEP) {
                 $to = min($set, $from + self::STEP);
                 $light = self::of($plan, Sun::at(($from + $to) / 2, $day->place));
-                if ($light === null) {
-                    continue;
-                }
-                $last = count($stretches) - 1;
-                if ($last >= 0 && $stretches[$last]['to'] === $from && $stretches[$last]['light']->isAs($light)) {
-                    $stretches[$last]['to'] = $to;
+                if ($open !== null && $light !== null && $open['to'] === $from && $open['light']->isAs($light)) {
+                    $open = ['from' => $open['from'], 'to' => $to, 'light' => $open['light']];
                 } else {
-                    $stretches[] = ['from' => $from, 'to' => $to, 'light' => $light];
+                    $stretches[] = $open;
+                    $open = $light === null ? null : ['from' => $from, 'to' => $to, 'light' => $light];
                 }
             }
         }
 
-        return $stretches;
+        return array_values(array_filter([...$stretches, $open]));
     }
 
     /** Whether it is the same light, thrown by the same thing. */

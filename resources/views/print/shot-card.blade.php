@@ -70,7 +70,7 @@
 </div>
 @if ($plan['subject_brief'] !== [])<p class="cue"><b>Tell who is filmed:</b> {{ implode(' ', $plan['subject_brief']) }}</p>@endif
 @if (($exposure = \App\Actions\TellExposure::ofShot($shot)) !== null)<p class="cue"><b>Camera:</b> {{ \App\Spoken::to()->say($exposure->words()) }}</p>@endif
-@if ($shot->brief()->sound !== '')<p class="cue"><b>Sound:</b> {{ $shot->brief()->sound }}</p>@endif
+@foreach ($sound as $sentence)<p class="cue">{{ $sentence }}</p>@endforeach
 <p class="foot">Larkspur plans and judges; it flies nothing. Keep the craft in sight, and check the rules of your local authority.</p>
 </body>
 </html>

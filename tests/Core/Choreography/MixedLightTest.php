@@ -28,8 +28,8 @@ final class MixedLightTest extends TestCase
 
     /** Ten metres east of the way, from twenty metres north on. */
     private const WALL = [
-        'id' => 'wall', 'name' => 'the long wall', 'role' => 'obstacle', 'shape' => 'box', 'east_m' => 10.5, 'north_m' => 45.0, 'base_m' => 0,
-        'width_m' => 1.0, 'length_m' => 50.0, 'height_m' => 8.66, 'heading_deg' => 0,
+        'id' => 'wall', 'name' => 'the long wall', 'role' => 'obstacle', 'shape' => 'box', 'east_m' => 10.5, 'north_m' => 45.0,
+        'base_m' => 0, 'width_m' => 1.0, 'length_m' => 50.0, 'height_m' => 8.66, 'heading_deg' => 0,
     ];
 
     public function test_a_walker_comes_into_the_shade_of_a_wall_where_its_shadow_lies(): void
@@ -43,7 +43,7 @@ final class MixedLightTest extends TestCase
         $sample = ($plan->move->stop - $plan->move->onset) / 24;
         self::assertGreaterThanOrEqual(20.0, $subject->at($at)->north, 'it begins at the wall’s end');
         self::assertLessThan(20.0, $subject->at($at - $sample)->north);
-        self::assertStringContainsString('the long wall', said($low->sentence()));
+        self::assertStringContainsString('the long wall', said($low?->sentence() ?? self::fail('There is light.')));
 
         $high = MixedLight::of($plan, new Sun(90 * Angle::DEGREE, 40 * Angle::DEGREE));
         self::assertSame([MixedLight::SUN, null], [$high?->state, $high?->by]);

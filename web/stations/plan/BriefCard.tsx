@@ -119,6 +119,18 @@ export function BriefCard({ brief, things, onChange }: Props) {
         value={brief.sound}
         onChange={(sound) => put({ sound })}
       />
+      {brief.sound !== '' && (
+        <Choice
+          label="When it is recorded"
+          value={brief.sound_when ?? ''}
+          onChange={(when) => put({ sound_when: when as 'before' | 'during' | 'after' })}
+          options={[
+            { value: 'before', label: 'Before' },
+            { value: 'during', label: 'With the take' },
+            { value: 'after', label: 'After' },
+          ]}
+        />
+      )}
     </Card>
   );
 }

@@ -279,7 +279,10 @@ function Edit({ reading, aspect }: { reading: Schemas['EditReading']; aspect: nu
               />
             </div>
             <span className="text-sm text-ink-soft">
-              Recorded, and the part that is delivered sharp where nothing is rescued.
+              To scale: {reading.recorded_px} pixels of width recorded, {reading.delivered_px} delivered
+              {reading.left_px >= 0
+                ? `, ${reading.left_px} left once a degree of roll is levelled.`
+                : `: ${-reading.left_px} too few once a degree of roll is levelled.`}
             </span>
           </div>
         </div>

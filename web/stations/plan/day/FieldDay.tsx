@@ -650,7 +650,12 @@ function Shots({ day, units }: { day: Day; units: Units }) {
             </p>
           ))}
           {card.exposure != null && <p className="m-0 mt-1">Camera: {card.exposure}</p>}
-          {card.brief.sound !== '' && <p className="m-0 mt-1">Sound: {card.brief.sound}</p>}
+          {/* A day that was taken along by an earlier release has no more than what is to be recorded. */}
+          {(card.sound ?? (card.brief.sound === '' ? [] : [`Sound: ${card.brief.sound}`])).map((sentence) => (
+            <p key={sentence} className="m-0 mt-1">
+              {sentence}
+            </p>
+          ))}
         </details>
       ))}
     </div>

@@ -196,13 +196,14 @@ function Light({ site, shot, shots }: Props) {
             shot={shot}
           />
         )}
-        {shot && shot.brief.sound !== '' && (
-          <Card className="p-3">
+        {light.data?.shot && light.data.shot.sound.length > 0 && (
+          <Card className="p-3 grid gap-1">
             <h2>Sound from the ground</h2>
-            <p className="m-0">{shot.brief.sound}</p>
-            <p className="m-0 text-sm text-ink-soft">
-              The craft records none that can be used: record it apart, a minute, and clap once for the cut.
-            </p>
+            {light.data.shot.sound.map((sentence) => (
+              <p key={sentence} className="m-0">
+                {sentence}
+              </p>
+            ))}
           </Card>
         )}
       </aside>
@@ -238,7 +239,7 @@ function MixedLight({
           {now.sentence}
         </p>
       )}
-      {states.map((state) => (
+      {(states.length > 1 ? states : []).map((state) => (
         <p key={state} className="m-0 text-sm text-ink-soft">
           {STATES[state]}: {spans(joined(stretches.filter((one) => one.state === state)), zone)}
         </p>
