@@ -60,6 +60,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'lag_s', ref: '#/components/schemas/RigLags'),
     new OA\Property(property: 'gimbal', ref: '#/components/schemas/RigGimbal'),
     new OA\Property(property: 'curves', ref: '#/components/schemas/RigCurves'),
+    new OA\Property(property: 'obstacles', type: 'string', enum: ['stop', 'round', 'off']),
 ], type: 'object')]
 #[OA\Schema(schema: 'RigModes', required: ['slow', 'standard', 'fast'], properties: [
     new OA\Property(property: 'slow', ref: '#/components/schemas/RigModeSettings'),
@@ -81,10 +82,16 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'camera_deg', type: 'number'),
     new OA\Property(property: 'coast_s', type: 'number'),
 ], type: 'object')]
+#[OA\Schema(schema: 'RigSwitches', description: 'how the gimbal is switched, whatever the mode', properties: [
+    new OA\Property(property: 'upward', description: 'whether it may look above the horizon', type: 'boolean'),
+    new OA\Property(property: 'free', description: 'whether it rolls with the craft', type: 'boolean'),
+    new OA\Property(property: 'level_offset_deg', type: 'number'),
+], type: 'object')]
 #[OA\Schema(schema: 'RigSettings', description: 'what of a rig a person sets; the form of a rig in docs/formats.md', required: ['modes'], properties: [
     new OA\Property(property: 'modes', ref: '#/components/schemas/RigModes'),
     new OA\Property(property: 'hands', ref: '#/components/schemas/RigHands'),
     new OA\Property(property: 'ducted', ref: '#/components/schemas/RigDucted'),
+    new OA\Property(property: 'gimbal', ref: '#/components/schemas/RigSwitches'),
 ], type: 'object')]
 #[OA\Schema(schema: 'TiltRange', required: ['low', 'high'], properties: [
     new OA\Property(property: 'low', type: 'number'),
@@ -102,6 +109,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'modes', ref: '#/components/schemas/RigModes'),
     new OA\Property(property: 'hands', ref: '#/components/schemas/RigHands'),
     new OA\Property(property: 'ducted', ref: '#/components/schemas/RigDucted'),
+    new OA\Property(property: 'gimbal', ref: '#/components/schemas/RigSwitches'),
 ], type: 'object')]
 #[OA\Schema(schema: 'Sensor', required: ['width', 'height'], properties: [
     new OA\Property(property: 'width', type: 'number'),

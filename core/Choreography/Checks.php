@@ -13,6 +13,7 @@ use Larkspur\Measure\Statistics;
 use Larkspur\Move\Catalogue;
 use Larkspur\Move\Judging\Framed;
 use Larkspur\Move\MovePlan;
+use Larkspur\Rig\Ducted;
 use Larkspur\Rig\ModeTune;
 use Larkspur\Rig\Rig;
 use Larkspur\Site\Beaufort;
@@ -41,6 +42,12 @@ final class Checks
 
     private const ARC = 30.0;
 
+    /** A lean of the horizon that is seen, deg (common practice, no published source). */
+    private const LEAN = 0.5;
+
+    /** Samples over which a turn is looked at. */
+    private const SPAN = 10;
+
     /** More sky than this in the last picture is a mistake oftener than a wish (our judgement; common practice has a third). */
     private const SKY = 0.6;
 
@@ -60,7 +67,7 @@ final class Checks
         $findings = [
             ...self::rates($shot, $plan, $sheet, $mode),
             ...self::efforts($plan, $sheet, $mode),
-            self::tiltRange($shot, $plan),
+            self::tiltRange($shot, $plan), ...self::level($shot, $plan),
             self::comfort($shot, $plan, $presses, $mode),
             ...self::hasNoHold($plan) ? [] : [self::crossing($shot, $plan), self::phases($plan), ...self::tiltHold($plan)],
             ...self::overtakes($plan), ...self::endsInSky($shot, $plan),
@@ -220,7 +227,7 @@ final class Checks
         $low = Statistics::least($plan->flight->tilt) / Angle::DEGREE;
         $high = Statistics::greatest($plan->flight->tilt) / Angle::DEGREE;
         $least = $shot->rig->tiltLow / Angle::DEGREE;
-        $most = $shot->rig->tiltHigh / Angle::DEGREE;
+        $most = $shot->rig->highestTilt() / Angle::DEGREE;
         if ($low < $least - 1e-6) {
             return new Finding(
                 'tilt-range', Finding::BROKEN,
@@ -232,13 +239,42 @@ final class Checks
             return new Finding(
                 'tilt-range', Finding::BROKEN,
                 Fact::of('checks.lens-would-look-up', high: Quantity::degrees($high), most: Quantity::degrees($most)), $high, $most, 'deg',
-                Fact::of('checks.fly-higher-farther-out'), self::heightFor($plan, $most - 1),
+                // Where the gimbal could and is not let, the switch is the mend.
+                Fact::of($high <= $shot->rig->tiltHigh / Angle::DEGREE ? 'checks.let-gimbal-look-up' : 'checks.fly-higher-farther-out'),
+                self::heightFor($plan, $most - 1),
             );
         }
 
         return new Finding(
             'tilt-range', Finding::OK, Fact::of('checks.tilt-well-within-gimbal', low: Quantity::degrees($low)), $low, $least, 'deg',
         );
+    }
+
+    /**
+     * A gimbal that rolls with the craft leans the horizon in every turn: a craft that goes v and turns w has to lean atan(v w / g) to stay
+     * on its way (elementary mechanics).
+     *
+     * @return list<Finding>
+     */
+    private static function level(Shot $shot, MovePlan $plan): array
+    {
+        if ($shot->rig->gimbal?->free !== true) {
+            return [];
+        }
+        $flight = $plan->flight;
+        $most = 0.0;
+        for ($i = self::SPAN; $i < $flight->count(); $i += self::SPAN) {
+            $seconds = $flight->t[$i] - $flight->t[$i - self::SPAN];
+            $way = $flight->position($i)->minus($flight->position($i - self::SPAN));
+            $turn = abs($flight->heading[$i] - $flight->heading[$i - self::SPAN]);
+            $most = max($most, atan($way->ground() * $turn / $seconds ** 2 / Ducted::GRAVITY));
+        }
+        $degrees = $most / Angle::DEGREE;
+
+        return $degrees < self::LEAN ? [] : [new Finding(
+            'level', Finding::NOTE, Fact::of('checks.free-gimbal-leans', lean: Quantity::degrees($degrees)), $degrees, self::LEAN, 'deg',
+            Fact::of('checks.let-gimbal-follow'),
+        )];
     }
 
     /**

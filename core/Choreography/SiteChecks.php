@@ -12,6 +12,7 @@ use Larkspur\Move\Catalogue;
 use Larkspur\Move\Group;
 use Larkspur\Move\LowAndSlow;
 use Larkspur\Move\MovePlan;
+use Larkspur\Rig\ModeTune;
 use Larkspur\Site\Area;
 use Larkspur\Site\Observer;
 use Larkspur\Site\Solid;
@@ -21,6 +22,9 @@ final class SiteChecks
 {
     /** Clearance to keep from anything solid beside half the craft's width, m (common practice, no published source). */
     public const CLEARANCE = 2.0;
+
+    /** Nearer than this to something, a craft that senses it may act by itself, m (our judgement: crafts differ). */
+    public const SENSED = 4.0;
 
     /** A wire is seen late or never: twice the clearance (our judgement). */
     private const WIRE = 4.0;
@@ -48,8 +52,10 @@ final class SiteChecks
     /** @return list<Finding> */
     public static function all(Shot $shot, MovePlan $plan): array
     {
+        $clearance = self::clearance($shot, $plan);
+
         return [
-            self::clearance($shot, $plan), ...self::goesNowhere($shot),
+            $clearance, ...self::sensing($shot, $clearance), ...self::goesNowhere($shot),
             ...self::gap($shot, $plan),
             self::height($shot, $plan),
             self::sightLine($shot, $plan),
@@ -145,6 +151,25 @@ final class SiteChecks
             'clearance', Finding::OK, Fact::of('site-check.to-at-the-nearest', least: Quantity::metres($least), nearest: $nearest->name),
             $least, $margin, 'm',
         );
+    }
+
+    /**
+     * What the craft would do by itself where it comes so near, in the mode that is flown; nothing where nobody said what it is set to.
+     *
+     * @return list<Finding>
+     */
+    private static function sensing(Shot $shot, Finding $clearance): array
+    {
+        $response = $shot->tune()->obstacles;
+        if ($response === null || $clearance->value === null || $clearance->value >= self::SENSED) {
+            return [];
+        }
+
+        return [new Finding(
+            'sensing', Finding::NOTE, Fact::of("site-check.sensing-$response", least: Quantity::metres($clearance->value)),
+            $clearance->value, self::SENSED, 'm',
+            $response === ModeTune::OFF ? null : Fact::of('site-check.fly-farther-from-it'),
+        )];
     }
 
     /** @return list<Finding> */

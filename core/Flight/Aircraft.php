@@ -127,8 +127,8 @@ final class Aircraft
         );
         $tiltRate = $pose->tiltRate + $this->tiltShare * ($this->answers->asked(Finger::Tilt, $fingers->tilt) - $pose->tiltRate);
         $tilt = $pose->tilt + $tiltRate * $this->step;
-        if ($tilt < $this->rig->tiltLow || $tilt > $this->rig->tiltHigh) {
-            $tilt = max($this->rig->tiltLow, min($this->rig->tiltHigh, $tilt));
+        if ($tilt < $this->rig->tiltLow || $tilt > $this->rig->highestTilt()) {
+            $tilt = max($this->rig->tiltLow, min($this->rig->highestTilt(), $tilt));
             $tiltRate = 0.0;
         }
 

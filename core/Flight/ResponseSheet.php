@@ -128,6 +128,6 @@ final readonly class ResponseSheet
     /** Where the gimbal's own stop lies, above the craft's level, rad. */
     public function gimbalStop(): float
     {
-        return $this->rig->tiltHigh + self::GIMBAL_SPARE;
+        return $this->rig->highestTilt() + self::GIMBAL_SPARE;
     }
 }

@@ -23,7 +23,7 @@ final class StepFlight
     public static function fly(Rig $rig, string $mode, int $times = 6, ?float $press = null): Flight
     {
         $aircraft = new Aircraft($rig, $rig->mode($mode), self::STEP);
-        $pose = new Pose(0.0, 0.0, 40.0, 0.4, ($rig->tiltLow + $rig->tiltHigh) / 2);
+        $pose = new Pose(0.0, 0.0, 40.0, 0.4, ($rig->tiltLow + $rig->highestTilt()) / 2);
         $track = new Track;
         $time = 0.0;
         $hold = static function (float $seconds, FingerInput $fingers) use (&$pose, &$time, $aircraft, $track): void {
@@ -38,7 +38,7 @@ final class StepFlight
             $response = $rig->mode($mode)->response($finger);
             $seconds = $press ?? $response->startSeconds() + 1.5;
             // The gimbal has stops: its presses end before them.
-            $seconds = $finger === Finger::Tilt ? min($seconds, 0.42 * ($rig->tiltHigh - $rig->tiltLow) / $response->top) : $seconds;
+            $seconds = $finger === Finger::Tilt ? min($seconds, 0.42 * ($rig->highestTilt() - $rig->tiltLow) / $response->top) : $seconds;
             for ($i = 0; $i < 2 * $times; $i++) {
                 $hold($seconds, FingerInput::of([$finger->value => $i % 2 === 0 ? 1.0 : -1.0]));
                 // Nobody presses in step with the log: the rest differs from press to press.

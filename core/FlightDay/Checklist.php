@@ -6,15 +6,13 @@ namespace Larkspur\FlightDay;
 
 use Larkspur\Choreography\Finding;
 use Larkspur\Choreography\Plan;
+use Larkspur\Choreography\SiteChecks;
 use Larkspur\Fact;
 use Larkspur\Measure\Quantity;
 
 /** What goes into the bag, and what is seen to before take-off: the day's own numbers in it. Common practice, no published source. */
 final class Checklist
 {
-    /** A shot that comes nearer to something than this might be asked to fly without sensing, m. */
-    private const NEAR = 4.0;
-
     /** The lists that hold for one take-off: a landing opens them again. */
     public const AIR = 'air';
 
@@ -31,7 +29,8 @@ final class Checklist
     {
         return array_filter(
             $plan->findings,
-            static fn (Finding $finding): bool => $finding->id === 'clearance' && $finding->value !== null && $finding->value < self::NEAR,
+            static fn (Finding $finding): bool => $finding->id === 'clearance' && $finding->value !== null
+                && $finding->value < SiteChecks::SENSED,
         ) !== [];
     }
 

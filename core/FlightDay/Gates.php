@@ -51,6 +51,10 @@ final readonly class Gates
     ): self {
         $airspace = array_intersect($missing, ['airspace', 'authority', 'rule_source']) === [];
         $near = self::titled($shots, Checklist::comesNear(...));
+        // As the rigs of the day have it in the modes that are flown, where somebody set it.
+        $set = array_values(array_unique(array_filter(array_map(
+            static fn (array $one): ?string => $one['plan']->shot->tune()->obstacles, array_values($shots),
+        ))));
         $asked = [
             ...trim($purpose) === '' ? [['purpose', Fact::of('gate.purpose'), []]] : [],
             ['airspace', Fact::of($airspace ? 'gate.airspace' : 'gate.airspace-missing', ceiling: Quantity::metres($site->ceiling)), []],
@@ -59,7 +63,10 @@ final readonly class Gates
                 ? Fact::of('gate.return', height: Quantity::metres($return->height))
                 : Fact::of('gate.return-over', height: Quantity::metres($return->height), tallest: $return->tallest), []],
             ['home', Fact::of('gate.home'), []],
-            ['sensing', Fact::of($near === [] ? 'gate.sensing' : 'gate.sensing-off'), $near],
+            ['sensing', $set === [] ? Fact::of($near === [] ? 'gate.sensing' : 'gate.sensing-off') : Fact::of(
+                $near === [] ? 'gate.sensing-as-set' : 'gate.sensing-as-set-near',
+                responses: array_map(static fn (string $one): Fact => Fact::of("obstacles.$one"), $set),
+            ), $near],
             [
                 'caps', Fact::of('gate.caps', ceiling: Quantity::metres($site->ceiling), sight: Quantity::metres($site->sightLine)), [],
             ],

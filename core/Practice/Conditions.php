@@ -111,7 +111,7 @@ final readonly class Conditions
     public function rig(Rig $rig, string $mode): Rig
     {
         if ($this->gimbalHigh !== null) {
-            $rig = $rig->withTilt($rig->tiltLow, max($rig->tiltLow, min($rig->tiltHigh, $this->gimbalHigh)));
+            $rig = $rig->withTilt($rig->tiltLow, max($rig->tiltLow, min($rig->highestTilt(), $this->gimbalHigh)));
         }
 
         return $this->heavy ? $rig->withMode(self::slowed($rig->mode($mode))) : $rig;

@@ -41,7 +41,7 @@ final readonly class World
         return hash('sha256', (string) json_encode([
             $response->model->value, ResponseSheet::STEP, $axes, $response->mode->accelerate, $response->mode->brake, $response->coast(),
             Aircraft::airspeed($response->rig, $response->mode), $response->rig->gustCoupling,
-            [$response->rig->tiltLow, $response->rig->tiltHigh, $response->gimbalStop(), $response->rig->ducted?->camera],
+            [$response->rig->tiltLow, $response->rig->highestTilt(), $response->gimbalStop(), $response->rig->ducted?->camera],
             [$this->air->east, $this->air->north, $this->air->draught?->toArray()],
             [$this->around->ground->least, $this->around->ground->cell, $this->around->ground->rows],
             [$this->around->uprights, $this->around->lines, $this->around->radius],

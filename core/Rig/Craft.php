@@ -118,7 +118,7 @@ final readonly class Craft
     public function setUp(array $settings, ?Rig $kept = null): Rig
     {
         $rig = Rig::read(Fields::of([
-            ...$this->stock->toArray(), ...array_intersect_key($settings, ['modes' => 1, 'hands' => 1, 'ducted' => 1]),
+            ...$this->stock->toArray(), ...array_intersect_key($settings, Rig::SETTINGS),
         ]));
         $before = array_column($kept === null ? [] : $this->beyond($kept), null, 'place');
         $new = array_filter($this->beyond($rig), static fn (Beyond $one): bool => ! $one->isNoFartherThan($before[$one->place] ?? null));

@@ -19,6 +19,7 @@ final readonly class Difference
         'hands.stick_mode' => '', 'hands.wheel_up' => '', 'hands.grip' => '', 'hands.stick_mm' => 'mm', 'hands.touch' => '',
         'ducted.hover' => '', 'ducted.limit' => '', 'ducted.soft' => '', 'ducted.self_levelling' => '',
         'ducted.camera_deg' => 'deg', 'ducted.coast_s' => 's', 'camera.focal_mm' => 'mm',
+        'obstacles' => '', 'gimbal.upward' => '', 'gimbal.free' => '', 'gimbal.level_offset_deg' => 'deg',
     ];
 
     public function __construct(

@@ -17,6 +17,14 @@ use Larkspur\Measure\Angle;
  */
 final readonly class ModeTune implements Answers
 {
+    public const STOP = 'stop';
+
+    public const ROUND = 'round';
+
+    public const OFF = 'off';
+
+    public const OBSTACLES = [self::STOP, self::ROUND, self::OFF];
+
     /** A first-order response has covered 95 % after three time constants. */
     private const CUSHION = 3.0;
 
@@ -34,6 +42,7 @@ final readonly class ModeTune implements Answers
      * @param  float  $tilt  greatest tilt rate of the gimbal, rad/s
      * @param  float  $tiltCushion  seconds in which the tilt rate reaches 95 % of what the wheel asks
      * @param  array<value-of<Finger>, ResponseCurve>  $curves
+     * @param  value-of<self::OBSTACLES>|null  $obstacles  what the craft does before what it senses; null where nobody said
      */
     public function __construct(
         public string $name,
@@ -52,11 +61,14 @@ final readonly class ModeTune implements Answers
         public float $tilt,
         public float $tiltCushion,
         public array $curves,
+        public ?string $obstacles = null,
     ) {
     }
 
     public static function read(string $name, Fields $fields): self
     {
+        /** @var value-of<self::OBSTACLES>|null $obstacles */
+        $obstacles = $fields->choiceOrNull('obstacles', self::OBSTACLES);
         $lag = $fields->group('lag_s');
         $gimbal = $fields->group('gimbal');
         $curves = [];
@@ -81,6 +93,7 @@ final readonly class ModeTune implements Answers
             $gimbal->number('top_rate_dps', 0.5, 500, 'deg/s') * Angle::DEGREE,
             $gimbal->number('cushion_s', 0, 5, 's'),
             $curves,
+            $obstacles,
         );
     }
 
@@ -111,7 +124,7 @@ final readonly class ModeTune implements Answers
             $this->accelerate, $this->brake, $this->climbAccelerate, $this->turnAccelerate, $this->travelLag, $this->climbLag,
             $finger === Finger::Turn && $cushion !== null ? $cushion / self::CUSHION : $this->turnLag,
             $of(Finger::Tilt, $this->tilt), $finger === Finger::Tilt && $cushion !== null ? $cushion : $this->tiltCushion,
-            $curve === null ? $this->curves : [...$this->curves, $finger->value => $curve],
+            $curve === null ? $this->curves : [...$this->curves, $finger->value => $curve], $this->obstacles,
         );
     }
 
@@ -121,7 +134,7 @@ final readonly class ModeTune implements Answers
         return new self(
             $this->name, $this->run, $this->slide, $this->climb, $this->sink, $this->turn, $this->accelerate / $times,
             $this->brake / $times, $this->climbAccelerate / $times, $this->turnAccelerate / $times, $this->travelLag * $times,
-            $this->climbLag * $times, $this->turnLag * $times, $this->tilt, $this->tiltCushion, $this->curves,
+            $this->climbLag * $times, $this->turnLag * $times, $this->tilt, $this->tiltCushion, $this->curves, $this->obstacles,
         );
     }
 
@@ -213,6 +226,7 @@ final readonly class ModeTune implements Answers
             'lag_s' => ['travel' => $this->travelLag, 'climb' => $this->climbLag, 'turn' => $this->turnLag],
             'gimbal' => ['top_rate_dps' => round($this->tilt / Angle::DEGREE, 6), 'cushion_s' => $this->tiltCushion],
             'curves' => $curves,
+            ...$this->obstacles === null ? [] : ['obstacles' => $this->obstacles],
         ];
     }
 }

@@ -14,6 +14,9 @@ final readonly class Rig
 {
     public const MODES = ['slow', 'standard', 'fast'];
 
+    /** What of its form a person sets, as keys. */
+    public const SETTINGS = ['modes' => 1, 'hands' => 1, 'ducted' => 1, 'gimbal' => 1];
+
     /**
      * @param  float  $width  tip to tip, m
      * @param  float  $windLimit  strongest wind in which the maker lets it fly, m/s
@@ -23,6 +26,7 @@ final readonly class Rig
      * @param  float  $batteryMinutes  hover time of one battery
      * @param  array<string, ModeTune>  $modes  slow, standard and fast
      * @param  ?Hands  $hands  how the operator whose rig it is holds the sticks
+     * @param  ?Gimbal  $gimbal  how its gimbal is switched; null where nobody said
      * @param  ?Ducted  $ducted  of a ducted craft: its throttle and camera angle
      */
     public function __construct(
@@ -36,6 +40,7 @@ final readonly class Rig
         public array $modes,
         public ?Hands $hands = null,
         public ?Ducted $ducted = null,
+        public ?Gimbal $gimbal = null,
     ) {
     }
 
@@ -60,6 +65,7 @@ final readonly class Rig
             $modes,
             $fields->has('hands') ? Hands::read($fields->group('hands')) : null,
             $fields->has('ducted') ? Ducted::read($fields->group('ducted')) : null,
+            $fields->has('gimbal') ? Gimbal::read($fields->group('gimbal')) : null,
         );
     }
 
@@ -75,7 +81,7 @@ final readonly class Rig
     {
         return new self(
             $this->craft, $this->width, $this->windLimit, $this->gustCoupling, $this->tiltLow, $this->tiltHigh, $this->batteryMinutes,
-            [...$this->modes, $mode->name => $mode], $this->hands, $this->ducted,
+            [...$this->modes, $mode->name => $mode], $this->hands, $this->ducted, $this->gimbal,
         );
     }
 
@@ -84,14 +90,20 @@ final readonly class Rig
     {
         return new self(
             $this->craft, $this->width, $this->windLimit, $this->gustCoupling, $low, $high, $this->batteryMinutes, $this->modes,
-            $this->hands, $this->ducted,
+            $this->hands, $this->ducted, $this->gimbal,
         );
+    }
+
+    /** Highest tilt that it is let take, rad: level where its upward switch is off. */
+    public function highestTilt(): float
+    {
+        return $this->gimbal?->upward === false ? min(0.0, $this->tiltHigh) : $this->tiltHigh;
     }
 
     /** @return array<string, mixed> what of a rig a person sets, in its form */
     public function settings(): array
     {
-        return array_intersect_key($this->toArray(), ['modes' => 1, 'hands' => 1, 'ducted' => 1]);
+        return array_intersect_key($this->toArray(), self::SETTINGS);
     }
 
     /** @return array<string, mixed> */
@@ -105,6 +117,7 @@ final readonly class Rig
             'modes' => array_map(static fn (ModeTune $mode): array => $mode->toArray(), $this->modes),
             ...$this->hands === null ? [] : ['hands' => $this->hands->toArray()],
             ...$this->ducted === null ? [] : ['ducted' => $this->ducted->toArray()],
+            ...$this->gimbal === null ? [] : ['gimbal' => $this->gimbal->toArray()],
         ];
     }
 }

@@ -68,7 +68,7 @@ final class RigSchema
                 'items' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']],
             ],
         ]));
-        $mode = JsonSchema::whole([
+        $numbers = [
             'run_mps' => JsonSchema::number(0.1, 60), 'slide_mps' => JsonSchema::number(0.1, 60),
             'climb_mps' => JsonSchema::number(0.1, 30), 'sink_mps' => JsonSchema::number(0.1, 30),
             'turn_dps' => JsonSchema::number(1, 1000), 'accelerate_mps2' => JsonSchema::number(0.1, 50),
@@ -79,7 +79,8 @@ final class RigSchema
             ]),
             'gimbal' => JsonSchema::whole(['top_rate_dps' => JsonSchema::number(0.5, 500), 'cushion_s' => JsonSchema::number(0, 5)]),
             'curves' => JsonSchema::whole($curves),
-        ]);
+        ];
+        $mode = JsonSchema::group(array_keys($numbers), [...$numbers, 'obstacles' => ['enum' => ModeTune::OBSTACLES]]);
 
         return JsonSchema::group(['craft', 'width_m', 'wind_limit_mps', 'gust_coupling', 'tilt_range_deg', 'battery_min', 'modes'], [
             'craft' => ['type' => 'string'], 'width_m' => JsonSchema::number(0.02, 5), 'wind_limit_mps' => JsonSchema::number(0.5, 40),
@@ -95,6 +96,9 @@ final class RigSchema
                 'hover' => JsonSchema::number(0.1, 0.9), 'limit' => JsonSchema::number(0.2, 1), 'soft' => JsonSchema::number(0, 1),
                 'self_levelling' => ['type' => 'boolean'],
                 'camera_deg' => JsonSchema::number(0, 60), 'coast_s' => JsonSchema::number(0.3, 10),
+            ]),
+            'gimbal' => JsonSchema::group([], [
+                'upward' => ['type' => 'boolean'], 'free' => ['type' => 'boolean'], 'level_offset_deg' => JsonSchema::number(-10, 10),
             ]),
         ]);
     }

@@ -68,6 +68,7 @@ export const LIMITS = {
     'stock.ducted.soft': [0, 1],
     'stock.ducted.camera_deg': [0, 60],
     'stock.ducted.coast_s': [0.3, 10],
+    'stock.gimbal.level_offset_deg': [-10, 10],
   } as Limits,
   rig: {
     'width_m': [0.02, 5],
@@ -125,6 +126,7 @@ export const LIMITS = {
     'ducted.soft': [0, 1],
     'ducted.camera_deg': [0, 60],
     'ducted.coast_s': [0.3, 10],
+    'gimbal.level_offset_deg': [-10, 10],
   } as Limits,
   site: {
     'home.lat': [-89.9, 89.9],

@@ -2683,6 +2683,7 @@ export interface components {
             /** @description share of the frame that is delivered where nothing is rescued */
             safe: number;
             left_px: number;
+            roll_deg: number;
             sentences: string[];
         };
         Exercise: {
@@ -4376,6 +4377,7 @@ export interface components {
             modes: components["schemas"]["RigModes"];
             hands?: components["schemas"]["RigHands"];
             ducted?: components["schemas"]["RigDucted"];
+            gimbal?: components["schemas"]["RigSwitches"];
         };
         RigDraft: {
             /**
@@ -4481,6 +4483,8 @@ export interface components {
             lag_s: components["schemas"]["RigLags"];
             gimbal: components["schemas"]["RigGimbal"];
             curves: components["schemas"]["RigCurves"];
+            /** @enum {string} */
+            obstacles?: "stop" | "round" | "off";
         };
         RigModes: {
             slow: components["schemas"]["RigModeSettings"];
@@ -4511,10 +4515,19 @@ export interface components {
             modes: components["schemas"]["RigModes"];
             hands?: components["schemas"]["RigHands"];
             ducted?: components["schemas"]["RigDucted"];
+            gimbal?: components["schemas"]["RigSwitches"];
         };
         RigSide: {
             rig: components["schemas"]["Rig"];
             reading: components["schemas"]["RigReading"];
+        };
+        /** @description how the gimbal is switched, whatever the mode */
+        RigSwitches: {
+            /** @description whether it may look above the horizon */
+            upward?: boolean;
+            /** @description whether it rolls with the craft */
+            free?: boolean;
+            level_offset_deg?: number;
         };
         RigVersion: {
             id: number;

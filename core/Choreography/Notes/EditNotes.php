@@ -25,13 +25,14 @@ final readonly class EditNotes
     /**
      * @param  float  $spare  seconds of the hold beyond use and handles; negative where it is too short
      * @param  float  $scale  recorded width over delivered width
-     * @param  float  $level  scale that levelling 1 degree of roll takes
+     * @param  float  $level  scale that levelling the roll takes
+     * @param  float  $roll  rad: what the rig’s gimbal is off by, or a degree where nobody looked
      * @param  float  $stray  greatest drift, as a share of the width, that can be recentred after levelling
      * @param  list<Fact>  $moving  what moves by itself in the picture
      */
     private function __construct(
         public float $hold, public float $use, public float $spare, public int $recorded, public int $delivered, public float $scale,
-        public float $level, public float $stray, public array $moving,
+        public float $level, public float $stray, public float $roll, public array $moving,
     ) {
     }
 
@@ -40,12 +41,15 @@ final readonly class EditNotes
     {
         $hold = $plan->move->holdTo - $plan->move->holdFrom;
         $scale = $recorded / $brief->delivered;
-        $level = 1 / (1 - (RescueCrop::ofStray(0.0, self::ROLL, $plan->shot->intent->lens->aspect)->level ?? 0.0));
+        // What this gimbal is known to be off by, where somebody looked.
+        $roll = abs($plan->shot->rig->gimbal->offset ?? 0.0);
+        $roll = $roll > 0.0 ? $roll : self::ROLL;
+        $level = 1 / (1 - (RescueCrop::ofStray(0.0, $roll, $plan->shot->intent->lens->aspect)->level ?? 0.0));
         // Recentring a drift of x takes a scale of 1 / (1 - 2x); the scales multiply.
         $stray = max(0.0, (1 - $level / max(1e-6, $scale)) / 2);
 
         return new self(
-            $hold, $brief->use, $hold - $brief->use - 2 * self::HANDLE, $recorded, $brief->delivered, $scale, $level, $stray,
+            $hold, $brief->use, $hold - $brief->use - 2 * self::HANDLE, $recorded, $brief->delivered, $scale, $level, $stray, $roll,
             self::moving($plan),
         );
     }
@@ -102,10 +106,11 @@ final readonly class EditNotes
                 $this->scale < 1 => Fact::of('edit.recorded-pixels-wide-delivered', recorded: $this->recorded, delivered: $this->delivered),
                 $this->stray <= 0 => Fact::of(
                     'edit.recorded-pixels-wide-room', recorded: $this->recorded, delivered: $this->delivered, level: $this->level,
+                    roll: Quantity::degrees($this->roll / Angle::DEGREE),
                 ),
                 default => Fact::of(
                     'edit.recorded-pixels-wide-1', recorded: $this->recorded, delivered: $this->delivered, level: $this->level,
-                    stray: Quantity::share($this->stray),
+                    stray: Quantity::share($this->stray), roll: Quantity::degrees($this->roll / Angle::DEGREE),
                 ),
             },
             $this->left() >= 0

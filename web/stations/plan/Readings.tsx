@@ -281,8 +281,8 @@ function Edit({ reading, aspect }: { reading: Schemas['EditReading']; aspect: nu
             <span className="text-sm text-ink-soft">
               To scale: {reading.recorded_px} pixels of width recorded, {reading.delivered_px} delivered
               {reading.left_px >= 0
-                ? `, ${reading.left_px} left once a degree of roll is levelled.`
-                : `: ${-reading.left_px} too few once a degree of roll is levelled.`}
+                ? `, ${reading.left_px} left once ${figure(reading.roll_deg)}° of roll is levelled.`
+                : `: ${-reading.left_px} too few once ${figure(reading.roll_deg)}° of roll is levelled.`}
             </span>
           </div>
         </div>

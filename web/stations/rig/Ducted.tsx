@@ -18,6 +18,13 @@ import { useSession } from '~/shell/session';
 import { dateIn, figure, withUnit } from '~/units';
 import type { RigDraft } from './useRigDraft';
 
+/** Common practice, no published source. */
+const LIMITS_FOR = [
+  { limit: 70, why: 'indoors and near walls. A flinch of the thumb does not shoot it to the ceiling.' },
+  { limit: 80, why: 'the same outdoors in calm air: some climb is kept for a gust.' },
+  { limit: 100, why: 'outdoors with range and wind. All of it is there to get out of trouble.' },
+];
+
 export function Ducted({ draft }: { draft: RigDraft }) {
   const { units } = useSession();
   const reading = draft.reading?.ducted;
@@ -53,10 +60,21 @@ export function Ducted({ draft }: { draft: RigDraft }) {
           {percent('Hover point: throttle that holds the height', set.hover, 10, 90, 'hover')}
           {percent('Throttle limit', set.limit, 20, 100, 'limit')}
           {percent('Softness about the hover', set.soft, 0, 100, 'soft')}
-          <p className="m-0 text-sm text-ink-soft">
-            Some fly with 70 to 80 % for smoothness, others with all of it for range outdoors. Half stick is
-            made to hover.
-          </p>
+          <fieldset className="border-0 p-0 m-0 grid gap-1">
+            <legend className="text-sm">What a limit is for (schools differ)</legend>
+            {LIMITS_FOR.map(({ limit, why }) => (
+              <button
+                key={limit}
+                type="button"
+                aria-pressed={Math.round(100 * set.limit) === limit}
+                className="min-h-11 px-2 text-left rounded-md border border-line bg-card cursor-pointer text-sm aria-pressed:border-larkspur"
+                onClick={() => put({ limit: limit / 100 })}
+              >
+                <b className="figure">{limit} %</b>: {why}
+              </button>
+            ))}
+          </fieldset>
+          <p className="m-0 text-sm text-ink-soft">Half stick is made to hover, whatever the limit.</p>
           <Choice
             label="Self-levelling"
             value={set.self_levelling ? 'on' : 'off'}

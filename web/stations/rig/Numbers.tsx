@@ -12,15 +12,19 @@ import { figure, withUnit } from '~/units';
 import { BeginWith } from './BeginWith';
 import { CantFly } from './CantFly';
 import { FingerCard } from './FingerCard';
+import { GimbalCard } from './GimbalCard';
 import { HandsCard } from './HandsCard';
 import { type RigDraft, type Settings, withMode } from './useRigDraft';
 
 export function Numbers({ draft }: { draft: RigDraft }) {
   const { reading } = draft;
   if (reading === null) return <Skeleton className="h-96" />;
+  const fixed = draft.rig.kind === 'ducted';
+  // A camera that is fixed to its craft has no wheel.
+  const moves = (one: { finger: string }) => !fixed || one.finger !== 'tilt';
   return (
     <div className="grid gap-3 grid-cols-[repeat(auto-fill,minmax(min(100%,350px),1fr))] items-start">
-      {reading.fingers.map((finger) => (
+      {reading.fingers.filter(moves).map((finger) => (
         <FingerCard key={finger.finger} draft={draft} finger={finger} distance={reading.distance_m} />
       ))}
       <div className="grid gap-3">
@@ -29,6 +33,12 @@ export function Numbers({ draft }: { draft: RigDraft }) {
         <BeginWith draft={draft} />
         <CantFly draft={draft} />
         <Braking draft={draft} reading={reading} />
+        <GimbalCard draft={draft} />
+        {fixed && (
+          <p className="m-0 text-sm">
+            Its camera is fixed to the craft: the angle it looks at is set under Throttle.
+          </p>
+        )}
         <HandsCard draft={draft} hands={reading.hands} />
         {reading.oddities.length > 0 && (
           <Card caption="Odd, and perhaps meant">
@@ -128,6 +138,31 @@ function Braking({ draft, reading }: BrakingProps) {
             </div>
           ))}
         </dl>
+        <details className="text-sm">
+          <summary className="min-h-11 content-center cursor-pointer">
+            What answer, braking, top turn and hold against wind mean
+          </summary>
+          <dl className="m-0 grid gap-1">
+            <dt className="font-semibold">Answer</dt>
+            <dd className="m-0">
+              How soon the craft follows the stick: after its time constant it has two thirds of what was
+              asked, after three of them all but a twentieth.
+            </dd>
+            <dt className="font-semibold">Braking</dt>
+            <dd className="m-0">How hard it slows once you let go: the way and the seconds above.</dd>
+            <dt className="font-semibold">Top turn</dt>
+            <dd className="m-0">
+              What full stick turns at. Softness decides how it gets there, and keeps it.
+            </dd>
+            <dt className="font-semibold">Hold against wind</dt>
+            <dd className="m-0">
+              How firmly it stays where it is in a gust. Some craft call that gain; others call the answer
+              gain. Turn yours up in still air: where it follows the stick sooner it is the answer, where only
+              gusts move it less it is the hold. Here each has a number of its own: the answer above, and
+              under Craft the share of a gust that reaches it.
+            </dd>
+          </dl>
+        </details>
         {draft.rig.focals.length > 1 && (
           <Pick
             label="Lens"

@@ -3,7 +3,7 @@
 import { skipToken, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { answered, api } from '~/api/client';
-import { useRigs } from '~/api/queries';
+import { useRigHistory, useRigs } from '~/api/queries';
 import type { Pads } from '~/flight/input';
 import { type Fingers, flick, fly, REST, rates, type Sheet, type State, step, still } from '~/flight/sheet';
 import { Button } from '~/kit/Button';
@@ -20,15 +20,20 @@ import { Sticks } from './Sticks';
 import type { Finger, Mode, RigDraft } from './useRigDraft';
 
 const FINGERS: Finger[] = ['climb', 'turn', 'run', 'slide', 'tilt'];
+const MODES = ['slow', 'standard', 'fast'] as const;
 const LONGEST = 20;
 const SHOWN = 8;
 const LOOK = -12;
+
+/** So many kept traces can be told apart. */
+const KEPT = 3;
 
 type Set = { name: string; sheet: Sheet; color: string; dashed?: boolean };
 
 export function TryIt({ draft }: { draft: RigDraft }) {
   const { units } = useSession();
   const rigs = useRigs();
+  const history = useRigHistory(draft.rig.id);
   const [other, setOther] = useState('none');
   const [finger, setFinger] = useState<Finger>('turn');
   const [travel, setTravel] = useState(0.6);
@@ -39,10 +44,17 @@ export function TryIt({ draft }: { draft: RigDraft }) {
     letGo: null,
     what: 'live',
   });
+  /** Traces that were kept to be looked at beside the next, the latest last: they are of one finger. */
+  const [again, setAgain] = useState(0);
+  const [kept, setKept] = useState<Trace[]>([]);
   const [recording, setRecording] = useState(false);
   const [recorded, setRecorded] = useState<Fingers[]>([]);
   const playing = useRef<{ inputs: Fingers[]; at: number; traced: boolean } | null>(null);
 
+  const versions = (history.data ?? []).filter((one) => one.id !== draft.rig.id);
+  const others = (rigs.data ?? []).filter(
+    (rig) => rig.id !== draft.rig.id && !versions.some((one) => one.id === rig.id),
+  );
   const settings = JSON.stringify(draft.settings);
   const own = useQuery({
     queryKey: ['sheet', draft.rig.id, draft.mode, settings],
@@ -79,6 +91,7 @@ export function TryIt({ draft }: { draft: RigDraft }) {
   const latest = useRef({ sets, finger, recording });
   latest.current = { sets, finger, recording };
 
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the clock starts from rest where somebody starts again
   useEffect(() => {
     let frame = 0;
     let last = performance.now();
@@ -144,7 +157,7 @@ export function TryIt({ draft }: { draft: RigDraft }) {
     };
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
-  }, []);
+  }, [again]);
 
   if (own.error) return <Notice error={own.error} />;
   if (!own.data) return <Skeleton className="h-96" />;
@@ -175,6 +188,27 @@ export function TryIt({ draft }: { draft: RigDraft }) {
     color: set.color,
     dashed: set.dashed ?? false,
   }));
+  const keepTrace = () => {
+    const now = traces[0];
+    if (now === undefined || now.rates.length === 0) return;
+    setKept((before) =>
+      [...before, { ...now, name: `${before.length + 1}: ${now.name}, ${past.what}`, dashed: true }]
+        .slice(-KEPT)
+        .map((one, i) => ({
+          ...one,
+          color: `color-mix(in srgb, var(--ink-soft) ${40 + 20 * i}%, transparent)`,
+        })),
+    );
+  };
+  const startAgain = () => {
+    setKept([]);
+    setRecorded([]);
+    setRecording(false);
+    playing.current = null;
+    setPast({ rates: [[], []], letGo: null, what: 'live' });
+    setStates([still(LOOK), still(LOOK)]);
+    setAgain((n) => n + 1);
+  };
   const seconds =
     past.what === 'live'
       ? SHOWN
@@ -206,7 +240,7 @@ export function TryIt({ draft }: { draft: RigDraft }) {
         <Card caption={`Rate of ${finger}`} aside={sets.length > 1 ? 'dashed: the other' : undefined}>
           <div className="px-3 pb-2">
             <RateTrace
-              traces={traces}
+              traces={[...kept, ...traces]}
               step={own.data.step_s}
               seconds={seconds}
               unit={unit.unit === 'deg/s' ? '\u00b0/s' : unit.unit}
@@ -214,6 +248,17 @@ export function TryIt({ draft }: { draft: RigDraft }) {
               reach={0.25 * axis.top * factor}
               label={`Rate of ${finger} over time`}
             />
+            <div className="flex flex-wrap gap-2 items-center pb-2">
+              <Button onClick={keepTrace} disabled={(past.rates[0] ?? []).length === 0}>
+                Keep this trace
+              </Button>
+              <Button onClick={startAgain}>Start again</Button>
+              {kept.length > 0 && (
+                <span className="text-sm text-ink-soft" data-kept={kept.length}>
+                  Kept, dotted: {kept.map((one) => one.name).join('; ')}.
+                </span>
+              )}
+            </div>
             <div className="grid grid-cols-5 gap-2">
               {FINGERS.map((one) => {
                 const rate = rates(states[0] ?? still())[one];
@@ -225,6 +270,7 @@ export function TryIt({ draft }: { draft: RigDraft }) {
                     aria-pressed={one === finger}
                     onClick={() => {
                       setFinger(one);
+                      setKept([]);
                       setPast({ rates: [[], []], letGo: null, what: 'live' });
                     }}
                     className={`grid justify-items-center min-h-11 rounded-md border cursor-pointer bg-card ${one === finger ? 'border-larkspur' : 'border-line'}`}
@@ -281,10 +327,22 @@ export function TryIt({ draft }: { draft: RigDraft }) {
             onChange={setOther}
             options={[
               { value: 'none', label: 'None' },
-              ...[draft.rig, ...(rigs.data ?? []).filter((rig) => rig.id !== draft.rig.id)].flatMap((rig) =>
-                (['slow', 'standard', 'fast'] as const).map((mode) => ({
+              ...MODES.map((mode) => ({
+                value: `${draft.rig.id} ${mode}`,
+                label: `This version as it is kept, ${mode}`,
+              })),
+              ...versions.flatMap((one) =>
+                MODES.map((mode) => ({
+                  value: `${one.id} ${mode}`,
+                  label: `Version ${one.version}, ${mode}: ${one.reason}`,
+                  group: 'Versions of this rig',
+                })),
+              ),
+              ...others.flatMap((rig) =>
+                MODES.map((mode) => ({
                   value: `${rig.id} ${mode}`,
                   label: `${rig.craft}, version ${rig.version}${rig.operator === null ? '' : ` of ${rig.operator}`}, ${mode}`,
+                  group: 'Other rigs',
                 })),
               ),
             ]}
