@@ -50,7 +50,7 @@ export function NumberInput({
   return (
     <span className={`relative inline-flex ${className}`}>
       <input
-        className={`figure font-semibold text-right bg-transparent min-h-6 w-full rounded-md border border-transparent hover:border-line focus:border-petal ${warn || beyond ? 'text-brick' : ''}`}
+        className={`number-field figure font-semibold text-right bg-card px-1.5 w-full rounded-md border border-line hover:border-petal focus:border-petal ${warn || beyond ? 'text-brick' : ''}`}
         aria-label={own.unit === '' ? label : `${label}, ${own.unit}`}
         aria-invalid={beyond || undefined}
         aria-describedby={beyond ? said : undefined}

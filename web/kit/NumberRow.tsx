@@ -9,7 +9,7 @@ type Props = ComponentProps<typeof NumberInput> & {
 
 export function NumberRow({ name, ...input }: Props) {
   return (
-    <div className="flex justify-between items-center min-h-9">
+    <div className="flex justify-between items-center gap-2 min-h-9">
       <span className="text-sm">{name ?? input.label}</span>
       <NumberInput {...input} />
     </div>
