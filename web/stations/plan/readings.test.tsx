@@ -1,5 +1,5 @@
 // The readings as pictures, the brief, and the exposure that is asked for.
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '~/api/client';
 import { answer, draw, giveSize } from '~/testing/page';
@@ -77,6 +77,8 @@ const reading = {
     speed_up: false,
     moving: ['the bay'],
     safe: 0.5,
+    left_px: 1808,
+    roll_deg: 1,
     sentences: ['2 s too few.'],
   },
   variants: [
@@ -109,6 +111,17 @@ describe('readings', () => {
   ] as const)('%s says its sentences beside its picture', (view, words) => {
     draw(<Readings view={view} plan={plan} reading={reading} onVariant={() => {}} />);
     expect(screen.getByText(words)).toBeTruthy();
+  });
+
+  it('tells how many pixels are left once the gimbal is levelled, or too few', () => {
+    draw(<Readings view="edit" plan={plan} reading={reading} onVariant={() => {}} />);
+    expect(
+      screen.getByText(/3840 pixels of width recorded, 1920 delivered, 1808 left once 1\.0° of roll/),
+    ).toBeTruthy();
+    cleanup();
+    const short = { ...reading, edit: { ...reading.edit, left_px: -58, roll_deg: 0.8 } };
+    draw(<Readings view="edit" plan={plan} reading={short} onVariant={() => {}} />);
+    expect(screen.getByText(/1920 delivered: 58 too few once 0\.8° of roll/)).toBeTruthy();
   });
 
   it('marks what is nearer than the margin', () => {

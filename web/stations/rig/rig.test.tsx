@@ -4,6 +4,7 @@ import type { Schemas } from '~/api/client';
 import { answer, draw, giveSize } from '~/testing/page';
 import { Changes } from './Changes';
 import { FingerCard } from './FingerCard';
+import { GimbalCard } from './GimbalCard';
 import { History } from './History';
 import { laidOver, SaveBar } from './SaveBar';
 import { curveNumber, type RigDraft, useRigDraft, withMode } from './useRigDraft';
@@ -373,5 +374,47 @@ describe('the history of a rig', () => {
     expect(screen.getByRole('img', { name: 'Scores rose by 9.0 points since.' })).toBeTruthy();
     expect(screen.getAllByRole('button', { name: 'Go back to this' })).toHaveLength(1);
     expect(screen.getByText(/1 take flown with it/)).toBeTruthy();
+  });
+});
+
+describe('the switches of a gimbal', () => {
+  const drawn = (kind: 'camera' | 'ducted', now: Schemas['RigSettings'] = settings) => {
+    const seen: Schemas['RigSettings'][] = [];
+    draw(
+      <GimbalCard
+        draft={{
+          ...still(),
+          rig: { ...rig, kind },
+          settings: now,
+          change: (step) => seen.push(step(now)),
+        }}
+      />,
+    );
+    return seen;
+  };
+
+  it('are kept whole as soon as one is touched, and nothing before', () => {
+    const seen = drawn('camera');
+    expect(screen.getByText('Nobody has said yet what it is set to.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'Level at most' }));
+    expect(seen[0]?.gimbal).toEqual({ upward: false, free: false, level_offset_deg: 0 });
+    expect(seen[0]?.modes).toEqual(settings.modes);
+  });
+
+  it('say what the craft does before an obstacle for the mode on show alone', () => {
+    const seen = drawn('camera');
+    fireEvent.click(screen.getByRole('radio', { name: 'Go round' }));
+    expect(seen[0]?.modes.standard.obstacles).toBe('round');
+    expect(seen[0]?.modes.slow.obstacles).toBeUndefined();
+    expect(seen[0]?.gimbal).toBeUndefined();
+  });
+
+  it('are none where the camera is fixed to the craft', () => {
+    drawn(
+      'ducted',
+      withMode(settings, 'standard', (now) => ({ ...now, obstacles: 'off' })),
+    );
+    expect(screen.queryByText('Above the horizon')).toBeNull();
+    expect(screen.getByText(/no novice at the sticks/)).toBeTruthy();
   });
 });
