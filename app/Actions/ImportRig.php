@@ -43,6 +43,11 @@ final readonly class ImportRig
             if ($author->cannot('view', $craft)) {
                 throw new Refusal(Fact::of('craft.name-taken', name: $name), 'craft', Fact::of('expected.another-name'));
             }
+            // A rig of another craft that happens to be called the same would be flown with the wrong limits.
+            $another = $craft->sheet()->isAnother($file->craft);
+            if ($another !== null) {
+                throw new Refusal($another, 'craft', Fact::of('craft.rename-in-file'));
+            }
             // A craft of that name is known here: its own envelope counts, and what the file asks beyond it is refused.
             $latest = Rig::of($craft->id, $operator?->id)->first();
             $base = $latest ?? Rig::of($craft->id, null)->first()

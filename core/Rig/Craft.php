@@ -9,6 +9,7 @@ use Larkspur\Controls\Finger;
 use Larkspur\Fact;
 use Larkspur\Fields;
 use Larkspur\Measure\Angle;
+use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Statistics;
 use Larkspur\Refusal;
 use Larkspur\Telemetry\Analysis\StepFit;
@@ -22,6 +23,12 @@ final readonly class Craft
     public const SCHEMA = 'larkspur/craft/1';
 
     public const KINDS = ['camera', 'ducted'];
+
+    /** A measured top rate so many times the kept one, or the other way round, is hardly this craft's (our judgement). */
+    private const UNLIKE = 1.5;
+
+    /** Two that differ by more than this in mass or width are two craft, not one weighed twice (our judgement). */
+    private const APART = 1.1;
 
     /**
      * @param  'camera'|'ducted'  $kind
@@ -218,6 +225,48 @@ final readonly class Craft
             $this->name, $this->kind, $this->mass, $this->convention, $stock, $this->camera, $this->gimbalTop, $this->turnTop,
             $this->rateUnit, $this->cushionUnit,
         );
+    }
+
+    /**
+     * What a step test measured so far from what is kept that it may be of another craft, or of another mode.
+     *
+     * @param  list<StepFit>  $fits
+     * @return list<Fact> one a finger
+     */
+    public function unlike(string $mode, array $fits): array
+    {
+        $said = [];
+        foreach ($fits as $fit) {
+            $measured = Statistics::greatest(array_column($fit->tops, 'value'));
+            $kept = $this->stock->mode($mode)->top($fit->finger);
+            if ($measured > self::UNLIKE * $kept || $kept > self::UNLIKE * $measured) {
+                $said[] = Fact::of(
+                    'step-test.unlike', finger: $fit->finger->value, measured: $fit->finger->rate($measured),
+                    kept: $fit->finger->rate($kept), mode: Fact::of("mode.$mode"), name: $this->name,
+                );
+            }
+        }
+
+        return $said;
+    }
+
+    /** By what another craft of the same name is told to be another: what no step test changes. Null where they may be one. */
+    public function isAnother(self $other): ?Fact
+    {
+        $apart = static fn (float $a, float $b): bool => $a > self::APART * $b || $b > self::APART * $a;
+
+        return match (true) {
+            $this->kind !== $other->kind => Fact::of('craft.another-kind', name: $this->name, kind: $this->kind, other: $other->kind),
+            $apart($this->mass, $other->mass) => Fact::of(
+                'craft.another-mass', name: $this->name, mass: $this->mass, other: $other->mass,
+            ),
+            $apart($this->stock->width, $other->stock->width) => Fact::of(
+                'craft.another-width', name: $this->name, width: Quantity::metres($this->stock->width),
+                other: Quantity::metres($other->stock->width),
+            ),
+            $this->convention !== $other->convention => Fact::of('craft.another-convention', name: $this->name),
+            default => null,
+        };
     }
 
     /** @return list<Beyond> what of a rig asks for more than this craft gives: of one that was kept before the craft was measured anew */

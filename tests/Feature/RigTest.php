@@ -247,6 +247,18 @@ final class RigTest extends FeatureCase
         self::assertEqualsWithDelta(7.4, $fitted->json('document.stock.modes.standard.run_mps'), 0.15);
         self::assertEqualsWithDelta(49.0, $fitted->json('document.stock.modes.standard.turn_dps'), 1.0);
         self::assertGreaterThan(0, $fitted->json('fits.2.lag_s.sd'));
+        self::assertSame([], $fitted->json('unlike'), 'a craft that is a little slower may well be this one');
+        // The log of a ducted craft twice as quick in the turn: nothing is kept, and it is asked whether it is of this one.
+        $other = Recorder::fair()->record(
+            StepFlight::fly(RigSheet::read(Fields::of(Rigs::all()['wren'])), 'fast', 3), new LocalFrame(new GeoPoint(57.6, -0.4, 4.0)), 3,
+        );
+        $strange = $this->post(
+            "/api/v1/crafts/$craft->id/step-tests",
+            ['mode' => 'standard', 'log' => UploadedFile::fake()->createWithContent('other.csv', Shots::csv($other))],
+            ['Accept' => 'application/json'],
+        )->assertOk()->json('unlike');
+        self::assertStringContainsString('is this log of that craft', implode(' ', $strange));
+        self::assertStringContainsString('The turn reaches', implode(' ', $strange));
         $this->putJson(
             "/api/v1/crafts/$craft->id",
             ['document' => $fitted->json('document'), 'version' => 1, 'measured' => ['standard' => $fitted->json('fits')]],
@@ -336,6 +348,14 @@ final class RigTest extends FeatureCase
         $this->postJson('/api/v1/rig-files', $file)->assertUnprocessable()->assertJsonPath('errors.0.place', 'settings');
         $file['rig']['modes']['fast']['turn_dps'] = 70;
         $this->postJson('/api/v1/rig-files', $file)->assertCreated()->assertJsonPath('version', 2);
+        // Another machine of the same name has other limits: it says by what, and nothing is kept.
+        foreach (['mass_kg' => 1.4, 'convention' => 'rates'] as $fact => $value) {
+            $another = $file;
+            $another['craft'][$fact] = $value;
+            $another['rig']['modes']['fast']['turn_dps'] = 71;
+            $this->postJson('/api/v1/rig-files', $another)->assertUnprocessable()->assertJsonPath('errors.0.place', 'craft');
+        }
+        self::assertSame(2, Rig::query()->where('operator_id', $elsewhere->id)->max('version'));
     }
 
     public function test_the_field_card_is_one_page_of_a5_with_the_numbers_on_it(): void

@@ -5099,6 +5099,8 @@ export interface components {
             mode: string;
             fits: components["schemas"]["StepFit"][];
             document: components["schemas"]["CraftDocument"];
+            /** @description what is so far from what is kept that it may be of another craft */
+            unlike: string[];
         };
         Stretch: {
             from_s: number;

@@ -159,6 +159,7 @@ final class CraftController extends Controller
 
         return $this->answer(new StepTestDocument(
             $mode, array_map(StepFitDocument::of(...), $fits), $craft->sheet()->measured($mode, $fits)->toArray(),
+            $craft->sheet()->unlike($mode, $fits),
         ));
     }
 

@@ -268,6 +268,22 @@ function CraftForm({ craft, mode }: { craft: Schemas['Craft']; mode: Mode }) {
               onChange={(event) => event.target.files?.[0] && test.mutate(event.target.files[0])}
             />
             {test.error && <Notice error={test.error} />}
+            {test.data !== undefined && test.data.unlike.length > 0 && (
+              <div className="grid gap-2" data-unlike={test.data.unlike.length}>
+                {test.data.unlike.map((sentence) => (
+                  <Notice key={sentence} text={sentence} />
+                ))}
+                <Button
+                  onClick={() => {
+                    setDocument(craft.document);
+                    setMeasured(craft.measured ?? {});
+                    test.reset();
+                  }}
+                >
+                  Another log: put the numbers back
+                </Button>
+              </div>
+            )}
             {measured[mode] !== undefined && <Fits fits={measured[mode]} />}
           </div>
         </Card>
