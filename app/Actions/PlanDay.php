@@ -158,7 +158,7 @@ final readonly class PlanDay
                 $batteries, $hours?->passesOfBattery() ?? 0, $hours?->passes() ?? 0,
             ), light: SunDayDocument::of($sun),
             return: ReturnHeightDocument::of($return),
-            lists: array_map(DayList::of(...), $this->lists($day, $planned, $power, $return)),
+            lists: array_map(DayList::of(...), $this->lists($day, $planned, $power, $return, $asked)),
             cautions: array_map(
                 static fn (array $one): Caution => Caution::of($one, $day->updated_at->toDateString()),
                 Cautions::of($site, $titled, $power),
@@ -235,9 +235,10 @@ final readonly class PlanDay
 
     /**
      * @param  array<int, array{shot: Shot, plan: Plan}>  $planned
+     * @param  list<DayShot>  $asked
      * @return list<array{id: string, title: Fact, items: list<array{id: string, text: Fact}>}>
      */
-    private function lists(FlightDay $day, array $planned, Batteries $batteries, ReturnHeight $return): array
+    private function lists(FlightDay $day, array $planned, Batteries $batteries, ReturnHeight $return, array $asked): array
     {
         $crafts = array_values(array_unique(array_map(static fn (array $one): string => $one['shot']->rig->craft, $planned)));
         // What goes into the bag follows from what the shots' cameras are set to; what the day names besides goes in too.
@@ -259,6 +260,7 @@ final readonly class PlanDay
 
         return Checklist::of(
             $crafts, $batteries, array_values($filters), $kelvins, $return->height, $batteries->areCold(), $ducted, $near, $open,
+            array_sum(array_map(static fn (DayShot $one): float => $one->passes * $one->pass, $asked)),
         );
     }
 

@@ -41,12 +41,13 @@ final class Checklist
      * @param  bool  $cold  whether fingers and batteries have to be kept warm
      * @param  bool  $ducted  whether one of the craft is ducted
      * @param  bool  $near  whether one of the shots comes near to something
+     * @param  float  $recorded  seconds that all passes of the day record
      * @param  int  $open  shots whose camera nobody has set yet: nothing is said of their filters
      * @return list<array{id: string, title: Fact, items: list<array{id: string, text: Fact}>}>
      */
     public static function of(
         array $crafts, Batteries $batteries, array $filters, array $kelvins, float $returnHeight, bool $cold, bool $ducted, bool $near,
-        int $open = 0,
+        int $open = 0, float $recorded = 0.0,
     ): array {
         $bag = [
             'batteries' => Fact::of('checklist.all-full-controller-tablet', count: $batteries->count),
@@ -60,7 +61,8 @@ final class Checklist
         foreach ($crafts as $k => $craft) {
             $bag["propellers-$k"] = Fact::of('checklist.propellers-all-own-type', craft: $craft);
         }
-        $bag['cards'] = Fact::of('checklist.memory-cards-empty-one');
+        $bag['cards'] = $recorded > 0.0
+            ? Fact::of('checklist.memory-cards-for', minutes: (int) ceil($recorded / 60)) : Fact::of('checklist.memory-cards-empty-one');
         if ($ducted) {
             $bag['guards'] = Fact::of('checklist.ducts-guards-whole');
         }

@@ -318,6 +318,18 @@ final class FlightDayTest extends TestCase
         }
         $ids = array_merge(...array_map(static fn (array $list): array => array_column($list['items'], 'id'), $lists));
         self::assertSame($ids, array_unique($ids));
+        // The sweep is ticked one by one, and only what holds for one take-off is opened by a landing.
+        self::assertSame(
+            ['sweep-people', 'sweep-animals', 'sweep-aircraft', 'sweep-wires', 'sweep-behind', 'sweep-landing'],
+            array_values(array_filter($ids, static fn (string $id): bool => str_starts_with($id, 'sweep-'))),
+        );
+        self::assertSame(
+            ['sweep', 'air'], array_values(array_unique(array_map(
+                static fn (string $id): string => explode('-', $id)[0], array_filter($ids, Checklist::isOfATakeOff(...)),
+            ))),
+        );
+        $long = Checklist::of(['Lapwing 250'], new Batteries(1, 22.0), [], [], 37.0, false, false, false, 0, 12 * 61.0);
+        self::assertStringContainsString('13 minutes of recording', (string) json_encode((new Speaker)->saidThroughout($long)));
 
         $plan = static fn (string $move, array $parameters, array $site = []) => Planner::plan(Shot::read(Fields::of([
             ...Shots::document([], ['site' => ['home' => ['lat' => 57.6, 'lon' => -0.4, 'alt_m' => 4.0], ...$site]]),

@@ -31,6 +31,7 @@ return [
     'checklist.filters-open' => 'Filters: of {open, plural, one {# shot} other {# shots}} the camera is not set yet, see Light',
     'checklist.filters-clean' => 'Filters {filters}, clean',
     'checklist.propellers-all-own-type' => 'Propellers of {craft}: all of its own type, none chipped, a spare set',
+    'checklist.memory-cards-for' => 'Memory cards empty, one to spare: the passes of this day are {minutes, plural, one {# minute} other {# minutes}} of recording',
     'checklist.memory-cards-empty-one' => 'Memory cards empty, one to spare',
     'checklist.ducts-guards-whole' => 'Ducts and guards whole',
     'checklist.gloves-let-you-feel' => 'Gloves that let you feel the wheel; batteries warm against the body until they fly',

@@ -38,10 +38,21 @@ function sourceOf({ rule_source, rule_date }: Schemas['DayPermission']): string 
   return [rule_source ?? '', rule_date ?? ''].filter((one) => one.trim() !== '').join(', ');
 }
 
+/** The gate that is passed with somebody's name: drills that are not flown alone. */
+const SUPERVISED = 'supervised';
+
+/** What is kept with a gate that is passed: no longer than the log keeps. */
+const noted = (supervisor: string, source: string) =>
+  [supervisor.trim() === '' ? '' : `supervised by ${supervisor.trim()}`, source]
+    .filter((one) => one !== '')
+    .join(', ')
+    .slice(0, 200);
+
 export function Gates({ day, onTick, onDecide, onBind }: Props) {
   const source = sourceOf(day.document.permission ?? {});
   const decided = day.log.decisions.weather;
   const [note, setNote] = useState('');
+  const [supervisor, setSupervisor] = useState('');
   const open = openGates(day);
   const binding = open.filter((gate) => gate.binds).length;
   return (
@@ -70,8 +81,11 @@ export function Gates({ day, onTick, onDecide, onBind }: Props) {
                 type="checkbox"
                 className="size-7 accent-larkspur"
                 checked={on}
+                disabled={!on && gate.id === SUPERVISED && supervisor.trim() === ''}
                 data-gate={gate.id}
-                onChange={() => onTick(gate.item, !on, on ? '' : source)}
+                onChange={() =>
+                  onTick(gate.item, !on, on ? '' : noted(gate.id === SUPERVISED ? supervisor : '', source))
+                }
               />
               <span>
                 {gate.text}
@@ -83,6 +97,16 @@ export function Gates({ day, onTick, onDecide, onBind }: Props) {
                 </span>
               </span>
             </label>
+            {gate.id === SUPERVISED && !on && (
+              <input
+                aria-label="Who supervises these"
+                placeholder="who supervises these"
+                className="min-h-11 px-3 rounded-md border border-line bg-card"
+                value={supervisor}
+                maxLength={60}
+                onChange={(event) => setSupervisor(event.target.value)}
+              />
+            )}
             {onBind !== null && (
               <Choice
                 label={`Gate ${gate.id} in this school`}
