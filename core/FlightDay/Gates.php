@@ -49,7 +49,7 @@ final readonly class Gates
     public static function of(
         string $purpose, Site $site, array $shots, ReturnHeight $return, FieldLog $log, array $binding, array $missing,
     ): self {
-        $airspace = array_intersect($missing, ['airspace', 'authority', 'rule_source']) === [];
+        $unasked = array_values(array_intersect(['airspace', 'authority', 'rule_source'], $missing));
         $near = self::titled($shots, Checklist::comesNear(...));
         // As the rigs of the day have it in the modes that are flown, where somebody set it.
         $set = array_values(array_unique(array_filter(array_map(
@@ -57,7 +57,11 @@ final readonly class Gates
         ))));
         $asked = [
             ...trim($purpose) === '' ? [['purpose', Fact::of('gate.purpose'), []]] : [],
-            ['airspace', Fact::of($airspace ? 'gate.airspace' : 'gate.airspace-missing', ceiling: Quantity::metres($site->ceiling)), []],
+            ['airspace', $unasked === []
+                ? Fact::of('gate.airspace', ceiling: Quantity::metres($site->ceiling))
+                : Fact::of(
+                    'gate.airspace-missing', missing: array_map(static fn (string $one): Fact => Fact::of("permission.$one"), $unasked),
+                ), []],
             ['owner', Fact::of(in_array('owner', $missing, true) ? 'gate.owner-missing' : 'gate.owner'), []],
             ['return', $return->tallest === null
                 ? Fact::of('gate.return', height: Quantity::metres($return->height))

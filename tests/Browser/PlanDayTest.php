@@ -228,6 +228,46 @@ final class PlanDayTest extends BrowserCase
         }
     }
 
+    public function test_a_landing_opens_the_sweep_on_every_tablet_and_the_compass_is_counted(): void
+    {
+        $address = self::setting('LARKSPUR_ADDRESS');
+        [$one, $other] = [Chrome::open($address, []), Chrome::open($address, [])];
+        $ticked = static fn (Chrome $screen, string $item, bool $on): callable => static fn (): bool => $screen->script(
+            'return document.querySelector(`[data-tick=${arguments[0]}]`).checked', [$item],
+        ) === $on;
+        try {
+            foreach ([$one, $other] as $tablet) {
+                $tablet->signIn('tobias@skerrow.example', self::PASSWORD);
+                $tablet->visit('/field/1')->see('[data-field=ok]');
+                $tablet->press('Lists');
+            }
+            // Three presses a second apart are three; two at once are one.
+            foreach ([1, 2, 3] as $times) {
+                $one->script('const b = [...document.querySelectorAll("button")].find((b) => b.textContent === "Calibrated once more"); b.click(); b.click();');
+                $one->see("[data-compass=\"$times\"]");
+                usleep(1_100_000);
+            }
+            $one->seeText('It is the place');
+            $other->see('[data-compass="3"]');
+            $other->press('One fewer');
+            $one->see('[data-compass="2"]');
+            $one->click('[data-tick=sweep-wires]');
+            $one->click('[data-tick=ground-home]');
+            $one->seeText('5 of 6 to see to.');
+            $other->waitUntil($ticked($other, 'sweep-wires', true), 'The other does not see it.');
+            $one->press('Now');
+            $one->press('Take off');
+            usleep(1_100_000);
+            $one->press('Landed');
+            $other->waitUntil($ticked($other, 'sweep-wires', false), 'The landing did not open it.');
+            self::assertTrue($ticked($other, 'ground-home', true)(), 'What holds for the day holds.');
+        } finally {
+            $one->close();
+            $other->close();
+            self::database()->exec('DELETE FROM day_entries');
+        }
+    }
+
     /** Two tablets and a desk on one day, twenty cuts of the network, a thousand entries: nothing lost, nothing doubled, all agree. */
     public function test_a_thousand_entries_over_a_network_that_is_cut_are_all_there_once(): void
     {
