@@ -368,11 +368,11 @@ final class FlightDayTest extends TestCase
         self::assertContains('purpose', $ids(self::gates([], $shots, '')));
         self::assertContains('supervised', $ids(self::gates([], [...$shots, 2 => ['title' => 'Home', 'plan' => $plan('return-home')]])));
         // What is filled in is not said to be missing.
-        $airspace = /** @param  list<string>  $missing */ static fn (array $missing): string => said(array_column(
-            self::gates([], $shots, 'Practice', $missing)->gates, 'text', 'id',
+        $airspace = static fn (string ...$missing): string => said(array_column(
+            self::gates([], $shots, 'Practice', array_values($missing))->gates, 'text', 'id',
         )['airspace']);
-        self::assertStringContainsString('Not filled in for this day: the authority that was asked. Ask', $airspace(['authority', 'owner']));
-        self::assertStringNotContainsString('Not filled in', $airspace(['owner']));
+        self::assertStringContainsString('Not filled in for this day: the authority that was asked. Ask', $airspace('authority', 'owner'));
+        self::assertStringNotContainsString('Not filled in', $airspace('owner'));
         $owner = static fn (Gates $of): string => array_column($of->gates, 'text', 'id')['owner']->code;
         self::assertSame(['gate.owner', 'gate.owner-missing'], [$owner($open), $owner(self::gates([], $shots, 'Practice', ['owner']))]);
         // Every one that binds is passed by whoever ticks it, in the list or here: a thing is ticked in one place.

@@ -49,6 +49,19 @@ final class TakeTest extends FeatureCase
         self::assertNotNull($replay->json('planned.hold_from_s'));
     }
 
+    public function test_how_long_a_take_turned_faster_than_a_cap_is_told_where_it_is_asked(): void
+    {
+        [$operator, $take] = $this->flown();
+        $this->actingAs($operator)->getJson("/api/v1/takes/$take->id/bob")->assertOk()->assertJsonPath('turns', null);
+        self::assertStringContainsString(
+            'It turns faster than 1', $this->getJson("/api/v1/takes/$take->id/bob?turn_cap_dps=1")->assertOk()->json('turns'),
+        );
+        self::assertStringContainsString(
+            'never turns faster than 900', $this->getJson("/api/v1/takes/$take->id/bob?turn_cap_dps=900")->json('turns'),
+        );
+        $this->getJson("/api/v1/takes/$take->id/bob?turn_cap_dps=0")->assertUnprocessable();
+    }
+
     public function test_flying_over_the_api(): void
     {
         $operator = User::factory()->createOne();

@@ -2242,6 +2242,8 @@ export interface components {
             correlation: number;
             hop_m: number;
             words: string;
+            /** @description how long it turned faster than a cap; null where none was asked */
+            turns: string | null;
         };
         Brief: {
             purpose: string;
@@ -10137,7 +10139,10 @@ export interface operations {
     };
     bobIndex: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description a turn rate: how long the take turned faster */
+                turn_cap_dps?: number;
+            };
             header?: never;
             path: {
                 take: number;

@@ -20,7 +20,10 @@ use Documents\Replay\ReplayDocument;
 use Documents\Rig\BobIndexDocument;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Larkspur\Measure\Angle;
 use Larkspur\Telemetry\Analysis\BobIndex;
+use Larkspur\Telemetry\Analysis\TurnsAbove;
 use Larkspur\Telemetry\Formats;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -79,6 +82,10 @@ final class TakeController extends Controller
 
     #[OA\Get(path: '/takes/{take}/bob', operationId: 'bobIndex', parameters: [new OA\Parameter(
         name: 'take', in: 'path', required: true, schema: new OA\Schema(type: 'integer'),
+    ), new OA\Parameter(
+        name: 'turn_cap_dps', description: 'a turn rate: how long the take turned faster', in: 'query', schema: new OA\Schema(
+            type: 'number', minimum: 1, maximum: 1000,
+        ),
     )], responses: [
         new OA\Response(
             response: 200, description: 'Whether speed was made with throttle',
@@ -89,11 +96,14 @@ final class TakeController extends Controller
             content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
         ),
     ])]
-    public function bob(Take $take): JsonResponse
+    public function bob(Request $request, Take $take): JsonResponse
     {
         $this->authorize('view', $take);
+        $request->validate(['turn_cap_dps' => ['sometimes', 'numeric', 'between:1,1000']]);
+        $log = $take->load('log')->log->read()->between($take->from_s, $take->to_s);
+        $cap = $request->filled('turn_cap_dps') ? $request->float('turn_cap_dps') * Angle::DEGREE : null;
 
-        return $this->answer(BobIndexDocument::of(BobIndex::of($take->load('log')->log->read()->between($take->from_s, $take->to_s))));
+        return $this->answer(BobIndexDocument::of(BobIndex::of($log), $cap === null ? null : TurnsAbove::of($log, $cap)));
     }
 
     #[OA\Get(path: '/takes/{take}/replay', operationId: 'replay', parameters: [new OA\Parameter(

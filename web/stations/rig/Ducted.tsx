@@ -1,6 +1,6 @@
 // A ducted craft: where it hovers, the throttle about that point, the angle of its fixed camera, and whether speed is being made
 // with throttle.
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { answered, api, type Schemas, upload } from '~/api/client';
@@ -119,7 +119,7 @@ export function Ducted({ draft }: { draft: RigDraft }) {
             />
           </div>
         </Card>
-        <Bob craft={draft.rig.craft_id} />
+        <Bob craft={draft.rig.craft_id} top={draft.settings.modes[draft.mode].turn_dps} />
       </div>
       <HoverTrials
         rig={draft.rig.id}
@@ -207,16 +207,27 @@ function Leans({
   );
 }
 
-/** Whether the speed of a take was made with throttle. */
-function Bob({ craft }: { craft: number }) {
+/** The cap begins at this share of what full stick turns at; it is the operator's to move. */
+const CAPPED = 0.6;
+
+/** Whether the speed of a take was made with throttle, and how long it turned faster than a cap. */
+function Bob({ craft, top }: { craft: number; top: number }) {
   const { whose } = useSession();
   const takes = useTakes({ operator: whose, craft });
   const all = takes.data?.pages.flatMap((page) => page.takes) ?? [];
+  const { units } = useSession();
   const [chosen, setChosen] = useState<string>();
+  const [cap, setCap] = useState(Math.round(CAPPED * top));
   const take = chosen ?? (all[0] === undefined ? undefined : String(all[0].id));
   const bob = useQuery({
-    queryKey: ['bob', take],
-    queryFn: () => answered(api.GET('/takes/{take}/bob', { params: { path: { take: Number(take) } } })),
+    queryKey: ['bob', take, cap],
+    queryFn: () =>
+      answered(
+        api.GET('/takes/{take}/bob', {
+          params: { path: { take: Number(take) }, query: { turn_cap_dps: cap } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
     enabled: take !== undefined,
     retry: false,
   });
@@ -247,6 +258,18 @@ function Bob({ craft }: { craft: number }) {
               Quick throttle {figure(100 * bob.data.throttle_work, 1)} % of the travel, quick lean{' '}
               {figure(100 * bob.data.run_work, 1)} %; it hops by {figure(100 * bob.data.hop_m, 0)} cm.
             </span>
+            <Dial
+              label="Turn cap"
+              value={cap}
+              unit="deg/s"
+              least={5}
+              most={Math.max(30, Math.ceil(top))}
+              step={5}
+              places={0}
+              units={units}
+              onChange={(next) => setCap(Math.max(1, Math.min(1000, next)))}
+            />
+            {bob.data.turns !== null && <span className="text-sm">{bob.data.turns}</span>}
           </>
         )}
       </div>
