@@ -38,7 +38,7 @@ final readonly class SaveRig
     ): Rig {
         $craft = Craft::query()->findOrFail($base->craft_id);
         $sheet = $craft->sheet()->setUp(
-            [...array_intersect_key($base->asHeld(), ['hands' => 1, 'ducted' => 1, 'gimbal' => 1]), ...$settings], $base->sheet(),
+            [...array_intersect_key($base->asHeld(), ['hands' => 1, 'ducted' => 1]), ...$settings], $base->sheet(),
         );
         $camera = $focal === null ? $base->camera : [...$craft->sheet()->camera->lens($focal)->toArray(), 'focal_mm' => $focal];
 

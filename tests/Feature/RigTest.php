@@ -230,6 +230,30 @@ final class RigTest extends FeatureCase
         )->assertCreated()->assertJsonPath('version', 3)->assertJsonPath('settings.modes.standard.turn_dps', 41);
     }
 
+    public function test_the_gimbal_s_switches_are_a_version_s_own_and_go_back_with_it(): void
+    {
+        $first = $this->save($this->operator, ['turn_dps' => 41.0])->assertCreated();
+        self::assertArrayNotHasKey('gimbal', $first->json('settings'));
+        $settings = $first->json('settings');
+        $settings['gimbal'] = ['upward' => false, 'free' => false, 'level_offset_deg' => 0.7];
+        $settings['modes']['standard']['obstacles'] = 'round';
+        $keep = fn (int $rig, array $settings): TestResponse => $this->postJson(
+            "/api/v1/rigs/$rig/versions", ['settings' => $settings, 'reason' => 'as found', 'operator_id' => $this->operator->id],
+        );
+        $second = $keep($first->json('id'), $settings)->assertCreated();
+        $second->assertJsonPath('settings.gimbal.level_offset_deg', 0.7)->assertJsonPath('settings.modes.standard.obstacles', 'round');
+        $changes = $this->getJson('/api/v1/rigs/'.$second->json('id').'/history')->assertOk()->json('0.changes');
+        self::assertEqualsCanonicalizing(
+            ['response to obstacles', 'gimbal above the horizon', 'gimbal free to roll', 'horizon off level'], array_column($changes, 'name'),
+        );
+        $bad = $settings;
+        $bad['modes']['standard']['obstacles'] = 'jump';
+        $keep($second->json('id'), $bad)->assertUnprocessable()->assertJsonPath('errors.0.place', 'modes.standard.obstacles');
+        $third = $keep($second->json('id'), $first->json('settings'))->assertCreated();
+        self::assertArrayNotHasKey('gimbal', $third->json('settings'));
+        self::assertArrayNotHasKey('obstacles', $third->json('settings.modes.standard'));
+    }
+
     public function test_a_step_test_is_fitted_and_becomes_a_craft(): void
     {
         $craft = $this->shot->rig->load('model')->model;
