@@ -81,7 +81,8 @@ final readonly class PlanDay
 
         return hash('sha256', (string) json_encode([
             // A plan that an earlier release kept has another shape: it is worked out anew.
-            hash_file('xxh128', base_path('docs/openapi.json')), $day->id, $day->document, $day->day(), $day->title, $day->purpose, $day->school->house_style,
+            hash_file('xxh128', base_path('docs/openapi.json')),
+            $day->id, $day->document, $day->day(), $day->title, $day->purpose, $day->school->house_style,
             $day->updated_at, $day->site->only(['id', 'name']),
             self::digest($day->site, 'document'),
             array_map(static fn (Shot $shot): array => [

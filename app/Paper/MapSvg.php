@@ -64,7 +64,7 @@ final class MapSvg
             );
         }
         $unit = $feet ? 0.3048 : 1.0;
-        $step = self::round($across / $unit / 4);
+        $step = self::round($width / $per / $unit / 6);
         $svg .= sprintf(
             '<path d="M%.1F %.1Fh14m-7 -7v14" stroke="#B33A26" stroke-width="4"/><text x="%.1F" y="%.1F" font-size="16" fill="#B33A26">home</text>',
             $x(0) - 7, $y(0), $x(0) + 10, $y(0) + 18,

@@ -244,7 +244,8 @@ final class RigTest extends FeatureCase
         $second->assertJsonPath('settings.gimbal.level_offset_deg', 0.7)->assertJsonPath('settings.modes.standard.obstacles', 'round');
         $changes = $this->getJson('/api/v1/rigs/'.$second->json('id').'/history')->assertOk()->json('0.changes');
         self::assertEqualsCanonicalizing(
-            ['response to obstacles', 'gimbal above the horizon', 'gimbal free to roll', 'horizon off level'], array_column($changes, 'name'),
+            ['response to obstacles', 'gimbal above the horizon', 'gimbal free to roll', 'horizon off level'],
+            array_column($changes, 'name'),
         );
         $bad = $settings;
         $bad['modes']['standard']['obstacles'] = 'jump';

@@ -24,7 +24,8 @@
     }
     // However many, they are on one page: the pictures make room first.
     $slots = count($plan['timetable']['slots'] ?? []);
-    [$frameWidth, $mapHeight] = match (true) { $slots <= 6 => [26, 420], $slots <= 10 => [19, 300], $slots <= 16 => [13, 260], default => [9, 220] };
+    [$frameWidth, $mapHeight] = match (true) { $slots <= 6 => [26, 420], $slots <= 10 => [19, 300], $slots <= 16 => [13, 260], default => [8, 200] };
+    [$to, $then] = $slots <= 16 ? ['<br>', '<br>'] : [' to ', '. '];
 @endphp
 <!DOCTYPE html>
 <html lang="en">
@@ -43,11 +44,13 @@
     .tick { width: 6mm; }
     .box { display: inline-block; width: 3.4mm; height: 3.4mm; border: 0.4mm solid #1E1B3A; }
     .number { white-space: nowrap; font-weight: bold; }
-    .small { font-size: {{ $slots <= 10 ? 8.5 : 7.5 }}pt; line-height: 1.1; }
+    .small { font-size: {{ $slots <= 10 ? 8.5 : ($slots <= 16 ? 7.5 : 7) }}pt; line-height: 1.1; }
+    .small td { padding: {{ $slots <= 16 ? 1 : 0.45 }}mm 1.5mm; }
     .small img { vertical-align: top; margin-top: 0.5mm; }
     .lists { font-size: 8pt; line-height: 1.1; }
     .lists > tr > td, .lists > tbody > tr > td { width: 50%; border: 0; padding: 0 2mm 0 0; }
     .rest { font-size: 8pt; line-height: 1.15; }
+    .rest td, .lists td td { padding: 0.6mm 1.5mm; }
     .behind { page-break-before: always; }
     .foot { font-size: 8pt; color: #5C5878; margin-top: 4mm; }
 </style>
@@ -63,7 +66,7 @@
     <tr class="small"><th></th><th>From, to</th><th>Battery</th><th>Shot, move, subject</th><th>First and last picture</th><th>Above take-off</th><th>Camera</th><th>Passes</th></tr>
     @foreach ($plan['timetable']['slots'] as $slot)
         @php $card = $cards[$slot['shot_id']]; @endphp
-        <tr class="small"><td class="number">{{ $numbered[$slot['shot_id']] }}</td><td class="number">{{ $hour($slot['from']) }}<br>{{ $hour($slot['to']) }}</td><td class="number">{{ $slot['battery'] }}</td><td><b>{{ $slot['title'] }}</b>{{ $slot['must'] ? ' (must)' : '' }}<br>{{ $card['move']['name'] }}{{ $card['subject'] === null ? '' : ': '.$card['subject'] }}</td><td class="number">@foreach ([$card['frames'][0], $card['frames'][count($card['frames']) - 1]] as $frame)<img src="{{ \App\Paper\FrameSvg::image($frame, $card['camera']['aspect']) }}" style="width: {{ $frameWidth }}mm"> @endforeach</td><td class="number">{{ $height($card) }}</td><td>{{ $card['exposure'] ?? 'not set' }}</td><td class="number">{{ $slot['passes'] }}</td></tr>
+        <tr class="small"><td class="number">{{ $numbered[$slot['shot_id']] }}</td><td class="number">{{ $hour($slot['from']) }}{!! $to !!}{{ $hour($slot['to']) }}</td><td class="number">{{ $slot['battery'] }}</td><td><b>{{ $slot['title'] }}</b>{{ $slot['must'] ? ' (must)' : '' }}{!! $then !!}{{ $card['move']['name'] }}{{ $card['subject'] === null ? '' : ': '.$card['subject'] }}</td><td class="number">@foreach ([$card['frames'][0], $card['frames'][count($card['frames']) - 1]] as $frame)<img src="{{ \App\Paper\FrameSvg::image($frame, $card['camera']['aspect']) }}" style="width: {{ $frameWidth }}mm"> @endforeach</td><td class="number">{{ $height($card) }}</td><td>{{ $card['exposure'] ?? 'not set' }}</td><td class="number">{{ $slot['passes'] }}</td></tr>
     @endforeach
 </table>
 @foreach ($plan['timetable']['left'] as $left)<p><b>{{ $left['title'] }}</b> does not fit: {{ $left['why'] }}</p>@endforeach
