@@ -329,7 +329,8 @@ export function TryIt({ draft }: { draft: RigDraft }) {
               { value: 'none', label: 'None' },
               ...MODES.map((mode) => ({
                 value: `${draft.rig.id} ${mode}`,
-                label: `This version as it is kept, ${mode}`,
+                label: `${draft.rig.craft}, version ${draft.rig.version}, ${mode}`,
+                group: 'Versions of this rig',
               })),
               ...versions.flatMap((one) =>
                 MODES.map((mode) => ({
