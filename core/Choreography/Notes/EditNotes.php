@@ -41,9 +41,8 @@ final readonly class EditNotes
     {
         $hold = $plan->move->holdTo - $plan->move->holdFrom;
         $scale = $recorded / $brief->delivered;
-        // What this gimbal is known to be off by, where somebody looked.
-        $roll = abs($plan->shot->rig->gimbal->offset ?? 0.0);
-        $roll = $roll > 0.0 ? $roll : self::ROLL;
+        // What this gimbal is known to be off by, where somebody looked: nothing is an answer.
+        $roll = abs($plan->shot->rig->gimbal->offset ?? self::ROLL);
         $level = 1 / (1 - (RescueCrop::ofStray(0.0, $roll, $plan->shot->intent->lens->aspect)->level ?? 0.0));
         // Recentring a drift of x takes a scale of 1 / (1 - 2x); the scales multiply.
         $stray = max(0.0, (1 - $level / max(1e-6, $scale)) / 2);
@@ -54,7 +53,7 @@ final readonly class EditNotes
         );
     }
 
-    /** Pixels of width beyond those that are delivered, once a degree of roll is levelled; negative where they are too few. */
+    /** Pixels of width beyond those that are delivered, once the roll is levelled; negative where they are too few. */
     public function left(): int
     {
         return (int) floor($this->recorded / $this->level) - $this->delivered;
@@ -107,6 +106,10 @@ final readonly class EditNotes
                 $this->stray <= 0 => Fact::of(
                     'edit.recorded-pixels-wide-room', recorded: $this->recorded, delivered: $this->delivered, level: $this->level,
                     roll: Quantity::degrees($this->roll / Angle::DEGREE),
+                ),
+                $this->roll <= 0 => Fact::of(
+                    'edit.recorded-hangs-level', recorded: $this->recorded, delivered: $this->delivered,
+                    stray: Quantity::share($this->stray),
                 ),
                 default => Fact::of(
                     'edit.recorded-pixels-wide-1', recorded: $this->recorded, delivered: $this->delivered, level: $this->level,

@@ -63,19 +63,33 @@ final class GimbalTest extends TestCase
         self::assertStringContainsString('Switch on', said($held->mendText ?? self::fail('It is mended by the switch.')));
     }
 
-    public function test_a_gimbal_that_rolls_leans_the_horizon_as_the_turn_does(): void
+    public function test_a_gimbal_that_rolls_leans_where_the_craft_is_pushed_across_the_picture(): void
     {
-        self::assertNull(self::finding(self::plan(['radius_m' => 20.0, 'pace_mps' => 5.0], []), 'level'));
-        $lean = self::finding(self::plan(['radius_m' => 20.0, 'pace_mps' => 5.0], ['free' => true]), 'level');
-        // Elementary mechanics: 5 m/s round 20 m are 1.25 m/s2 sideways, atan(1.25 / 9.80665) = 7.26 degrees.
-        self::assertEqualsWithDelta(7.26, $lean->value ?? 0.0, 0.05);
-        self::assertNull(self::finding(self::plan(['radius_m' => 80.0, 'pace_mps' => 1.0], ['free' => true]), 'level'), '0.07 degrees');
+        $lean = static fn (string $move, array $parameters, array $gimbal = ['free' => true]): ?float => self::finding(
+            self::plan($parameters, $gimbal, move: $move), 'level',
+        )?->value;
+        // From rest to 3 m/s in 2 s across the lens: 1.5 m/s2 on the mean, less than twice that at most however it swells.
+        // Elementary mechanics: atan(a / 9.80665).
+        $across = $lean('lateral-dolly', ['pace_mps' => 3.0, 'ease_s' => 2.0]);
+        self::assertGreaterThan(rad2deg(atan(1.5 / 9.80665)), $across);
+        self::assertLessThan(rad2deg(atan(3.0 / 9.80665)), $across);
+        self::assertNull($lean('lateral-dolly', ['pace_mps' => 3.0, 'ease_s' => 2.0], []), 'one that keeps the horizon keeps it');
+        // Along the lens it pitches, and the wheel takes that out.
+        self::assertNull($lean('push-in', ['pace_mps' => 3.0, 'ease_s' => 2.0]));
+        // Round the middle of the picture the pull is along the lens too: 5 m/s round 20 m would be atan(1.25 / g) = 7.3 degrees otherwise.
+        $slow = $lean('orbit', ['radius_m' => 20.0, 'pace_mps' => 5.0, 'ease_s' => 10.0]);
+        self::assertLessThan(6.0, $slow);
+        self::assertGreaterThan($slow, $lean('orbit', ['radius_m' => 20.0, 'pace_mps' => 5.0, 'ease_s' => 2.5]));
     }
 
     public function test_what_the_horizon_is_off_by_is_what_the_crop_levels(): void
     {
         $notes = static fn (array $gimbal): EditNotes => EditNotes::of(self::plan([], $gimbal), new Brief, 3840);
         self::assertEqualsWithDelta(Angle::DEGREE, $notes([])->roll, 1e-9, 'a degree where nobody looked');
+        self::assertEqualsWithDelta(Angle::DEGREE, $notes(['free' => false])->roll, 1e-9, 'another switch says nothing of it');
+        $level = $notes(['level_offset_deg' => 0]);
+        self::assertSame([0.0, 1.0, 1920], [$level->roll, $level->level, $level->left()]);
+        self::assertStringContainsString('hangs level', said($level->sentences()[1]));
         $half = $notes(['level_offset_deg' => -0.5]);
         self::assertEqualsWithDelta(0.5 * Angle::DEGREE, $half->roll, 1e-9);
         // A frame of w by h turned by r and cut upright keeps 1 / (cos r + (w / h) sin r) of its width (plane geometry).
@@ -134,9 +148,11 @@ final class GimbalTest extends TestCase
      * @param  array<string, mixed>  $gimbal
      * @param  list<array<string, mixed>>  $solids
      */
-    private static function plan(array $parameters, array $gimbal, ?string $obstacles = null, array $solids = []): Plan
-    {
+    private static function plan(
+        array $parameters, array $gimbal, ?string $obstacles = null, array $solids = [], string $move = 'orbit',
+    ): Plan {
         $document = Shots::document($parameters);
+        $document['intent']['move'] = $move;
 
         return Planner::plan(Shot::read(Fields::of([
             ...$document, 'rig' => self::rig($gimbal, $obstacles),

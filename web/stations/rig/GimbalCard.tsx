@@ -2,17 +2,18 @@
 // planned shot can be flown, and whether its horizon stands.
 import type { Schemas } from '~/api/client';
 import { LIMITS } from '~/api/limits';
+import { Button } from '~/kit/Button';
 import { Card } from '~/kit/Card';
 import { Choice } from '~/kit/Choice';
 import { NumberInput } from '~/kit/NumberInput';
 import { useSession } from '~/shell/session';
 import { type RigDraft, withMode } from './useRigDraft';
 
-type Switches = Required<Schemas['RigSwitches']>;
+type Switches = Schemas['RigSwitches'] & { upward: boolean; free: boolean };
 type Response = NonNullable<Schemas['RigModeSettings']['obstacles']>;
 
 /** As most craft are once somebody has looked: nothing is kept until one of them is touched. */
-const AS_FOUND: Switches = { upward: true, free: false, level_offset_deg: 0 };
+const AS_FOUND: Switches = { upward: true, free: false };
 
 const WHY: Record<Response, string> = {
   stop: 'It stops before what it senses: the take ends, the craft is whole. The commoner choice.',
@@ -42,7 +43,7 @@ export function GimbalCard({ draft }: { draft: RigDraft }) {
               ]}
             />
             <Choice
-              label="In a turn"
+              label="When the craft leans"
               value={now.free ? 'free' : 'follow'}
               onChange={(value) => put({ free: value === 'free' })}
               options={[
@@ -54,7 +55,7 @@ export function GimbalCard({ draft }: { draft: RigDraft }) {
               <span>Horizon off level, hanging still</span>
               <NumberInput
                 label="Horizon off level"
-                value={now.level_offset_deg}
+                value={now.level_offset_deg ?? 0}
                 unit="deg"
                 units={units}
                 limits={LIMITS.rig['gimbal.level_offset_deg']}
@@ -62,10 +63,15 @@ export function GimbalCard({ draft }: { draft: RigDraft }) {
               />
             </div>
             <p className="m-0 text-sm text-ink-soft">
-              {now.level_offset_deg === 0
+              {now.level_offset_deg === undefined
                 ? 'Most hang a little off level: hover, look at the grid, write it down. Until then the crop is reckoned with one degree.'
-                : 'Every shot’s crop is reckoned with it. Calibrate the gimbal on level ground before the next day, as the maker says, then look again.'}
+                : now.level_offset_deg === 0
+                  ? 'It hangs level: no crop is spent on it.'
+                  : 'Every shot’s crop is reckoned with it. Calibrate the gimbal on level ground before the next day, as the maker says, then look again.'}
             </p>
+            {now.level_offset_deg !== 0 && (
+              <Button onClick={() => put({ level_offset_deg: 0 })}>I looked: it hangs level</Button>
+            )}
           </>
         )}
         <Choice

@@ -397,7 +397,10 @@ describe('the switches of a gimbal', () => {
     const seen = drawn('camera');
     expect(screen.getByText('Nobody has said yet what it is set to.')).toBeTruthy();
     fireEvent.click(screen.getByRole('radio', { name: 'Level at most' }));
-    expect(seen[0]?.gimbal).toEqual({ upward: false, free: false, level_offset_deg: 0 });
+    // Whether it hangs level nobody has said by that.
+    expect(seen[0]?.gimbal).toEqual({ upward: false, free: false });
+    fireEvent.click(screen.getByRole('button', { name: 'I looked: it hangs level' }));
+    expect(seen[1]?.gimbal?.level_offset_deg).toBe(0);
     expect(seen[0]?.modes).toEqual(settings.modes);
   });
 
