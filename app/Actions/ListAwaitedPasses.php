@@ -37,11 +37,12 @@ final readonly class ListAwaitedPasses
                 static fn (string $item): int => (int) substr($item, strlen('shot-')), array_keys($log->passes),
             ))->pluck('title', 'id');
             foreach ($log->passes as $item => $passes) {
+                $title = $titles->get((int) substr($item, strlen('shot-')));
                 foreach ($passes as $pass) {
-                    if (! isset($found[$pass['uuid']])) {
-                        $title = $titles->get((int) substr($item, strlen('shot-')));
+                    // What was flown of a shot that is gone finds no log any more.
+                    if (is_string($title) && ! isset($found[$pass['uuid']])) {
                         $out[] = new AwaitedPass(
-                            $day->id, $day->title, is_string($title) ? $title : '', $pass['number'], $pass['verdict'], $pass['note'],
+                            $day->id, $day->title, $title, $pass['number'], $pass['verdict'], $pass['note'],
                             Timetable::written($pass['made']), $day->site->sheet()->zone->name, $pass['by'],
                         );
                     }

@@ -156,9 +156,7 @@ final readonly class PlanDay
 
         return new DayPlan(
             zone: $site->zone->name, begins: $begins === null ? null : SunDay::written($begins), timetable: $timetable, problem: $problem,
-            batteries: $batteries === null ? null : BatteriesReading::of(
-                $batteries, $hours?->passesOfBattery() ?? 0, $hours?->passes() ?? 0,
-            ), light: SunDayDocument::of($sun),
+            batteries: $batteries === null ? null : BatteriesReading::of($batteries, $hours), light: SunDayDocument::of($sun),
             return: ReturnHeightDocument::of($return),
             lists: array_map(DayList::of(...), $this->lists($day, $planned, $power, $return, $asked)),
             cautions: array_map(

@@ -251,9 +251,10 @@ final class Checks
     }
 
     /**
-     * A gimbal that rolls with the craft leans the horizon wherever the craft is pushed across the picture: to gain a across the lens it has
-     * to lean by atan(a / g) that way (elementary mechanics). What it gains along the lens pitches it, which the tilt takes out: an orbit
-     * that looks at its middle rolls where it sets out and stops, and not in its round. What the air takes is not known and not in it.
+     * A gimbal that rolls with the craft leans the horizon wherever the craft is pushed across the picture: to gain a across the lens
+     * it has to lean by atan(a / g) that way (elementary mechanics). What it gains along the lens pitches it, which the tilt takes out:
+     * an orbit that looks at its middle rolls where it sets out and stops, and not in its round. What the air takes is not known and
+     * not in it.
      *
      * @return list<Finding>
      */

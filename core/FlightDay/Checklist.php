@@ -18,10 +18,12 @@ final class Checklist
 
     public const SWEEP = 'sweep';
 
+    public const OF_A_TAKE_OFF = [self::SWEEP, self::AIR];
+
     /** Whether an item of the lists holds for one take-off alone. */
     public static function isOfATakeOff(string $item): bool
     {
-        return str_starts_with($item, self::AIR.'-') || str_starts_with($item, self::SWEEP.'-');
+        return array_filter(self::OF_A_TAKE_OFF, static fn (string $list): bool => str_starts_with($item, "$list-")) !== [];
     }
 
     /** Whether a shot comes so near to something that sensing might be asked to be off. */

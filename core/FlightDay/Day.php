@@ -81,6 +81,20 @@ final readonly class Day
      */
     public function passesOfBattery(): int
     {
+        return $this->passesIn(0.0);
+    }
+
+    /** The same of all batteries together, each with what it has left. */
+    public function passesCarried(): int
+    {
+        return array_sum(array_map(
+            fn (int $battery): int => $this->passesIn($this->batteries->flownOf($battery)), range(0, $this->batteries->count - 1),
+        ));
+    }
+
+    /** @param  float  $flown  seconds that a battery has flown already */
+    private function passesIn(float $flown): int
+    {
         $passes = $this->passes();
         if ($passes === 0) {
             return 0;
@@ -91,6 +105,6 @@ final readonly class Day
             $length += $shot->passes * ($shot->pass + $this->reset);
         }
 
-        return $this->batteries->takes((self::HOVER + $ways / $passes) / 60, $length / $passes / 60);
+        return $this->batteries->takes(($flown + self::HOVER + $ways / $passes) / 60, $length / $passes / 60);
     }
 }

@@ -13,6 +13,12 @@ use Larkspur\Fact;
  */
 final readonly class FieldLog
 {
+    /** Items under which each calibration of a compass is ticked: "compass-1" and so on. */
+    public const COMPASS = 'compass-';
+
+    /** Asked for oftener than this, a compass is disturbed by the place (common practice, no published source; our number). */
+    public const COMPASS_MOST = 2;
+
     /**
      * @param  array<string, array{on: bool, by: string, made: float, note: string}>  $ticks  by item
      * @param  array<string, list<array{uuid: string, number: int, verdict: string, note: string, by: string, made: float}>>  $passes  by

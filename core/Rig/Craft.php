@@ -264,7 +264,6 @@ final readonly class Craft
                 'craft.another-width', name: $this->name, width: Quantity::metres($this->stock->width),
                 other: Quantity::metres($other->stock->width),
             ),
-            $this->convention !== $other->convention => Fact::of('craft.another-convention', name: $this->name),
             default => null,
         };
     }

@@ -6,10 +6,15 @@ namespace Documents\Day;
 
 use Documents\Document;
 use Larkspur\FlightDay\Batteries;
+use Larkspur\FlightDay\Day;
 
 /** The batteries of a day, and what the cold leaves of them. */
 final readonly class BatteriesReading implements Document
 {
+    /**
+     * @param  int  $passesEach  passes of the day's shots that a full one carries, about; 0 where none is asked
+     * @param  int  $passesCarried  that all of them carry together, about, with what is left in them
+     */
     public function __construct(
         public int $count,
         public float $minutes,
@@ -18,16 +23,17 @@ final readonly class BatteriesReading implements Document
         public float $usableMin,
         public float $coldShare,
         public int $passesEach,
+        public int $passesCarried,
         public int $passesAsked,
     ) {
     }
 
-    /** @param  int  $passesEach  passes of the day's shots that a full one carries, about; 0 where none is asked */
-    public static function of(Batteries $batteries, int $passesEach = 0, int $passesAsked = 0): self
+    /** @param  ?Day  $day  whose shots ask for passes; null where its hours can't be read */
+    public static function of(Batteries $batteries, ?Day $day): self
     {
         return new self(
             $batteries->count, $batteries->minutes, $batteries->reserve, $batteries->temperature, round($batteries->usable() / 60, 2),
-            round($batteries->warmth(), 3), $passesEach, $passesAsked,
+            round($batteries->warmth(), 3), $day?->passesOfBattery() ?? 0, $day?->passesCarried() ?? 0, $day?->passes() ?? 0,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Documents\Day;
 
 use Documents\Document;
 use Documents\Map;
+use Larkspur\FlightDay\Checklist;
 use Larkspur\FlightDay\FieldLog;
 
 /** What holds after all that was entered on a day, by the item that it was entered for. */
@@ -17,9 +18,12 @@ final readonly class FieldLogDocument implements Document
      * @param  Map<FlownBattery>  $batteries
      * @param  list<LogConflict>  $conflicts
      * @param  Map<Decided>  $decisions
+     * @param  list<string>  $takeOffLists  ids of the lists that a landing opens again: a device without a network does it by itself
+     * @param  int  $compassMost  a compass that was calibrated oftener is disturbed by the place
      */
     public function __construct(
         public Map $ticks, public Map $passes, public Map $batteries, public array $conflicts, public Map $decisions,
+        public array $takeOffLists = Checklist::OF_A_TAKE_OFF, public int $compassMost = FieldLog::COMPASS_MOST,
     ) {
     }
 

@@ -53,9 +53,10 @@ final class FlightDayTest extends TestCase
         $order = array_map($shot, range(1, 6));
         $day = static fn (Batteries $batteries): Day => new Day(1000.0, 20000.0, $batteries, $order);
         self::assertSame([1, 1, 1, 2, 2, 2], self::batteriesOf(Timetable::of($day($full), $order)));
-        self::assertSame([3, 6], [$day($full)->passesOfBattery(), $day($full)->passes()]);
+        self::assertSame([3, 6, 6], [$day($full)->passesOfBattery(), $day($full)->passesCarried(), $day($full)->passes()]);
         $log = FieldLog::of([$entry('a', 'battery-1', 100, true), $entry('b', 'battery-1', 300, false)]);
         self::assertSame([200.0, 0.0], array_map($full->after($log, 1000.0)->flownOf(...), [0, 1]));
+        self::assertSame([3, 5], [$day($full->after($log, 1000.0))->passesOfBattery(), $day($full->after($log, 1000.0))->passesCarried()]);
         self::assertSame([1, 1, 2, 2, 2], self::batteriesOf(Timetable::of($day($full->after($log, 1000.0)), $order)));
         // One that is in the air has flown until now; one that is empty is not taken, and costs no change.
         $up = FieldLog::of([$entry('a', 'battery-1', 500, true)]);

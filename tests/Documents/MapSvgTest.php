@@ -21,11 +21,11 @@ final class MapSvgTest extends TestCase
         [$first, $second] = [[(float) $at[1][0], (float) $at[2][0]], [(float) $at[1][1], (float) $at[2][1]]];
         self::assertSame($first[0], $second[0]);
         self::assertLessThan($first[1], $second[1], 'north is up');
-        preg_match('/<polyline points="([\d.]+),([\d.]+) ([\d.]+),([\d.]+)"/', $svg, $way);
+        self::assertSame(1, preg_match('/<polyline points="([\d.]+),([\d.]+) ([\d.]+),([\d.]+)"/', $svg, $way));
         $per = ((float) $way[3] - (float) $way[1]) / 100;
         // 40 m north are drawn as long as 40 of the 100 m east, and the bar as long as it says.
         self::assertEqualsWithDelta(40 * $per, $first[1] - $second[1], 0.2);
-        preg_match('/h([\d.]+)" stroke="#1E1B3A" stroke-width="4"\/>.*?>(\d+) m</', $svg, $bar);
+        self::assertSame(1, preg_match('/h([\d.]+)" stroke="#1E1B3A" stroke-width="4"\/>.*?>(\d+) m</', $svg, $bar));
         self::assertEqualsWithDelta((float) $bar[2] * $per, (float) $bar[1], 0.2);
         preg_match_all('/text-anchor="middle"[^>]*>(\d+)</', $svg, $numbers);
         self::assertSame(['1', '2'], $numbers[1]);

@@ -374,9 +374,8 @@ final class RigTest extends FeatureCase
         $file['rig']['modes']['fast']['turn_dps'] = 70;
         $this->postJson('/api/v1/rig-files', $file)->assertCreated()->assertJsonPath('version', 2);
         // Another machine of the same name has other limits: it says by what, and nothing is kept.
-        foreach (['mass_kg' => 1.4, 'convention' => 'rates'] as $fact => $value) {
-            $another = $file;
-            $another['craft'][$fact] = $value;
+        foreach ([['mass_kg' => 1.4], ['stock' => ['width_m' => 0.9]], ['kind' => 'ducted']] as $facts) {
+            $another = array_replace_recursive($file, ['craft' => $facts]);
             $another['rig']['modes']['fast']['turn_dps'] = 71;
             $this->postJson('/api/v1/rig-files', $another)->assertUnprocessable()->assertJsonPath('errors.0.place', 'craft');
         }

@@ -2232,7 +2232,10 @@ export interface components {
             temperature_c: number;
             usable_min: number;
             cold_share: number;
+            /** @description passes of the day's shots that a full one carries, about; 0 where none is asked */
             passes_each: number;
+            /** @description that all of them carry together, about, with what is left in them */
+            passes_carried: number;
             passes_asked: number;
         };
         BobIndex: {
@@ -2895,6 +2898,10 @@ export interface components {
             decisions: {
                 [key: string]: components["schemas"]["Decided"];
             };
+            /** @description ids of the lists that a landing opens again: a device without a network does it by itself */
+            take_off_lists: string[];
+            /** @description a compass that was calibrated oftener is disturbed by the place */
+            compass_most: number;
         };
         Figure: {
             id: string;

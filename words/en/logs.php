@@ -6,7 +6,6 @@ declare(strict_types=1);
 
 return [
     'turns-above.no-heading' => 'This log has no heading: how it turns can’t be told.',
-    'turns-above.column-heading' => 'a log with the column heading_deg',
     'turns-above.never' => 'It never turns faster than {cap:0}: {most:0} at most.',
     'turns-above.seconds' => 'It turns faster than {cap:0} for {seconds:1} of {whole:1}, {most:0} at most: a lower rate, or a gentler hand.',
     'column-guess.by-its-name' => 'by its name',

@@ -26,7 +26,6 @@ return [
     'craft.another-kind' => 'A {name} is known here and is another craft: {kind, select, ducted {a ducted one} other {a camera craft}}, the one of the file {other, select, ducted {a ducted one} other {a camera craft}}.',
     'craft.another-mass' => 'A {name} is known here and is another craft: it weighs {mass:2} kg, the one of the file {other:2} kg.',
     'craft.another-width' => 'A {name} is known here and is another craft: it is {width:2} across, the one of the file {other:2}.',
-    'craft.another-convention' => 'A {name} is known here and is another craft: its screens state a curve otherwise than those of the file.',
     'craft.rename-in-file' => 'another name for the craft of the file, or the craft that it is of',
     'craft.file-says' => 'This file says it is “{schema}”.',
     'craft.text' => '“{schema}”',

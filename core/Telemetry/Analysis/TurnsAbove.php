@@ -8,7 +8,6 @@ use Larkspur\Fact;
 use Larkspur\Measure\Angle;
 use Larkspur\Measure\Quantity;
 use Larkspur\Measure\Series;
-use Larkspur\Refusal;
 use Larkspur\Telemetry\FlightLog;
 
 /**
@@ -24,11 +23,11 @@ final readonly class TurnsAbove
 
     /**
      * @param  float  $cap  rad/s
-     * @param  float  $seconds  above it
+     * @param  ?float  $seconds  above it; null where the log has no heading to tell by
      * @param  float  $whole  of the flight, s
      * @param  float  $most  rad/s
      */
-    private function __construct(public float $cap, public float $seconds, public float $whole, public float $most)
+    private function __construct(public float $cap, public ?float $seconds, public float $whole, public float $most)
     {
     }
 
@@ -36,7 +35,7 @@ final readonly class TurnsAbove
     public static function of(FlightLog $log, float $cap): self
     {
         if (in_array('heading_deg', $log->lacks, true)) {
-            throw new Refusal(Fact::of('turns-above.no-heading'), 'log', Fact::of('turns-above.column-heading'));
+            return new self($cap, null, $log->to() - $log->from(), 0.0);
         }
         $headings = Angle::unwrap(array_map(static fn (float $degrees): float => $degrees * Angle::DEGREE, $log->column('heading_deg')));
         $even = Series::interpolate($log->column('t'), $headings, Series::even($log->from(), $log->to(), 1 / self::RATE));
@@ -52,6 +51,9 @@ final readonly class TurnsAbove
 
     public function words(): Fact
     {
+        if ($this->seconds === null) {
+            return Fact::of('turns-above.no-heading');
+        }
         $told = ['cap' => Quantity::radiansPerSecond($this->cap), 'most' => Quantity::radiansPerSecond($this->most)];
 
         return $this->seconds < 1 / self::RATE

@@ -10,7 +10,11 @@
         default => number_format($curve['value'], 2),
     };
     $names = ['climb' => 'Climb', 'turn' => 'Turn', 'run' => 'Run', 'slide' => 'Slide', 'tilt' => 'Tilt'];
+    // A camera that is fixed to its craft has no wheel.
+    $names = $modes[0]['ducted'] === null ? $names : array_diff_key($names, ['tilt' => 0]);
     $hands = $modes[0]['hands'];
+    $obstacles = array_map(static fn (array $mode): ?string => $mode['settings']['modes'][$mode['mode']]['obstacles'] ?? null, $modes);
+    $response = static fn (?string $one): string => $one === null ? 'not said' : \App\Spoken::to()->say(\Larkspur\Fact::of("obstacles.$one"));
 @endphp
 <!DOCTYPE html>
 <html lang="en">
@@ -63,7 +67,7 @@
 
 <h2>Cushion, and the way to rest</h2>
 <table>
-    @foreach (['turn' => 'Turn', 'tilt' => 'Tilt'] as $id => $name)
+    @foreach (array_intersect_key($names, ['turn' => 0, 'tilt' => 0]) as $id => $name)
         <tr><td>{{ $name }}</td>
             @foreach ($modes as $mode)
                 @php $finger = collect($mode['fingers'])->firstWhere('finger', $id); @endphp
@@ -71,6 +75,7 @@
             @endforeach
         </tr>
     @endforeach
+    @if (array_filter($obstacles) !== [])<tr><td>Before an obstacle</td>@foreach ($obstacles as $one)<td>{{ $response($one) }}</td>@endforeach</tr>@endif
     <tr><td>Braking</td>@foreach ($modes as $mode)<td class="big">{{ $length($mode['brake_m']) }} <span class="own">{{ number_format($mode['brake_s'], 1) }} s</span></td>@endforeach</tr>
 </table>
 

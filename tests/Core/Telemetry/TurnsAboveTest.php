@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Telemetry;
 
 use Larkspur\Measure\Angle;
-use Larkspur\Refusal;
 use Larkspur\Telemetry\Analysis\TurnsAbove;
 use Larkspur\Telemetry\FlightLog;
 use PHPUnit\Framework\TestCase;
@@ -31,10 +30,11 @@ final class TurnsAboveTest extends TestCase
         self::assertStringContainsString('never turns faster than 70', said(TurnsAbove::of($log, 70 * Angle::DEGREE)->words()));
     }
 
-    public function test_a_log_without_a_heading_is_refused_and_not_taken_for_one_that_stands(): void
+    public function test_a_log_without_a_heading_is_not_taken_for_one_that_stands(): void
     {
-        $this->expectException(Refusal::class);
-        TurnsAbove::of(self::log(static fn (): float => 0.0, 5.0, ['heading_deg']), 1.0);
+        $turns = TurnsAbove::of(self::log(static fn (): float => 0.0, 5.0, ['heading_deg']), 1.0);
+        self::assertNull($turns->seconds);
+        self::assertStringContainsString('no heading', said($turns->words()));
     }
 
     /**

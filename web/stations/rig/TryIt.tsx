@@ -46,7 +46,7 @@ export function TryIt({ draft }: { draft: RigDraft }) {
   });
   /** Traces that were kept to be looked at beside the next, the latest last: they are of one finger. */
   const [again, setAgain] = useState(0);
-  const [kept, setKept] = useState<Trace[]>([]);
+  const [kept, setKept] = useState<{ number: number; trace: Trace }[]>([]);
   const [recording, setRecording] = useState(false);
   const [recorded, setRecorded] = useState<Fingers[]>([]);
   const playing = useRef<{ inputs: Fingers[]; at: number; traced: boolean } | null>(null);
@@ -191,14 +191,11 @@ export function TryIt({ draft }: { draft: RigDraft }) {
   const keepTrace = () => {
     const now = traces[0];
     if (now === undefined || now.rates.length === 0) return;
-    setKept((before) =>
-      [...before, { ...now, name: `${before.length + 1}: ${now.name}, ${past.what}`, dashed: true }]
-        .slice(-KEPT)
-        .map((one, i) => ({
-          ...one,
-          color: `color-mix(in srgb, var(--ink-soft) ${40 + 20 * i}%, transparent)`,
-        })),
-    );
+    setKept((before) => {
+      const number = (before.at(-1)?.number ?? 0) + 1;
+      const name = `${number}: ${now.name} in ${draft.mode}, ${past.what}`;
+      return [...before, { number, trace: { ...now, name, dashed: true } }].slice(-KEPT);
+    });
   };
   const startAgain = () => {
     setKept([]);
@@ -240,7 +237,13 @@ export function TryIt({ draft }: { draft: RigDraft }) {
         <Card caption={`Rate of ${finger}`} aside={sets.length > 1 ? 'dashed: the other' : undefined}>
           <div className="px-3 pb-2">
             <RateTrace
-              traces={[...kept, ...traces]}
+              traces={[
+                ...kept.map(({ trace }, i) => ({
+                  ...trace,
+                  color: `color-mix(in srgb, var(--ink-soft) ${100 - 25 * (kept.length - 1 - i)}%, transparent)`,
+                })),
+                ...traces,
+              ]}
               step={own.data.step_s}
               seconds={seconds}
               unit={unit.unit === 'deg/s' ? '\u00b0/s' : unit.unit}
@@ -255,7 +258,7 @@ export function TryIt({ draft }: { draft: RigDraft }) {
               <Button onClick={startAgain}>Start again</Button>
               {kept.length > 0 && (
                 <span className="text-sm text-ink-soft" data-kept={kept.length}>
-                  Kept, dotted: {kept.map((one) => one.name).join('; ')}.
+                  Kept, dashed, the latest darkest: {kept.map((one) => one.trace.name).join('; ')}.
                 </span>
               )}
             </div>

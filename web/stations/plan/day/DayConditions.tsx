@@ -21,7 +21,6 @@ export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
   const { units } = useSession();
   const { batteries } = form.document;
   const change = (next: Partial<typeof batteries>) => put({ batteries: { ...batteries, ...next } });
-  const carried = (day.batteries?.passes_each ?? 0) * batteries.count;
   return (
     <Card className="p-3" label="Batteries">
       <h2>Batteries</h2>
@@ -93,12 +92,13 @@ export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
       )}
       {day.batteries && day.batteries.passes_asked > 0 && (
         <p
-          className={`m-0 text-sm ${carried < day.batteries.passes_asked ? 'text-brick' : 'text-ink-soft'}`}
-          data-carried={carried}
+          className={`m-0 text-sm ${day.batteries.passes_carried < day.batteries.passes_asked ? 'text-brick' : 'text-ink-soft'}`}
+          data-carried={day.batteries.passes_carried}
         >
           A full one carries about {day.batteries.passes_each}{' '}
-          {day.batteries.passes_each === 1 ? 'pass' : 'passes'} of these shots, {batteries.count} of them
-          about {carried}; the day asks {day.batteries.passes_asked}.
+          {day.batteries.passes_each === 1 ? 'pass' : 'passes'} of these shots, all of them
+          {form.document.replanned ? ' with what is left in them' : ''} about {day.batteries.passes_carried}.
+          The day asks {day.batteries.passes_asked}.
         </p>
       )}
       {form.document.replanned &&

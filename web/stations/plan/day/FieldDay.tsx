@@ -756,9 +756,6 @@ function leftOf(day: Day, list: Day['lists'][number]): string {
   return open === 0 ? 'All seen to.' : `${open} of ${list.items.length} to see to.`;
 }
 
-/** Whether the compass was asked for so often that it is the place and not the craft. */
-const DISTURBED = 2;
-
 /** How often the compass had to be calibrated here: a place that asks again and again disturbs it. */
 function Compass({ day, field }: { day: Day; field: FieldState }) {
   const times = Object.entries(day.log.ticks).filter(
@@ -776,7 +773,7 @@ function Compass({ day, field }: { day: Day; field: FieldState }) {
           ? 'Only where the craft asks for it: away from cars, iron and cables, phone in the bag.'
           : `Calibrated here ${times.length === 1 ? 'once' : times.length === 2 ? 'twice' : `${times.length} times`}.`}
       </p>
-      {times.length > DISTURBED && (
+      {times.length > day.log.compass_most && (
         <p className="m-0 text-brick" role="status">
           It is the place: iron or a cable under you. Take off elsewhere, or don’t fly here.
         </p>

@@ -18,7 +18,15 @@ import {
   withWaiting,
 } from './fieldStore';
 
-const EMPTY: Log = { ticks: {}, passes: {}, batteries: {}, conflicts: [], decisions: {} };
+const EMPTY: Log = {
+  ticks: {},
+  passes: {},
+  batteries: {},
+  conflicts: [],
+  decisions: {},
+  take_off_lists: ['sweep', 'air'],
+  compass_most: 2,
+};
 const entry = (kind: Entry['kind'], item: string, payload: Entry['payload'], at: string): Entry => ({
   uuid: `${kind}-${item}-${at}`,
   kind,
@@ -88,7 +96,15 @@ describe('entries that wait', () => {
       3_600_000,
     );
     expect(hour.batteries['battery-2']?.since).toBe('2026-06-03T10:00:00.000Z');
-    expect(EMPTY).toEqual({ ticks: {}, passes: {}, batteries: {}, conflicts: [], decisions: {} });
+    expect(EMPTY).toEqual({
+      ticks: {},
+      passes: {},
+      batteries: {},
+      conflicts: [],
+      decisions: {},
+      take_off_lists: ['sweep', 'air'],
+      compass_most: 2,
+    });
   });
 
   it('stay on the device until they are sent, and are there once each', async () => {

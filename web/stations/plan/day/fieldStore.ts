@@ -147,7 +147,10 @@ export function withWaiting(log: Log, entries: Entry[], by: string, behind = 0):
         next.batteries[item] = { running: false, since: null, flown_s: now.flown_s + flown };
         // A landing opens what holds for one take-off, as it does at the server.
         next.ticks = Object.fromEntries(
-          Object.entries(next.ticks).filter(([one]) => !one.startsWith('air-') && !one.startsWith('sweep-')),
+          Object.entries(next.ticks).filter(
+            // A day that was taken along by an earlier release names none: the server opens them then.
+            ([one]) => !(log.take_off_lists ?? []).some((list) => one.startsWith(`${list}-`)),
+          ),
         );
       }
     }

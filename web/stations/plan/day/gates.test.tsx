@@ -10,7 +10,15 @@ const day = (
 ): Pick<Day, 'gates' | 'log' | 'zone' | 'document'> => ({
   zone: 'UTC',
   document: { permission } as Day['document'],
-  log: { ticks, passes: {}, batteries: {}, conflicts: [], decisions: {} },
+  log: {
+    ticks,
+    passes: {},
+    batteries: {},
+    conflicts: [],
+    decisions: {},
+    take_off_lists: ['sweep', 'air'],
+    compass_most: 2,
+  },
   gates: {
     ready: false,
     advised: 'go',
