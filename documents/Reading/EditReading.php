@@ -7,7 +7,6 @@ namespace Documents\Reading;
 use Documents\Document;
 use Larkspur\Choreography\Notes\EditNotes;
 use Larkspur\Fact;
-use Larkspur\Measure\Angle;
 
 /** What an editor can make of a take as it is planned. */
 final readonly class EditReading implements Document
@@ -30,8 +29,6 @@ final readonly class EditReading implements Document
         public bool $speedUp,
         public array $moving,
         public float $safe,
-        public int $leftPx,
-        public float $rollDeg,
         public array $sentences,
     ) {
     }
@@ -43,8 +40,7 @@ final readonly class EditReading implements Document
             recordedPx: $notes->recorded, deliveredPx: $notes->delivered, scale: round($notes->scale, 3),
             levelScale: round($notes->level, 3),
             strayPercent: round(100 * $notes->stray, 1), speedUp: $notes->moving === [], moving: $notes->moving,
-            safe: round(min(1.0, 1 / max(1.0, $notes->scale)), 4), leftPx: $notes->left(),
-            rollDeg: round($notes->roll / Angle::DEGREE, 2), sentences: $notes->sentences(),
+            safe: round(min(1.0, 1 / max(1.0, $notes->scale)), 4), sentences: $notes->sentences(),
         );
     }
 }

@@ -2687,8 +2687,6 @@ export interface components {
             moving: string[];
             /** @description share of the frame that is delivered where nothing is rescued */
             safe: number;
-            left_px: number;
-            roll_deg: number;
             sentences: string[];
         };
         Exercise: {

@@ -244,7 +244,6 @@ function Edit({ reading, aspect }: { reading: Schemas['EditReading']; aspect: nu
   const whole = Math.max(reading.hold_s, reading.use_s + 2 * reading.handle_s);
   const part = (seconds: number) => `${(100 * seconds) / whole}%`;
   const inset = (100 * (1 - reading.safe)) / 2;
-  const levelled = reading.roll_deg === 0 ? '' : ` once ${figure(reading.roll_deg)}° of roll is levelled`;
   return (
     <Two
       sentences={reading.sentences}
@@ -280,10 +279,7 @@ function Edit({ reading, aspect }: { reading: Schemas['EditReading']; aspect: nu
               />
             </div>
             <span className="text-sm text-ink-soft">
-              To scale: {reading.recorded_px} pixels of width recorded, {reading.delivered_px} delivered
-              {reading.left_px >= 0
-                ? `, ${reading.left_px} left${levelled}.`
-                : `: ${-reading.left_px} too few${levelled}.`}
+              To scale: {reading.recorded_px} pixels of width recorded, {reading.delivered_px} delivered.
             </span>
           </div>
         </div>

@@ -1,5 +1,5 @@
 // The readings as pictures, the brief, and the exposure that is asked for.
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '~/api/client';
 import { answer, draw, giveSize } from '~/testing/page';
@@ -77,8 +77,6 @@ const reading = {
     speed_up: false,
     moving: ['the bay'],
     safe: 0.5,
-    left_px: 1808,
-    roll_deg: 1,
     sentences: ['2 s too few.'],
   },
   variants: [
@@ -113,15 +111,11 @@ describe('readings', () => {
     expect(screen.getByText(words)).toBeTruthy();
   });
 
-  it('tells how many pixels are left once the gimbal is levelled, or too few', () => {
+  it('draws what is delivered of what is recorded to scale', () => {
     draw(<Readings view="edit" plan={plan} reading={reading} onVariant={() => {}} />);
-    expect(
-      screen.getByText(/3840 pixels of width recorded, 1920 delivered, 1808 left once 1\.0° of roll/),
-    ).toBeTruthy();
-    cleanup();
-    const short = { ...reading, edit: { ...reading.edit, left_px: -58, roll_deg: 0.8 } };
-    draw(<Readings view="edit" plan={plan} reading={short} onVariant={() => {}} />);
-    expect(screen.getByText(/1920 delivered: 58 too few once 0\.8° of roll/)).toBeTruthy();
+    expect(screen.getByText(/3840 pixels of width recorded, 1920 delivered/)).toBeTruthy();
+    const picture = screen.getByRole('img', { name: 'What is recorded, and what is delivered of it' });
+    expect((picture.firstElementChild as HTMLElement).style.inset).toBe('25%');
   });
 
   it('marks what is nearer than the margin', () => {
