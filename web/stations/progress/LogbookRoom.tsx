@@ -64,6 +64,7 @@ export function LogbookRoom({ operator }: { operator: number | undefined }) {
   return (
     <div className="grid gap-3 lg:grid-cols-[1fr_24rem] items-start">
       <div className="grid gap-3 min-w-0">
+        {!everyone && logbook.data && <Awaited passes={logbook.data.awaited} />}
         <Filters filter={filter} onChange={change} />
         <KeptFilters
           now={Object.fromEntries(
@@ -107,7 +108,6 @@ export function LogbookRoom({ operator }: { operator: number | undefined }) {
       </div>
       {!everyone && logbook.data && (
         <div className="grid gap-3">
-          <Awaited passes={logbook.data.awaited} />
           <Totals logbook={logbook.data} />
           <DailyGoal logbook={logbook.data} />
           <OwnEntries logbook={logbook.data} />
