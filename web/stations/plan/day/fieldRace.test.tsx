@@ -39,6 +39,8 @@ const TIMETABLE = {
   batteries: null,
   problem: null,
 };
+// Another file may have read it with the store as it is.
+vi.resetModules();
 const { useFieldDay } = await import('./useFieldDay');
 const { default: FieldDay } = await import('./FieldDay');
 

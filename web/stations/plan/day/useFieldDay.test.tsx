@@ -14,6 +14,8 @@ vi.mock('./fieldStore', async (original) => ({
   waiting: failing,
   sent: failing,
 }));
+// Another file may have read it with the store as it is.
+vi.resetModules();
 const { useFieldDay } = await import('./useFieldDay');
 
 const log = { ticks: {}, passes: {}, batteries: {}, conflicts: [] };
