@@ -146,7 +146,7 @@ open_database() {
   watch_services
   make_database_folder
   keep_running db "exec mariadbd --no-defaults --user=mysql --datadir='$state/db/data' --socket='$(db_socket)' \
-    --bind-address=127.0.0.1 --port=$port --skip-name-resolve --character-set-server=utf8mb4 --innodb-buffer-pool-size=${LARKSPUR_DB_BUFFER:-256M}"
+    --bind-address=127.0.0.1 --port=$port --skip-name-resolve --character-set-server=utf8mb4 --innodb-buffer-pool-size=${LARKSPUR_DB_BUFFER:-256M} ${db_options:-}"
   until as_root mariadb --no-defaults --socket="$(db_socket)" -e 'DO 1' >/dev/null 2>&1; do
     tries=$((tries + 1))
     if [ "$tries" -gt 600 ]; then

@@ -40,10 +40,10 @@ final readonly class FingerBehind
 
     private const FINE = 0.05;
 
-    /** Step of the tables, s, and their length after the finger began. */
+    /** Step of the tables, s, and their length after the finger began: past the window of the samples for the earliest finger. */
     private const STEP = 0.02;
 
-    private const LONGEST = 7.0;
+    private const LONGEST = 6.0;
 
     /** Samples in a second that err on their own: a receiver's error changes slowly. */
     private const INDEPENDENT = 2.0;
@@ -143,18 +143,22 @@ final readonly class FingerBehind
      */
     private static function error(array $t, array $y, array $way): float
     {
+        $yy = 0.0;
+        foreach ($y as $value) {
+            $yy += $value * $value;
+        }
         $best = [INF, 0.0];
         for ($c = self::EARLIEST; $c <= self::LATEST; $c += self::COARSE) {
-            $best = min($best, [self::errorAt($t, $y, $way, $c), $c]);
+            $best = min($best, [self::errorAt($t, $y, $yy, $way, $c), $c]);
         }
         $middle = $best[1];
         foreach ([-3, -2, -1, 1, 2, 3] as $step) {
             $c = $middle + $step * self::FINE;
-            $best = min($best, [self::errorAt($t, $y, $way, $c), $c]);
+            $best = min($best, [self::errorAt($t, $y, $yy, $way, $c), $c]);
         }
         // About its least the error is a parabola.
-        $before = self::errorAt($t, $y, $way, $best[1] - self::FINE);
-        $after = self::errorAt($t, $y, $way, $best[1] + self::FINE);
+        $before = self::errorAt($t, $y, $yy, $way, $best[1] - self::FINE);
+        $after = self::errorAt($t, $y, $yy, $way, $best[1] + self::FINE);
         $bend = $before + $after - 2 * $best[0];
 
         return $bend > 0 ? max(0.0, $best[0] - ($after - $before) ** 2 / (8 * $bend)) : $best[0];
@@ -163,25 +167,27 @@ final readonly class FingerBehind
     /**
      * @param  list<float>  $t
      * @param  list<float>  $y  about their mean
+     * @param  float  $yy  the sum of their squares
      * @param  array{list<float>, float}  $way
      */
-    private static function errorAt(array $t, array $y, array $way, float $c): float
+    private static function errorAt(array $t, array $y, float $yy, array $way, float $c): float
     {
         [$table, $rate] = $way;
-        $last = count($table) - 1;
-        $f = $ff = $fy = $yy = 0.0;
+        $f = $ff = $fy = 0.0;
         foreach ($t as $i => $time) {
             $place = ($time - $c) / self::STEP;
-            $k = (int) $place;
-            $value = match (true) {
-                $place <= 0 => $rate * ($time - $c),
-                $k >= $last => $table[$last] + ($table[$last] - $table[$last - 1]) * ($place - $last),
-                default => $table[$k] + ($table[$k + 1] - $table[$k]) * ($place - $k),
-            };
+            if ($place > 0) {
+                $k = (int) $place;
+                $value = $table[$k] + ($table[$k + 1] - $table[$k]) * ($place - $k);
+            } elseif ($rate === 0.0) {
+                // It rests until its finger begins.
+                continue;
+            } else {
+                $value = $rate * ($time - $c);
+            }
             $f += $value;
             $ff += $value * $value;
             $fy += $value * $y[$i];
-            $yy += $y[$i] * $y[$i];
         }
         $ff -= $f * $f / count($t);
 

@@ -20,6 +20,11 @@ abstract class BrowserCase extends TestCase
 
     protected const TRAINER = 'ines@skerrow.example';
 
+    /** So many have one cause, and it has been told often enough: the rest would wait in turn for what does not come. */
+    private const TOO_MANY = 12;
+
+    private static int $failures = 0;
+
     /** Opened once a run; each test gets it as if it were new. */
     private static ?Chrome $browser = null;
 
@@ -30,6 +35,9 @@ abstract class BrowserCase extends TestCase
 
     protected function chrome(): Chrome
     {
+        if (self::$failures >= self::TOO_MANY) {
+            self::fail('Not tried: '.self::TOO_MANY.' tests of the browser had failed before it.');
+        }
         self::$browser ??= Chrome::open(self::setting('LARKSPUR_ADDRESS'));
 
         return $this->opened ??= self::$browser->forget();
@@ -66,6 +74,7 @@ abstract class BrowserCase extends TestCase
             return;
         }
         if ($this->status()->isFailure() || $this->status()->isError()) {
+            self::$failures++;
             $folder = __DIR__.'/failures';
             if (! is_dir($folder)) {
                 mkdir($folder);
