@@ -23,6 +23,17 @@ quietly() {
   rm -f "$log"
 }
 
+# Asks a registry as `quietly` does, and anew where it does not answer: what was fetched is not fetched twice.
+from_registry() { # seconds command...
+  local seconds=$1 tries log; shift; log=$(mktemp)
+  for tries in 1 2 3; do
+    timeout -k 10 "$seconds" "$@" >"$log" 2>&1 && { rm -f "$log"; return 0; }
+    [ "$tries" = 3 ] || say "  (no answer, or not all of it; asked again)"
+  done
+  tail -n 25 "$log" >&2; rm -f "$log"
+  give_up "Command: $*"
+}
+
 as_root() { if [ "$(id -u)" -eq 0 ]; then "$@"; else sudo -n "$@" 2>/dev/null || sudo "$@"; fi; }
 
 # The user that serves pages. Everything it writes lies under the state folder.
@@ -41,8 +52,9 @@ install_debian_packages() { # packages...
   done
   [ ${#missing[@]} -eq 0 ] && return 0
   step "Installing Debian packages: ${missing[*]}"
-  quietly as_root apt-get -o DPkg::Lock::Timeout=400 update
-  quietly as_root env DEBIAN_FRONTEND=noninteractive apt-get -o DPkg::Lock::Timeout=400 install -y --no-install-recommends "${missing[@]}"
+  local patient=(-o DPkg::Lock::Timeout=400 -o Acquire::Retries=3 -o Acquire::http::Timeout=60)
+  quietly as_root apt-get "${patient[@]}" update
+  quietly as_root env DEBIAN_FRONTEND=noninteractive apt-get "${patient[@]}" install -y --no-install-recommends "${missing[@]}"
 }
 
 server_packages=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-intl
@@ -63,7 +75,7 @@ install_php_packages() { # with-dev|without-dev
   fi
   step 'Installing PHP packages at the committed versions'
   local dev=(); [ "$1" = without-dev ] && dev=(--no-dev)
-  (cd "$root" && quietly env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --no-scripts "${dev[@]}")
+  (cd "$root" && from_registry 400 env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --no-scripts "${dev[@]}")
   # Archives unpack readable by their owner alone; the web server is somebody else.
   chmod -R a+rX "$root/vendor"
   printf '%s' "$want" >"$stamp"
@@ -75,7 +87,7 @@ install_front_end_packages() {
   [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$want" ] && return 0
   step 'Installing front-end packages at the committed versions'
   # `npm install` with the lock committed: `npm ci` refuses a lock whose optional entries for other platforms the registry lacks.
-  (cd "$root" && quietly npm install --no-audit --no-fund --no-progress)
+  (cd "$root" && from_registry 400 npm install --no-audit --no-fund --no-progress --fetch-timeout=30000 --fetch-retries=5)
   printf '%s' "$(stamp_of "$root/package.json" "$root/package-lock.json")" >"$stamp"
 }
 
