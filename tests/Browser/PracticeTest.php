@@ -199,18 +199,18 @@ final class PracticeTest extends BrowserCase
         self::assertSame($rounds + 1, (int) self::ask('SELECT COUNT(*) FROM spottings WHERE outcome IS NOT NULL'));
     }
 
-    /** In the middle of a recorded square. */
     /** At a page of the usual size with coarse pixels: the machine draws in software, and flies in real time all the same. */
     private function pilot(string $path = '/fly'): Chrome
     {
         $chrome = $this->chrome()->signIn(self::OPERATOR, self::PASSWORD);
         $chrome->devTools('Emulation.setDeviceMetricsOverride', [
-            'width' => 1280, 'height' => 800, 'deviceScaleFactor' => 0.5, 'mobile' => false,
+            'width' => 1280, 'height' => 800, 'deviceScaleFactor' => 0.25, 'mobile' => false,
         ]);
 
         return $chrome->visit($path);
     }
 
+    /** In the middle of a recorded square. */
     private function halfway(): Chrome
     {
         $chrome = $this->cockpit([
