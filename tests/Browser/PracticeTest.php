@@ -18,6 +18,10 @@ final class PracticeTest extends BrowserCase
         const csrf = decodeURIComponent((document.cookie.match(/XSRF-TOKEN=([^;]+)/) || [])[1] || '');
         fetch('/api/v1/exercises', { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json',
           'X-XSRF-TOKEN': csrf }, body: arguments[0] }).then((answer) => answer.json()).then(({ plan, sticks }) => {
+          // Some twenty pictures a second, as on a slow device: they are drawn in software, and the steps do not ask how many there are.
+          const frame = requestAnimationFrame.bind(window);
+          window.requestAnimationFrame = (next) => setTimeout(() => frame(next), 30);
+          window.cancelAnimationFrame = clearTimeout;
           const main = document.querySelector('main');
           const every = plan.samples.t[1] - plan.samples.t[0];
           let pressed = false, asked = 0, told = 0;
