@@ -166,9 +166,8 @@ final class PlanDayTest extends BrowserCase
                 $tablet->visit('/field/1')->see('[data-field=ok]');
             }
             $one->press('Kept');
-            $began = microtime(true);
+            // How soon is a unit test's (fieldRace), on a clock of its own.
             $other->seeText('Pass 1, kept');
-            self::assertLessThan(5.0, microtime(true) - $began, 'Three seconds, and what a slow machine takes.');
             // Two thumbs on one button within a second are one press.
             usleep(1_100_000);
             $other->script('const b = [...document.querySelectorAll("button")].find((b) => b.textContent === "Again"); b.click(); b.click();');
@@ -306,17 +305,15 @@ final class PlanDayTest extends BrowserCase
                     $tablet->script('window.dispatchEvent(new Event("online"))');
 
                     return $tablet->attribute('[data-waiting]', 'data-waiting') === '0';
-                }, 'Something still waits.', 40);
+                }, 'Something still waits.');
             }
             self::assertSame('1000', self::ask('SELECT COUNT(*) FROM day_entries'));
             self::assertSame('1000', self::ask('SELECT COUNT(DISTINCT uuid) FROM day_entries'));
-            $began = microtime(true);
             $desk->waitUntil(
                 static fn (): bool => $desk->script($ticks) === $tablets[0]->script($ticks)
                     && $desk->script($ticks) === $tablets[1]->script($ticks),
-                'They do not agree.', 12,
+                'They do not agree.',
             );
-            self::assertLessThan(6.0, microtime(true) - $began, 'Three seconds, and what a slow machine takes.');
         } finally {
             foreach ($tablets as $tablet) {
                 $tablet->close();

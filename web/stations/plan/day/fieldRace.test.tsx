@@ -46,9 +46,11 @@ const { default: FieldDay } = await import('./FieldDay');
 
 let giveDay: () => void;
 let kept: { item: string }[];
+let theirs: object;
 beforeEach(() => {
   stored = [];
   kept = [];
+  theirs = log;
   const asked = new Promise<void>((resolve) => {
     giveDay = resolve;
   });
@@ -59,12 +61,16 @@ beforeEach(() => {
       const pass = { number: 1, verdict: 'kept', note: '', by: 'Tobias', at: '2026-11-29T10:05:00Z' };
       return new Response(JSON.stringify({ ...log, passes: { 'shot-1': [pass] } }));
     }
+    if (path.endsWith('/log')) return new Response(JSON.stringify(theirs));
     // The day as the server had it before anything was entered, on a slow network.
     await asked;
     return new Response(JSON.stringify(day(TIMETABLE)));
   });
 });
-afterEach(() => vi.unstubAllGlobals());
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
 
 it('a pass that was logged while the day was loading is still there when it has come', async () => {
   const { result } = renderHook(() => useFieldDay(4));
@@ -85,4 +91,23 @@ it('a double tap logs one pass, and none for the shot that comes next under the 
   fireEvent.click(screen.getByRole('button', { name: 'Kept' }));
   await waitFor(() => expect(kept.map((one) => one.item)).toEqual(['shot-1']));
   expect(stored).toEqual([]);
+});
+
+it('what another tablet enters is seen within three seconds', async () => {
+  vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] });
+  giveDay();
+  const { result } = renderHook(() => useFieldDay(4));
+  // `waitFor` waits by an interval, and this clock stands still until it is told.
+  const settled = async (seen: () => boolean) => {
+    for (let k = 0; k < 1000 && !seen(); k++) await act(() => new Promise((next) => setTimeout(next, 10)));
+  };
+  await settled(() => result.current.state === 'ok');
+  const pass = { number: 1, verdict: 'kept', note: '', by: 'Ines', at: '2026-11-29T10:05:00Z' };
+  theirs = { ...log, passes: { 'shot-1': [pass] } };
+  const passes = () => result.current.day?.log.passes['shot-1'] ?? [];
+  await act(() => new Promise((next) => setTimeout(next, 50)));
+  expect(passes()).toEqual([]);
+  act(() => vi.advanceTimersByTime(3000));
+  await settled(() => passes().length > 0);
+  expect(passes()).toEqual([pass]);
 });
