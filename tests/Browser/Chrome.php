@@ -23,7 +23,7 @@ use RuntimeException;
 final class Chrome
 {
     /** Seconds that anything is waited for: a busy machine is no fault of the page, and what is there is not waited for. */
-    private const PATIENCE = 45;
+    private const PATIENCE = 60;
 
     private const USUAL = [1280, 800];
 

@@ -25,7 +25,7 @@ final class FlyTest extends BrowserCase
         $chrome = $this->asOperator('/fly?by=logs');
         $chrome->seeText('Simulated: no craft moves');
         $chrome->press('Fly “');
-        $chrome->waitUntil(static fn (): bool => str_starts_with($chrome->path(), '/debrief/'), 'No debrief followed.', 40);
+        $chrome->waitUntil(static fn (): bool => str_starts_with($chrome->path(), '/debrief/'), 'No debrief followed.');
         $chrome->see('[data-role=flown-path]');
         $chrome->see('[data-role=planned-path]');
         $chrome->seeText(', simulated');

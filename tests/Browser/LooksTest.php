@@ -69,7 +69,7 @@ final class LooksTest extends BrowserCase
             usleep(150000);
             $chrome->waitUntil(
                 static fn (): bool => $chrome->script('return document.documentElement.scrollWidth') <= (int) round($width / $zoom) + 1,
-                "$path is wider than its page of $width in $theme, $zoom times.", 15,
+                "$path is wider than its page of $width in $theme, $zoom times.",
             );
             $chrome->see($sign);
             self::assertSame([], self::violations($chrome), "$path in $theme, $zoom times: axe-core finds");

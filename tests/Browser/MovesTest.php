@@ -120,11 +120,11 @@ final class MovesTest extends BrowserCase
         $chrome->see("$one [data-columns]");
         $chrome->press('These are right');
         $chrome->waitUntil(
-            static fn (): bool => $chrome->count("$one a[href^='/debrief/']") === 1, 'The log was not read by its columns.', 40,
+            static fn (): bool => $chrome->count("$one a[href^='/debrief/']") === 1, 'The log was not read by its columns.',
         );
         // The next one of the same maker is read without asking.
         $two = $this->upload($chrome, "again-$mark.csv", self::foreign('push-in', $mark));
-        $chrome->waitUntil(static fn (): bool => $chrome->count("$two a[href^='/debrief/']") === 1, 'It asked again.', 40);
+        $chrome->waitUntil(static fn (): bool => $chrome->count("$two a[href^='/debrief/']") === 1, 'It asked again.');
     }
 
     public function test_a_take_that_nobody_recognises_is_named(): void
@@ -135,7 +135,7 @@ final class MovesTest extends BrowserCase
         $row = $this->upload($chrome, 'unsure-'.bin2hex(random_bytes(3)).'.csv', self::ours('sink-turn-tilt'));
         $chrome->see("$row [data-unsure]");
         $chrome->click("$row [data-unsure] button");
-        $chrome->waitUntil(static fn (): bool => $chrome->count("$row a[href^='/debrief/']") === 1, 'The named take was not judged.', 40);
+        $chrome->waitUntil(static fn (): bool => $chrome->count("$row a[href^='/debrief/']") === 1, 'The named take was not judged.');
     }
 
     /** @return string selector of its row */
@@ -151,7 +151,7 @@ final class MovesTest extends BrowserCase
                 const row = [...document.querySelectorAll('[data-import]')].find((item) => item.textContent.includes(arguments[0]));
                 if (row) row.dataset.mine = arguments[0];
                 return row !== undefined && ['done', 'columns'].includes(row.dataset.import);
-                JS, [$name]) === true, "$name was not taken.", 40);
+                JS, [$name]) === true, "$name was not taken.");
 
         return "[data-mine='$name']";
     }

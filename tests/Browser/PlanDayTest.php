@@ -87,7 +87,7 @@ final class PlanDayTest extends BrowserCase
             $tablet->visit('/field/1')->see('[data-field=ok]');
             // The worker has to have gathered the application once.
             $tablet->waitUntil(
-                static fn (): bool => $tablet->driver->executeAsyncScript('const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.open("larkspur-shell")).then((c) => c.keys()).then((k) => done(k.length > 20))') === true, 'The application is not on the device.', 30,
+                static fn (): bool => $tablet->driver->executeAsyncScript('const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.open("larkspur-shell")).then((c) => c.keys()).then((k) => done(k.length > 20))') === true, 'The application is not on the device.',
             );
 
             self::cut($wire);
@@ -125,7 +125,7 @@ final class PlanDayTest extends BrowserCase
 
             $wire = self::wire($port);
             $tablet->script('window.dispatchEvent(new Event("online"))');
-            $tablet->see('[data-field=ok]', 30);
+            $tablet->see('[data-field=ok]');
             $tablet->waitUntil(
                 static fn (): bool => $tablet->attribute('[data-waiting]', 'data-waiting') === '0', 'Something still waits to be sent.',
             );
@@ -147,7 +147,7 @@ final class PlanDayTest extends BrowserCase
             $tablet->visit('/field/1')->see('[data-field=offline]');
             $wire = self::wire($port);
             $tablet->script('window.dispatchEvent(new Event("online"))');
-            $tablet->see('[data-field=ok]', 30);
+            $tablet->see('[data-field=ok]');
         } finally {
             $tablet->close();
             self::cut($wire);

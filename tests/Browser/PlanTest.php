@@ -248,7 +248,7 @@ final class PlanTest extends BrowserCase
         $chrome->see('[data-fly]');
         $chrome->press('Logs and simulated hands');
         $chrome->press('Fly “');
-        $chrome->see('[data-role=clock]', 30);
+        $chrome->see('[data-role=clock]');
         $take = $chrome->api('/takes')['takes'][0];
         self::assertSame('pull-away', $take['move']);
         self::assertGreaterThan(60, $take['score']);

@@ -9,6 +9,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** Fly with the sticks: a scripted gamepad plays thumb sheets through the real interface to their debrief. */
 final class PracticeTest extends BrowserCase
 {
+    /** Seconds that a flight is waited for: a busy machine flies it slower than it would be. */
+    private const A_FLIGHT = 240;
+
     private const CALM = ['wind' => ['from_deg' => 0, 'mean_mps' => 0, 'gust_mps' => 0]];
 
     /** Plays the fingers of the plan at the second that the page says it is at. */
@@ -80,7 +83,7 @@ final class PracticeTest extends BrowserCase
         $chrome = $this->cockpit($exercise);
         $chrome->type(' ');
         $this->until(
-            $chrome, 'return Number(document.querySelector("main").dataset.second) >= window.planned + 0.3 || document.querySelector("main").dataset.phase !== "flying"', 90,
+            $chrome, 'return Number(document.querySelector("main").dataset.second) >= window.planned + 0.3 || document.querySelector("main").dataset.phase !== "flying"',
         );
         if ($chrome->attribute('main', 'data-phase') === 'flying') {
             $chrome->type(' ');
@@ -104,10 +107,10 @@ final class PracticeTest extends BrowserCase
                 'subject_at' => ['east_m' => 4, 'north_m' => 70, 'aim_m' => 2],
             ],
         ]);
-        $chrome->see('[data-again]', 40);
+        $chrome->see('[data-again]');
         $chrome->type("\n");
         $chrome->waitUntil(static fn (): bool => $chrome->attribute('main', 'data-phase') === 'flying', 'It is not flown again.');
-        $chrome->see('[data-again]', 40);
+        $chrome->see('[data-again]');
         $chrome->seeText('Passes of this exercise');
     }
 
@@ -119,7 +122,7 @@ final class PracticeTest extends BrowserCase
         ], pilot: false);
         $chrome->type(' ');
         $chrome->script('document.body.dispatchEvent(new KeyboardEvent("keydown", { key: "i", bubbles: true }))');
-        $chrome->see('[data-again]', 60);
+        $chrome->see('[data-again]');
         $chrome->seeText('It touched the object');
     }
 
@@ -139,14 +142,14 @@ final class PracticeTest extends BrowserCase
         ]);
         $offline(true);
         $chrome->type(' ');
-        $this->until($chrome, 'return Number(document.querySelector("main").dataset.second) > 6', 30);
+        $this->until($chrome, 'return Number(document.querySelector("main").dataset.second) > 6');
         $chrome->type(' ');
-        $chrome->seeText('waits on this device', 30);
+        $chrome->seeText('waits on this device');
         self::assertSame($before, (int) self::ask('SELECT COUNT(*) FROM recordings'));
         $offline(false);
         $chrome->script('window.dispatchEvent(new Event("online"))');
         $kept = static fn (): int => (int) self::ask('SELECT COUNT(*) FROM recordings');
-        $chrome->waitUntil(static fn (): bool => $kept() === $before + 1, 'It was not sent.', 30);
+        $chrome->waitUntil(static fn (): bool => $kept() === $before + 1, 'It was not sent.');
         $chrome->script('window.dispatchEvent(new Event("online"))');
         usleep(800000);
         self::assertSame($before + 1, (int) self::ask('SELECT COUNT(*) FROM recordings'));
@@ -178,7 +181,7 @@ final class PracticeTest extends BrowserCase
         $chrome->click('header a');
         $chrome->see('[data-fly]');
         $kept = static fn (): int => (int) self::ask('SELECT COUNT(*) FROM recordings');
-        $chrome->waitUntil(static fn (): bool => $kept() === $before + 1, 'It was lost.', 20);
+        $chrome->waitUntil(static fn (): bool => $kept() === $before + 1, 'It was lost.');
     }
 
     public function test_a_dry_rehearsal_is_judged_by_finger(): void
@@ -188,7 +191,7 @@ final class PracticeTest extends BrowserCase
         $chrome->press('A drill');
         $chrome->click('[data-dry]');
         $chrome->click('[data-begin]');
-        $chrome->see('[data-role=rehearsed]', 90);
+        $chrome->see('[data-role=rehearsed]', self::A_FLIGHT);
         $chrome->seeText('was not played at all');
     }
 
@@ -222,7 +225,7 @@ final class PracticeTest extends BrowserCase
             'draft' => ['site_id' => 1, 'rig_id' => 1, 'mode' => 'standard', 'move' => 'square-fixed-heading'],
         ]);
         $chrome->type(' ');
-        $this->until($chrome, 'return Number(document.querySelector("main").dataset.second) > 6', 40);
+        $this->until($chrome, 'return Number(document.querySelector("main").dataset.second) > 6');
 
         return $chrome;
     }
@@ -237,7 +240,7 @@ final class PracticeTest extends BrowserCase
         $chrome->see('[data-begin]');
         if ($pilot) {
             $chrome->script(self::PILOT, [json_encode($exercise)]);
-            $this->until($chrome, 'return window.planned !== undefined', 20);
+            $this->until($chrome, 'return window.planned !== undefined');
         }
         $chrome->click('[data-begin]');
         $chrome->waitUntil(static fn (): bool => $chrome->attribute('main', 'data-phase') === 'flying', 'It does not fly.');
@@ -245,8 +248,8 @@ final class PracticeTest extends BrowserCase
         return $chrome;
     }
 
-    private function until(Chrome $chrome, string $script, int $seconds): void
+    private function until(Chrome $chrome, string $script): void
     {
-        $chrome->waitUntil(static fn (): bool => $chrome->script($script) === true, $script, $seconds);
+        $chrome->waitUntil(static fn (): bool => $chrome->script($script) === true, $script, self::A_FLIGHT);
     }
 }

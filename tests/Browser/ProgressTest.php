@@ -89,7 +89,7 @@ final class ProgressTest extends BrowserCase
         $chrome->press('One axis, two, three');
         $chrome->seeText('changed, not kept');
         $chrome->press('What would change');
-        $chrome->see('[data-list=effects] li', 30);
+        $chrome->see('[data-list=effects] li');
         $chrome->seeText('the sign-off stays on record');
         $chrome->press('Back to what is kept');
         $chrome->waitUntil(static fn (): bool => ! str_contains($chrome->text(), 'changed, not kept'), 'It stays changed.');

@@ -226,7 +226,7 @@ final class RigTest extends BrowserCase
         file_put_contents($file, Shots::csv($log));
         $chrome = $this->onRig(self::operatorWith(0), '/rig/craft', 'table');
         $chrome->find('input[aria-label^="Log of a step test"]')->sendKeys($file);
-        $chrome->see('[data-fits]', 40);
+        $chrome->see('[data-fits]');
         self::assertMatchesRegularExpression('/run\s*×4\s*9\.[12]\d.m\/s ± 0\.\d\d/u', $chrome->text('[data-fits]'));
         $name = 'Sanderling '.random_int(100, 99999);
         $chrome->script("[...document.querySelectorAll('label')].find((label) => label.textContent.startsWith('Or enter them')).parentElement.querySelector('input').focus()");
