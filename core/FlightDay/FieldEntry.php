@@ -25,6 +25,9 @@ final readonly class FieldEntry
 
     public const CHOICES = ['go', 'wait', 'scrap'];
 
+    /** No battery flies longer on one day, s: the most minutes of one that a day may have. */
+    public const LONGEST = 60.0 * DayLimits::MINUTES[1];
+
     public const VERDICTS = ['kept', 'again', 'dropped'];
 
     /**
@@ -37,6 +40,7 @@ final readonly class FieldEntry
      * @param  string  $note  in the operator's words, such as "wind up"
      * @param  string  $of  uuid of the pass that is corrected
      * @param  value-of<self::CHOICES>|null  $choice  of a decision
+     * @param  ?float  $flown  of a battery on the ground: seconds that it has flown in all, by somebody who knows better than its clock
      */
     public function __construct(
         public string $uuid,
@@ -52,10 +56,11 @@ final readonly class FieldEntry
         public string $note = '',
         public string $of = '',
         public ?string $choice = null,
+        public ?float $flown = null,
     ) {
     }
 
-    /** Reads {kind, item, payload: {on?, number?, verdict?, note?, of?}}. */
+    /** Reads {kind, item, payload: {on?, number?, verdict?, note?, of?, choice?, flown_s?}}. */
     public static function read(string $uuid, Fields $fields, float $made, float $received, string $device, string $by): self
     {
         $kind = $fields->choiceOrNull('kind', self::KINDS) ?? self::TICK;
@@ -87,10 +92,12 @@ final readonly class FieldEntry
             throw new Refusal(Fact::of('field-entry.correction-of'), $payload->place('of'), Fact::of('field-entry.name-of-pass'));
         }
 
+        $flown = $kind === self::BATTERY ? $payload->numberOrNull('flown_s', 0, self::LONGEST, 's') : null;
+
         return new self(
             $uuid, $kind, $item, $made, $received, $device, $by,
             $kind === self::TICK || $kind === self::BATTERY ? $payload->flag('on') : null,
-            $number === null ? null : (int) $number, $verdict, mb_substr($note, 0, 200), $of, $choice,
+            $number === null ? null : (int) $number, $verdict, mb_substr($note, 0, 200), $of, $choice, $flown,
         );
     }
 }

@@ -94,12 +94,16 @@ final readonly class FieldLog
                 }
                 if ($entry->on === true && ! $now['running']) {
                     $now = [...$now, 'running' => true, 'since' => $entry->made];
-                } elseif ($entry->on !== true && $now['since'] !== null) {
-                    $now = ['running' => false, 'since' => null, 'flown' => $now['flown'] + $entry->made - $now['since']];
-                    // Looked over for this take-off; the next one is looked over anew.
-                    $ticks = array_filter(
-                        $ticks, static fn (string $item): bool => ! Checklist::isOfATakeOff($item), ARRAY_FILTER_USE_KEY,
-                    );
+                } elseif ($entry->on !== true) {
+                    if ($now['since'] !== null) {
+                        // Looked over for this take-off; the next one is looked over anew.
+                        $ticks = array_filter(
+                            $ticks, static fn (string $item): bool => ! Checklist::isOfATakeOff($item), ARRAY_FILTER_USE_KEY,
+                        );
+                    }
+                    // Somebody may have landed long before the press.
+                    $flown = $entry->flown ?? $now['flown'] + ($now['since'] === null ? 0.0 : $entry->made - $now['since']);
+                    $now = ['running' => false, 'since' => null, 'flown' => $flown];
                 }
                 $batteries[$entry->item] = $now;
                 $last[$entry->item] = $entry;

@@ -148,6 +148,36 @@ final class FieldLogTest extends TestCase
         ]), $made, $made + 1, 'tablet', 'Tobias');
     }
 
+    /** Whoever forgets to press, or presses late, says afterwards what was flown: no clock knows that. */
+    public function test_the_time_of_a_battery_can_be_set_right(): void
+    {
+        $entries = [
+            self::battery('a', 1, 0, 1, 'tablet', true), self::battery('b', 1, 4000, 4001, 'tablet', false),
+            self::battery('c', 1, 4010, 4011, 'phone', false, 840.0), self::battery('d', 1, 5000, 5001, 'tablet', true),
+            self::battery('e', 1, 5060, 5061, 'tablet', false), self::battery('f', 2, 100, 101, 'tablet', false, 300.0),
+        ];
+        foreach ([$entries, array_reverse($entries)] as $any) {
+            $log = FieldLog::of($any);
+            self::assertSame(900.0, $log->batteries['battery-1']['flown']);
+            self::assertSame(['running' => false, 'since' => null, 'flown' => 300.0], $log->batteries['battery-2']);
+        }
+        // One that is in the air has landed by that, and the sweep is looked over anew.
+        $air = FieldLog::of([
+            self::tick('a', 'sweep-wires', 0, 1, 'tablet', true), self::battery('b', 1, 10, 11, 'tablet', true),
+            self::battery('c', 1, 4000, 4001, 'tablet', false, 600.0),
+        ]);
+        self::assertSame(['running' => false, 'since' => null, 'flown' => 600.0], $air->batteries['battery-1']);
+        self::assertArrayNotHasKey('sweep-wires', $air->ticks);
+        foreach ([-1.0, 14401.0] as $never) {
+            try {
+                self::battery('a', 1, 0, 1, 'tablet', false, $never);
+                self::fail("$never s is no flight.");
+            } catch (Refusal $refusal) {
+                self::assertStringContainsString('flown_s', $refusal->place);
+            }
+        }
+    }
+
     public function test_a_battery_begun_by_two_counts_from_the_first(): void
     {
         $log = FieldLog::of([
@@ -199,11 +229,14 @@ final class FieldLogTest extends TestCase
         );
     }
 
-    private static function battery(string $uuid, int $number, float $made, float $received, string $device, bool $on): FieldEntry
-    {
+    private static function battery(
+        string $uuid, int $number, float $made, float $received, string $device, bool $on, ?float $flown = null,
+    ): FieldEntry {
         return FieldEntry::read(
-            $uuid, Fields::of(['kind' => 'battery', 'item' => "battery-$number", 'payload' => ['on' => $on]]), $made, $received, $device,
-            'Tobias',
+            $uuid, Fields::of([
+                'kind' => 'battery', 'item' => "battery-$number",
+                'payload' => ['on' => $on] + ($flown === null ? [] : ['flown_s' => $flown]),
+            ]), $made, $received, $device, 'Tobias',
         );
     }
 }

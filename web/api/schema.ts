@@ -2876,6 +2876,8 @@ export interface components {
                  * @enum {string}
                  */
                 choice?: "go" | "wait" | "scrap";
+                /** @description of a battery on the ground: what it has flown in all, where its clock is wrong */
+                flown_s?: number;
                 /** @description of a correction: the uuid of the pass */
                 of?: string;
             };

@@ -20,6 +20,9 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'verdict', type: 'string', enum: ['kept', 'again', 'dropped']),
         new OA\Property(property: 'note', type: 'string'),
         new OA\Property(property: 'choice', description: 'of a decision', type: 'string', enum: ['go', 'wait', 'scrap']),
+        new OA\Property(
+            property: 'flown_s', description: 'of a battery on the ground: what it has flown in all, where its clock is wrong', type: 'number',
+        ),
         new OA\Property(property: 'of', description: 'of a correction: the uuid of the pass', type: 'string'),
     ], type: 'object'),
     new OA\Property(property: 'device', type: 'string'), new OA\Property(property: 'made_at', type: 'string'),

@@ -8,6 +8,7 @@ import { Sound } from '~/flight/sound';
 import { Button, buttonLook } from '~/kit/Button';
 import { keepLatestField } from '~/kit/latestField';
 import { Notice } from '~/kit/Notice';
+import { NumberInput } from '~/kit/NumberInput';
 import { Skeleton } from '~/kit/Skeleton';
 import { SmallFrame } from '~/pictures/FrameStrip';
 import { SiteSheet } from '~/pictures/SiteSheet';
@@ -586,6 +587,26 @@ function Timer({ day, field, battery: planned }: { day: Day; field: FieldState; 
         <p className="m-0">
           {left < 0 ? 'The reserve is reached: come home.' : `${Math.floor(left / 60)} min until the reserve`}
         </p>
+        {one.running && left < -usable / 2 && (
+          <p className="m-0">
+            No battery lasts so long. Down already? Press Landed, then set its time right.
+          </p>
+        )}
+        {!one.running && (
+          <div className="flex items-center gap-2 mt-1">
+            <span aria-hidden="true">It has flown</span>
+            <NumberInput
+              label={`What battery ${item.replace('battery-', '')} has flown`}
+              value={one.flown_s / 60}
+              unit="min"
+              units={field.person?.units ?? 'metric'}
+              limits={[0, 240]}
+              onChange={(minutes) =>
+                field.enter('battery', item, { on: false, flown_s: Math.round(60 * minutes) })
+              }
+            />
+          </div>
+        )}
       </div>
       <button
         type="button"

@@ -88,6 +88,17 @@ describe('entries that wait', () => {
       since: '2026-06-03T09:20:00Z',
       flown_s: 300,
     });
+    // Down long before the press: what somebody says that it flew holds, and the next flight comes on top.
+    const right = withWaiting(
+      log,
+      [
+        entry('battery', 'battery-1', { on: false, flown_s: 840 }, '10:30:00'),
+        entry('battery', 'battery-1', { on: true }, '11:00:00'),
+        entry('battery', 'battery-1', { on: false }, '11:01:00'),
+      ],
+      'Tobias Renn',
+    );
+    expect(right.batteries['battery-1']).toEqual({ running: false, since: null, flown_s: 900 });
     // A tablet an hour behind: what waits stands where the server will put it.
     const hour = withWaiting(
       EMPTY,

@@ -142,16 +142,21 @@ export function withWaiting(log: Log, entries: Entry[], by: string, behind = 0):
       const now = next.batteries[item] ?? { running: false, since: null, flown_s: 0 };
       if (payload.on === true && !now.running)
         next.batteries[item] = { ...now, running: true, since: made_at };
-      else if (payload.on !== true && now.since !== null) {
-        const flown = (Date.parse(made_at) - Date.parse(now.since)) / 1000;
-        next.batteries[item] = { running: false, since: null, flown_s: now.flown_s + flown };
+      else if (payload.on !== true) {
+        const since = now.since === null ? 0 : (Date.parse(made_at) - Date.parse(now.since)) / 1000;
+        next.batteries[item] = {
+          running: false,
+          since: null,
+          flown_s: payload.flown_s ?? now.flown_s + since,
+        };
         // A landing opens what holds for one take-off, as it does at the server.
-        next.ticks = Object.fromEntries(
-          Object.entries(next.ticks).filter(
-            // A day that was taken along by an earlier release names none: the server opens them then.
-            ([one]) => !(log.take_off_lists ?? []).some((list) => one.startsWith(`${list}-`)),
-          ),
-        );
+        if (now.since !== null)
+          next.ticks = Object.fromEntries(
+            Object.entries(next.ticks).filter(
+              // A day that was taken along by an earlier release names none: the server opens them then.
+              ([one]) => !(log.take_off_lists ?? []).some((list) => one.startsWith(`${list}-`)),
+            ),
+          );
       }
     }
   }
