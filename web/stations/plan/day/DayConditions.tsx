@@ -101,16 +101,15 @@ export function Power({ form, day, put }: { form: Form; day: Day; put: Put }) {
           The day asks {day.batteries.passes_asked}.
         </p>
       )}
-      {form.document.replanned &&
-        Object.entries(day.log.batteries).map(([item, one]) => (
-          <p key={item} className="m-0 text-sm text-ink-soft">
-            {item.replace('battery-', 'Battery ')}{' '}
-            {one.running
-              ? 'is in the air'
-              : `has flown ${figure(one.flown_s / 60, 1)} min, and the rest of it counts`}
-            .
-          </p>
-        ))}
+      {Object.entries(day.log.batteries).map(([item, one]) => (
+        <p key={item} className="m-0 text-sm text-ink-soft">
+          {item.replace('battery-', 'Battery ')}{' '}
+          {one.running
+            ? 'is in the air'
+            : `has flown ${figure(one.flown_s / 60, 1)} min${form.document.replanned ? ', and the rest of it counts' : ''}`}
+          .
+        </p>
+      ))}
     </Card>
   );
 }

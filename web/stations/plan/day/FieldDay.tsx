@@ -4,6 +4,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answered, api, type Schemas } from '~/api/client';
+import { LIMITS } from '~/api/limits';
 import { Sound } from '~/flight/sound';
 import { Button, buttonLook } from '~/kit/Button';
 import { keepLatestField } from '~/kit/latestField';
@@ -600,7 +601,7 @@ function Timer({ day, field, battery: planned }: { day: Day; field: FieldState; 
               value={one.flown_s / 60}
               unit="min"
               units={field.person?.units ?? 'metric'}
-              limits={[0, 240]}
+              limits={LIMITS.day['batteries.minutes']}
               onChange={(minutes) =>
                 field.enter('battery', item, { on: false, flown_s: Math.round(60 * minutes) })
               }
