@@ -125,6 +125,12 @@ final readonly class ResponseSheet
         return $this->model->isDucted() ? $this->rig->ducted->coast ?? Aircraft::COAST : Aircraft::COAST;
     }
 
+    /** Whether the picture leans with the craft: a fixed camera, or a gimbal that is let roll with it. */
+    public function pictureRolls(): bool
+    {
+        return $this->model->isDucted() || $this->rig->gimbal?->free === true;
+    }
+
     /** Where the gimbal's own stop lies, above the craft's level, rad. */
     public function gimbalStop(): float
     {

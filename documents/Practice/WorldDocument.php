@@ -52,6 +52,7 @@ final readonly class WorldDocument implements Document
                 Lag::share(PracticeFlight::LEAN_TIME, ResponseSheet::STEP), Ducted::GRAVITY, Surroundings::LANDING_SINK,
                 Surroundings::LANDING_SPEED, DuctedCraft::MOST_LEAN / Angle::DEGREE,
                 $response->rig->ducted === null ? null : $response->rig->ducted->camera / Angle::DEGREE,
+                $response->pictureRolls(), ($response->rig->gimbal->offset ?? 0.0) / Angle::DEGREE,
             ),
             WorldAir::of($world->air), WorldGround::of($world->around->ground), WorldStart::of($world->start),
             array_map(WorldUpright::of(...), $world->around->uprights), array_map(WorldLine::of(...), $world->around->lines),

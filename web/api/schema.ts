@@ -5487,6 +5487,10 @@ export interface components {
             most_lean_deg: number;
             /** @description of a fixed camera, above the craft's own level */
             camera_deg: number | null;
+            /** @description with the craft: a fixed camera, or a gimbal that is let */
+            picture_rolls: boolean;
+            /** @description by how much the horizon is off besides, positive leans right */
+            level_offset_deg: number;
         };
         WorldDraught: {
             east_m: number;

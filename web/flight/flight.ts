@@ -88,6 +88,11 @@ export function lensTilt(world: World, pose: Pose): number {
     : Math.min(pose.look, world.craft.gimbal_stop_deg - pose.leanAhead);
 }
 
+/** By how much the picture leans to the right, deg: with the craft where its camera does, and as it hangs. */
+export function lensRoll(world: World, pose: Pose): number {
+  return (world.craft.picture_rolls ? pose.leanRight : 0) + world.craft.level_offset_deg;
+}
+
 export function groundAt(world: World, east: number, north: number): number {
   const { rows, least_m: least, cell_m: cell } = world.ground;
   const last = rows.length - 1;

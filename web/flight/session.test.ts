@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { aWorld as world } from '~/testing/world';
+import { lensRoll } from './flight';
 import { Session } from './session';
 import type { Fingers } from './sheet';
 
@@ -24,6 +25,16 @@ describe('a practice flight', () => {
     expect(rough.steps).toBe(200);
     expect(rough.travel.run).toHaveLength(200);
     expect(rough.now.pose.y).toBeCloseTo(200 * 0.02 * 4, 6);
+  });
+
+  it('leans the picture with a craft whose camera may roll, and as its gimbal hangs', () => {
+    const level = world();
+    const free = world({ craft: { ...level.craft, picture_rolls: true, level_offset_deg: 1.5 } });
+    const [held, rolling] = [new Session(level, null), new Session(free, null)];
+    for (const session of [held, rolling]) run(session, 1, pressed({ slide: 0.5 }));
+    expect(rolling.now.pose.leanRight).toBeGreaterThan(1);
+    expect(lensRoll(free, rolling.now.pose)).toBeCloseTo(rolling.now.pose.leanRight + 1.5, 9);
+    expect(lensRoll(level, held.now.pose)).toBe(0);
   });
 
   it('does not fly on by itself where the page was held up for long', () => {

@@ -11,7 +11,7 @@ export type Drawn = {
   /** Of the craft: place, heading and leans, deg; and where its lens looks. */
   pose: { x: number; y: number; z: number; heading: number; leanAhead: number; leanRight: number };
   lensTilt: number;
-  /** A fixed camera leans with its craft. */
+  /** Of the picture, deg: to the right. */
   roll: number;
   ghost: { x: number; y: number; z: number; heading: number } | null;
   subject: { x: number; y: number; z: number; heading: number } | null;

@@ -26,6 +26,8 @@ export const aWorld = (more: Partial<World> = {}): World => ({
     coast_s: 2.2,
     gust_coupling: 0,
     gimbal_stop_deg: 50,
+    picture_rolls: false,
+    level_offset_deg: 0,
     lean_share: 0.1,
     gravity_mps2: 9.8,
     landing_sink_mps: 1.5,

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Practice;
 
 use Demo\Rigs;
+use Documents\Practice\WorldCraft;
+use Documents\Practice\WorldDocument;
+use Documents\Rig\RigCamera;
 use Larkspur\Choreography\Shot;
 use Larkspur\Fields;
 use Larkspur\Flight\Air;
@@ -120,6 +123,23 @@ final class PracticeFlightTest extends TestCase
 
         self::assertLessThan($flight->pose()->tilt, PracticeFlight::lensTilt($flight->pose(), $low));
         self::assertSame($flight->pose()->tilt, PracticeFlight::lensTilt($flight->pose(), $free));
+    }
+
+    public function test_the_picture_leans_with_a_craft_whose_gimbal_is_let_and_as_it_hangs(): void
+    {
+        $craft = static function (array $more): WorldCraft {
+            $document = Shots::document([], [
+                'intent' => ['move' => 'hover', 'camera' => ['hfov_deg' => 71.6]], 'rig' => [...Rigs::all()['lapwing'], ...$more],
+                'mode' => 'standard',
+            ]);
+            $conditions = Conditions::read(Fields::of(['model' => CraftModel::Positioning->value]));
+            $exercise = Exercise::of('plan', 'test', Shot::read(Fields::of($document)), $conditions, 5);
+
+            return WorldDocument::of($exercise->world(), new RigCamera(71.6, 1.78, null))->craft;
+        };
+        self::assertTrue($craft(['gimbal' => ['free' => true]])->pictureRolls);
+        self::assertFalse($craft([])->pictureRolls);
+        self::assertEqualsWithDelta(1.5, $craft(['gimbal' => ['level_offset_deg' => 1.5]])->levelOffsetDeg, 1e-9);
     }
 
     public function test_the_air_is_continuous_where_it_turns_back_and_a_draught_blows_in_one_place(): void

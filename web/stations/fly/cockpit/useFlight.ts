@@ -3,7 +3,7 @@
 
 import { type RefObject, useEffect, useEffectEvent, useRef, useState } from 'react';
 import type { Schemas } from '~/api/client';
-import { groundAt, lensTilt } from '~/flight/flight';
+import { groundAt, lensRoll, lensTilt } from '~/flight/flight';
 import type { Input } from '~/flight/input';
 import { craftAt, everyOf, inFrame, subjectAt } from '~/flight/onPlan';
 import { type Leg, legOf, returning } from '~/flight/returnHome';
@@ -140,7 +140,7 @@ export function useFlight(props: Props) {
         leanRight: pose.leanRight,
       },
       lensTilt: lensTilt(session.world, pose),
-      roll: session.world.model === 'levelling' || session.world.model === 'rates' ? pose.leanRight : 0,
+      roll: lensRoll(session.world, pose),
       ghost: aids.has('ghost') && exercise.judged ? craftAt(exercise.plan, shownAt) : null,
       subject: subjectAt(exercise.plan, shownAt),
       magnified: props.magnified,
