@@ -187,6 +187,15 @@ final class PlanDayTest extends BrowserCase
             $one->click('[aria-label="The next battery"]');
             $one->press('Take off');
             $other->seeText('Landed');
+            // Pressed late: what it has flown is typed, and holds on every tablet.
+            usleep(1_100_000);
+            $one->press('Landed');
+            self::fill($one, 'What battery 2 has flown, min', '14');
+            $other->waitUntil(
+                static fn (): bool => (float) $other->api('/days/1/log')['batteries']['battery-2']['flown_s'] === 840.0
+                    && $one->text('[data-timer]') === '14:00',
+                'It does not hold.',
+            );
         } finally {
             $one->close();
             $other->close();

@@ -550,7 +550,8 @@ function Timer({ day, field, battery: planned }: { day: Day; field: FieldState; 
     said.current = mark;
     sound.current.beep(true);
     sound.current.say(mark > 0 ? 'One minute until the reserve' : 'The reserve is reached. Come home.');
-    navigator.vibrate?.([300, 150, 300]);
+    // A page that nobody has touched yet may not.
+    if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.([300, 150, 300]);
   });
   return (
     <section
@@ -586,11 +587,15 @@ function Timer({ day, field, battery: planned }: { day: Day; field: FieldState; 
           {clock(seconds).replace(/\.\d$/, '')}
         </p>
         <p className="m-0">
-          {left < 0 ? 'The reserve is reached: come home.' : `${Math.floor(left / 60)} min until the reserve`}
+          {left >= 0
+            ? `${Math.floor(left / 60)} min until the reserve`
+            : one.running
+              ? 'The reserve is reached: come home.'
+              : 'Only its reserve is left: put in another.'}
         </p>
         {one.running && left < -usable / 2 && (
           <p className="m-0">
-            No battery lasts so long. Down already? Press Landed, then set its time right.
+            This one does not last so long. Down already? Press Landed, then set its time right.
           </p>
         )}
         {!one.running && (
