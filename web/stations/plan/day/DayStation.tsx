@@ -67,11 +67,13 @@ function NewDay({
   const client = useQueryClient();
   const { whose } = useSession();
   const [site, setSite] = useState(first);
-  const [date, setDate] = useState(new Date().toISOString().slice(0, 10));
+  const [typed, setTyped] = useState<string | null>(null);
   const [title, setTitle] = useState('A day of flying');
   const [purpose, setPurpose] = useState('');
   const mine = useShots(whose, site).data ?? [];
   const named = useSite(site).data;
+  // Today is what it is where the site lies.
+  const date = typed ?? dateIn(named?.document.zone ?? 'UTC');
   const keep = useMutation({
     mutationFn: () =>
       answered(
@@ -132,7 +134,7 @@ function NewDay({
             find={findSites}
             onChange={(value) => setSite(Number(value))}
           />
-          <DateField label="Date" value={date} onChange={setDate} />
+          <DateField label="Date" value={date} onChange={setTyped} />
           <p className="m-0 text-ink-soft">
             {mine.length === 0
               ? 'No shot is planned at this site yet: plan one under Shot, then it can go into the day.'
@@ -169,6 +171,29 @@ function NewDay({
   );
 }
 
+/** Taken when the field is left or at Enter; a title that is emptied stays as it was. */
+function TitleLine({ title, onChange }: { title: string; onChange: (title: string) => void }) {
+  const [typing, setTyping] = useState<string | null>(null);
+  const take = () => {
+    if (typing !== null && typing.trim() !== '' && typing !== title) onChange(typing.trim());
+    setTyping(null);
+  };
+  return (
+    <input
+      aria-label="Title of the day"
+      className="w-full text-xl font-bold bg-transparent border-0 border-b border-transparent hover:border-line focus:border-petal p-0 text-ink"
+      value={typing ?? title}
+      maxLength={120}
+      onChange={(event) => setTyping(event.target.value)}
+      onBlur={take}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') take();
+        if (event.key === 'Escape') setTyping(null);
+      }}
+    />
+  );
+}
+
 function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
   const { units, whose } = useSession();
   const navigate = useNavigate();
@@ -182,15 +207,7 @@ function Worked({ first, days }: { first: Day; days: Schemas['Day'][] }) {
     <main className="p-5 pt-3 grid gap-3 lg:grid-cols-[1fr_330px] lg:grid-rows-[auto_1fr] lg:h-[calc(100vh-57px)] lg:min-h-[700px]">
       <div className="lg:col-span-2 flex flex-wrap justify-between items-end gap-3">
         <div className="min-w-0 flex-1 basis-72">
-          <input
-            aria-label="Title of the day"
-            className="w-full text-xl font-bold bg-transparent border-0 border-b border-transparent hover:border-line focus:border-petal p-0 text-ink"
-            value={form.title}
-            maxLength={120}
-            onChange={(event) =>
-              change((now) => ({ ...now, title: event.target.value === '' ? 'A day' : event.target.value }))
-            }
-          />
+          <TitleLine title={form.title} onChange={(title) => change((now) => ({ ...now, title }))} />
           <input
             aria-label="What the day is for"
             className="w-full min-h-7 bg-transparent border-0 border-b border-transparent hover:border-line focus:border-petal p-0 text-ink"
