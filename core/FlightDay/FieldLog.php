@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Larkspur\FlightDay;
 
 use Larkspur\Fact;
+use Larkspur\Measure\Quantity;
 
 /**
  * What holds after everything that was entered on a day, whichever device it came from and in whichever order it arrived. The latest entry
@@ -91,6 +92,16 @@ final readonly class FieldLog
                 if ($entry->on === true && $now['running'] && $before !== null && self::unaware($before, $entry)) {
                     $known[$entry->item] = max($before->received, $entry->received);
                     $open[$entry->item] = [Fact::of('field-log.both-began-counts-first', first: $before->by, second: $entry->by)];
+                }
+                if (
+                    $entry->flown !== null && $before?->flown !== null && $entry->flown !== $before->flown
+                    && self::unaware($before, $entry)
+                ) {
+                    $known[$entry->item] = max($before->received, $entry->received);
+                    $open[$entry->item] = [Fact::of(
+                        'field-log.two-times', first: $before->by, time: Quantity::minutes($before->flown / 60), second: $entry->by,
+                        other: Quantity::minutes($entry->flown / 60),
+                    )];
                 }
                 if ($entry->on === true && ! $now['running']) {
                     $now = [...$now, 'running' => true, 'since' => $entry->made];

@@ -168,6 +168,18 @@ final class FieldLogTest extends TestCase
         ]);
         self::assertSame(['running' => false, 'since' => null, 'flown' => 600.0], $air->batteries['battery-1']);
         self::assertArrayNotHasKey('sweep-wires', $air->ticks);
+        // Two who say different times without knowing of one another: told, and settled by whoever knows both.
+        $two = [
+            self::battery('a', 1, 10, 11, 'tablet', true), self::battery('b', 1, 600, 601, 'tablet', false),
+            self::battery('c', 1, 700, 900, 'tablet', false, 480.0), self::battery('d', 1, 800, 850, 'phone', false, 540.0),
+        ];
+        $log = FieldLog::of($two);
+        self::assertSame(540.0, $log->batteries['battery-1']['flown']);
+        self::assertSame(
+            ['Tobias says that it has flown 8.0 min, Tobias says 9.0 min without knowing. The later stands.'],
+            array_map(static fn (array $one): string => said($one['text']), $log->conflicts),
+        );
+        self::assertSame([], FieldLog::of([...$two, self::battery('e', 1, 950, 951, 'phone', false)])->conflicts);
         foreach ([-1.0, 14401.0] as $never) {
             try {
                 self::battery('a', 1, 0, 1, 'tablet', false, $never);

@@ -129,6 +129,7 @@ return [
     'field-entry.correction-of' => 'A correction says which pass it is of.',
     'field-entry.name-of-pass' => 'the name of a pass',
     'field-log.pass-was-entered-twice' => 'Pass {number} was entered twice: {verdict} by {by}, {otherVerdict} by {other}. Both are kept.',
+    'field-log.two-times' => '{first} says that it has flown {time}, {second} says {other} without knowing. The later stands.',
     'field-log.both-began-counts-first' => '{first} and {second} both began it. It counts from the first.',
     'return-height.reaches' => '{tallest} reaches {top:1}',
     'timetable.light-does-not-come' => 'Its light does not come on this day.',

@@ -260,7 +260,11 @@ function Settle({ day, field, item }: { day: Day; field: FieldState; item: strin
         className={LARGE}
         onClick={() => field.enter('battery', item, { on: battery.running })}
       >
-        It is {battery.running ? 'in the air' : 'on the ground'}: leave it so
+        It is{' '}
+        {battery.running
+          ? 'in the air'
+          : `on the ground and has flown ${(battery.flown_s / 60).toFixed(1)} min`}
+        : leave it so
       </button>
     );
   return (
