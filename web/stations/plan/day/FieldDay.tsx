@@ -335,9 +335,14 @@ function Now({ day, field }: { day: Day; field: FieldState }) {
   const once = useOnce();
   if (slot === undefined) {
     return (
-      <p className="text-lg">
-        {day.problem?.message ?? 'Nothing is planned that fits. Plan the day anew where there is a network.'}
-      </p>
+      <div className="grid gap-4">
+        {/* The day may have been changed at the desk while one is in the air: its clock goes on. */}
+        <Timer day={day} field={field} battery={1} />
+        <p className="m-0 text-lg">
+          {day.problem?.message ??
+            'Nothing is planned that fits. Plan the day anew where there is a network.'}
+        </p>
+      </div>
     );
   }
   const passes = flown(day, slot.shot_id);
@@ -540,7 +545,8 @@ function Timer({ day, field, battery: planned }: { day: Day; field: FieldState; 
     one.flown_s +
     (one.since === null ? 0 : Math.max(0, (Date.now() + field.behind - Date.parse(one.since)) / 1000));
   const usable = 60 * (day.timetable?.usable_min ?? day.batteries?.usable_min ?? 0);
-  const left = usable - seconds;
+  // Where the day's batteries are not filled in, nobody knows: nothing is counted down, and nobody is called home.
+  const left = usable > 0 ? usable - seconds : Number.POSITIVE_INFINITY;
   const sound = useRef(new Sound());
   const said = useRef(Number.POSITIVE_INFINITY);
   useEffect(() => {
@@ -591,11 +597,13 @@ function Timer({ day, field, battery: planned }: { day: Day; field: FieldState; 
           {clock(seconds).replace(/\.\d$/, '')}
         </p>
         <p className="m-0">
-          {left >= 0
-            ? `${Math.floor(left / 60)} min until the reserve`
-            : one.running
-              ? 'The reserve is reached: come home.'
-              : 'Only its reserve is left: put in another.'}
+          {left === Number.POSITIVE_INFINITY
+            ? 'How long it may fly is not known here: fill in the batteries at the desk.'
+            : left >= 0
+              ? `${Math.floor(left / 60)} min until the reserve`
+              : one.running
+                ? 'The reserve is reached: come home.'
+                : 'Only its reserve is left: put in another.'}
         </p>
         {one.running && left < -usable / 2 && (
           <p className="m-0">

@@ -47,10 +47,12 @@ const { default: FieldDay } = await import('./FieldDay');
 let giveDay: () => void;
 let kept: { item: string }[];
 let theirs: object;
+let planned: object;
 beforeEach(() => {
   stored = [];
   kept = [];
   theirs = log;
+  planned = TIMETABLE;
   const asked = new Promise<void>((resolve) => {
     giveDay = resolve;
   });
@@ -64,7 +66,7 @@ beforeEach(() => {
     if (path.endsWith('/log')) return new Response(JSON.stringify(theirs));
     // The day as the server had it before anything was entered, on a slow network.
     await asked;
-    return new Response(JSON.stringify(day(TIMETABLE)));
+    return new Response(JSON.stringify(day(planned)));
   });
 });
 afterEach(() => {
@@ -110,4 +112,15 @@ it('what another tablet enters is seen within three seconds', async () => {
   act(() => vi.advanceTimersByTime(3000));
   await settled(() => passes().length > 0);
   expect(passes()).toEqual([pass]);
+});
+
+it('keeps the clock of what is in the air when nothing fits any more, and counts nothing down that nobody said', async () => {
+  const flying = { running: true, since: '2026-11-29T10:00:00Z', flown_s: 0 };
+  theirs = { ...log, batteries: { 'battery-1': flying } };
+  planned = { timetable: null, batteries: null, problem: null, log: theirs };
+  giveDay();
+  draw(<FieldDay />);
+  await screen.findByText(/How long it may fly is not known here/);
+  expect(screen.queryByText(/come home|does not last/)).toBeNull();
+  expect(screen.getByRole('button', { name: 'Landed' })).toBeTruthy();
 });
